@@ -1,0 +1,31 @@
+import { count, flowsOf } from '@/core/count'
+import { PARTS_PER_DAY } from '@/core/calendar'
+import { compile, type Document } from '@/core/model'
+import type { Options } from './run'
+
+/** `dry-count count`: the answer as documented in docs/command-line.md. */
+export function countCommand(document: Document, { stay, horizon }: Options): unknown {
+  const model = compile(document, stay, horizon === undefined ? {} : { horizonDays: horizon })
+  const { days, stopper, at, containers, ledger } = count(model)
+  return {
+    format: 'dry-count/count@1',
+    stay: model.stay,
+    start: model.start,
+    partsPerDay: PARTS_PER_DAY,
+    horizonDays: model.horizonDays,
+    count: { days, stopper, at },
+    containers: model.containers.map((container, c) => ({
+      id: container.id,
+      name: container.name,
+      kind: container.kind,
+      side: container.side,
+      unit: container.unit,
+      capacity: container.capacity,
+      limit: container.limit,
+      start: container.start,
+      count: containers[c],
+      levels: [...ledger.levels.subarray(c * model.grid.count, (c + 1) * model.grid.count)],
+    })),
+    flows: flowsOf(model, ledger),
+  }
+}

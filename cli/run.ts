@@ -1,0 +1,74 @@
+import type { Document } from '@/core/model'
+import { pathText, readDocument, show } from '@/document'
+import { t } from '@/texts'
+import { countCommand } from './count'
+
+export interface Outcome {
+  /** For standard output; null where there is no answer. */
+  output: string | null
+  /** For standard error, a line each. */
+  messages: string[]
+  /** 0 answered, 2 the input is unusable. */
+  exitCode: 0 | 2
+}
+
+export interface Options {
+  stay: string
+  /** Days; undefined: the stay's own. */
+  horizon: number | undefined
+}
+
+type Command = (document: Document, options: Options) => unknown
+const COMMANDS: Record<string, Command> = { count: countCommand }
+const HORIZON = { min: 1, max: 366 }
+
+/** The command line without its process. @param read the text of a file, `-` for standard input */
+export function run(args: readonly string[], read: (file: string) => string): Outcome {
+  const [name, file, ...rest] = args
+  if (name === undefined || name === '--help' || name === 'help') return unusable([t.cli.usage])
+  const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined
+  if (!command) return unusable([t.cli.unknownCommand(name), t.cli.usage])
+  if (file === undefined || (file.startsWith('-') && file !== '-')) return unusable([t.cli.missingFile])
+  const flags = parseFlags(rest)
+  if (!flags.ok) return unusable([flags.words])
+  let text: string
+  try {
+    text = read(file)
+  } catch {
+    return unusable([t.cli.unreadable(file)])
+  }
+  return answer(command, file, text, flags.values)
+}
+
+function answer(command: Command, file: string, text: string, flags: Record<string, string>): Outcome {
+  const opened = readDocument(text)
+  if (!opened.ok)
+    return unusable(
+      opened.faults.map((fault) => t.cli.fault(file, pathText(fault.path), t.faults[fault.code](fault), fault.found, fault.expected)),
+    )
+  const document = opened.value
+  const stay = flags['--stay'] ?? document.currentStay
+  if (stay === null || stay === undefined || !document.stays.some(({ id }) => id === stay))
+    return unusable([t.cli.noStay(file, show(stay ?? undefined))])
+  const horizon = flags['--horizon'] === undefined ? undefined : Number(flags['--horizon'])
+  if (horizon !== undefined && !(horizon >= HORIZON.min && horizon <= HORIZON.max))
+    return unusable([t.cli.badNumber('--horizon', flags['--horizon']!)])
+  return { output: `${JSON.stringify(command(document, { stay, horizon }))}\n`, messages: [], exitCode: 0 }
+}
+
+const FLAGS = ['--stay', '--horizon']
+
+function parseFlags(args: readonly string[]): { ok: true; values: Record<string, string> } | { ok: false; words: string } {
+  const values: Record<string, string> = {}
+  for (let i = 0; i < args.length; i += 2) {
+    const flag = args[i]!
+    const value = args[i + 1]
+    if (!FLAGS.includes(flag) || value === undefined) return { ok: false, words: t.cli.unknownOption(flag) }
+    values[flag] = value
+  }
+  return { ok: true, values }
+}
+
+function unusable(messages: string[]): Outcome {
+  return { output: null, messages, exitCode: 2 }
+}

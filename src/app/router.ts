@@ -1,0 +1,17 @@
+import { createRouter, createWebHashHistory } from 'vue-router'
+import CampPage from '@/features/camp/CampPage.vue'
+
+/** Hash addresses, so that the build works from any folder of any file server. */
+export function createAppRouter() {
+  return createRouter({
+    history: createWebHashHistory(),
+    routes: [
+      { path: '/', name: 'camp', component: CampPage },
+      { path: '/stay', name: 'stay', component: () => import('@/features/stay/StayPage.vue') },
+      { path: '/rig', name: 'rig', component: () => import('@/features/rig/RigPage.vue') },
+      { path: '/settings', name: 'settings', component: () => import('@/features/settings/SettingsPage.vue') },
+      { path: '/:rest(.*)*', redirect: '/' },
+    ],
+    scrollBehavior: () => ({ top: 0 }),
+  })
+}

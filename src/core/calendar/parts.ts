@@ -1,0 +1,74 @@
+import { MINUTES_PER_DAY, wallMinutes, wallTimeAt, type WallTime } from './wallTime'
+
+/** Parts of six hours; a day runs from 05:00 to 05:00, so the night belongs to the day it began. */
+export const PARTS = ['morning', 'midday', 'evening', 'night'] as const
+export type Part = (typeof PARTS)[number]
+export const PARTS_PER_DAY = 4
+
+const DAY_BEGINS_MIN = 5 * 60
+const PART_MIN = MINUTES_PER_DAY / PARTS_PER_DAY
+
+/**
+ * The parts a ledger runs over: whole parts from the one the stay starts in (shortened to what is left of it)
+ * until the first part end at or after the horizon.
+ */
+export interface PartGrid {
+  count: number
+  /** Part boundaries in days from the start, `count + 1` long; first 0, last >= horizon. */
+  edges: Float64Array
+  /** Day number of each part; day 0 is the 05-to-05 day that contains the start. */
+  day: Int32Array
+  /** Index into `PARTS` of each part. */
+  part: Uint8Array
+  /** Share of a whole part, 1 except where the stay starts inside the first. */
+  share: Float64Array
+}
+
+/** @param horizonDays > 0 */
+export function partGrid(start: WallTime, horizonDays: number): PartGrid {
+  const sinceDayBegan = minutesIntoDay(start)
+  const first = Math.floor(sinceDayBegan / PART_MIN)
+  const firstMin = (first + 1) * PART_MIN - sinceDayBegan
+  const count = 1 + Math.max(0, Math.ceil((horizonDays * MINUTES_PER_DAY - firstMin) / PART_MIN - 1e-9))
+  const grid: PartGrid = {
+    count,
+    edges: new Float64Array(count + 1),
+    day: new Int32Array(count),
+    part: new Uint8Array(count),
+    share: new Float64Array(count).fill(1),
+  }
+  grid.share[0] = firstMin / PART_MIN
+  for (let i = 0; i < count; i++) {
+    grid.edges[i + 1] = (firstMin + i * PART_MIN) / MINUTES_PER_DAY
+    grid.day[i] = Math.floor((first + i) / PARTS_PER_DAY)
+    grid.part[i] = (first + i) % PARTS_PER_DAY
+  }
+  return grid
+}
+
+/** 05:00 of day 0 of a stay that starts then. */
+export function dayZero(start: WallTime): WallTime {
+  return wallTimeAt(wallMinutes(start) - minutesIntoDay(start))
+}
+
+/** The day and part a wall time falls in, counted from the day 0 of `start`. */
+export function dayAndPartOf(start: WallTime, time: WallTime): { day: number; part: number } {
+  const minutes = wallMinutes(time) - wallMinutes(dayZero(start))
+  const day = Math.floor(minutes / MINUTES_PER_DAY)
+  return { day, part: Math.floor((minutes - day * MINUTES_PER_DAY) / PART_MIN) }
+}
+
+/** Nights slept between two times: the 05-to-05 days they lie apart. */
+export function nightsBetween(start: WallTime, leaveAt: WallTime): number {
+  return Math.max(0, dayAndPartOf(start, leaveAt).day)
+}
+
+/** The same hour as `leaveAt`, so many nights after the day of the start. */
+export function leaveAfterNights(start: WallTime, leaveAt: WallTime, nights: number): WallTime {
+  return wallTimeAt(wallMinutes(dayZero(start)) + nights * MINUTES_PER_DAY + minutesIntoDay(leaveAt))
+}
+
+function minutesIntoDay(time: WallTime): number {
+  const shifted = wallMinutes(time) - DAY_BEGINS_MIN
+  return ((shifted % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY
+}

@@ -1,0 +1,62 @@
+import type { Days } from '../quantities'
+import type { Model } from '../model'
+import { levelBefore, type Ledger } from './ledger'
+
+/** Past a limit by no more than this (L or uses) is not a breach. Source: model.md section 3. */
+export const BREACH_TOLERANCE = 1e-9
+
+export interface Breach {
+  container: number
+  /** Days from the start to the instant the limit is crossed; 0 if the start is past it. */
+  days: Days
+  /** The part in which it happens. */
+  part: number
+  /** L past the limit at the start of the stay; 0 unless the start itself is a breach. */
+  excessAtStart: number
+  /** Change of the level in that part, L per day, towards the limit >= 0. */
+  ratePerDay: number
+}
+
+/**
+ * The first time a container passes its limit, at the linearly interpolated instant within the part.
+ * @returns null for a carrier, or where nothing is crossed up to the horizon
+ */
+export function firstBreach(model: Model, ledger: Ledger, container: number): Breach | null {
+  const { limit, side, start } = model.containers[container]!
+  if (limit === null) return null
+  const sign = side === 'supply' ? -1 : 1
+  const past = (level: number) => sign * (level - limit)
+  const { count, edges } = model.grid
+  for (let i = 0; i < count; i++) {
+    const before = past(levelBefore(model, ledger, container, i))
+    const after = past(ledger.levels[container * count + i]!)
+    const width = edges[i + 1]! - edges[i]!
+    const ratePerDay = (after - before) / width
+    if (i === 0 && before > BREACH_TOLERANCE)
+      return { container, days: 0, part: 0, excessAtStart: sign * (start - limit), ratePerDay }
+    if (after <= BREACH_TOLERANCE) continue
+    const days = edges[i]! + Math.max(0, -before / (after - before)) * width
+    return days <= model.horizonDays ? { container, days, part: i, excessAtStart: 0, ratePerDay } : null
+  }
+  return null
+}
+
+const TIE_DAYS = 1e-9
+
+/**
+ * The container that stops the stay. Ties within 1e-9 d go to the larger rate over capacity, then the id;
+ * of several past their limit at the start, to the larger excess over capacity (model.md section 3).
+ */
+export function stopperOf(model: Model, breaches: readonly Breach[]): Breach | null {
+  if (breaches.length === 0) return null
+  const earliest = Math.min(...breaches.map(({ days }) => days))
+  const tied = breaches.filter(({ days }) => days - earliest <= TIE_DAYS)
+  const weight = ({ container, ratePerDay, excessAtStart }: Breach) =>
+    (excessAtStart > 0 ? excessAtStart : ratePerDay) / model.containers[container]!.capacity
+  const atStart = tied.filter(({ excessAtStart }) => excessAtStart > 0)
+  const id = ({ container }: Breach) => model.containers[container]!.id
+  return (atStart.length > 0 ? atStart : tied).reduce((best, next) => {
+    const gain = weight(next) - weight(best)
+    return gain > 0 || (gain === 0 && id(next) < id(best)) ? next : best
+  })
+}

@@ -1,0 +1,8 @@
+export { BREACH_TOLERANCE } from './breach'
+export type { Breach } from './breach'
+export { count } from './count'
+export type { Count } from './count'
+export { flowsOf } from './flows'
+export type { Flow } from './flows'
+export { levelBefore, ledger } from './ledger'
+export type { Ledger } from './ledger'

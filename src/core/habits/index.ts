@@ -1,0 +1,3 @@
+export { daysBought } from './daysBought'
+export type { DaysBought } from './daysBought'
+export { switchHabit, switched } from './switchHabit'

@@ -1,0 +1,6 @@
+export { SOURCE_IDS, fromSource, owned } from './quantity'
+export type { Days, Litres, Origin, Quantity, Share, SourceId } from './quantity'
+export { parseNumber, parseQuantity } from './parseQuantity'
+export type { ParsedQuantity } from './parseQuantity'
+export { UNITS, fromSi, toSi, unitsForLocale } from './units'
+export type { Dimension, Unit, UnitChoice } from './units'

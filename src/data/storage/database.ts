@@ -1,0 +1,34 @@
+import Dexie, { type Table } from 'dexie'
+import type { Row } from './changes'
+import type { HistoryStep } from './documentStore'
+
+interface MetaRow {
+  key: 'currentStay' | 'revision' | 'documentVersion'
+  value: string | number | null
+}
+
+/** The owner's data and the demo's are two databases; neither ever touches the other. */
+export const DATABASE_NAMES = { mine: 'dry-count', demo: 'dry-count-demo' } as const
+export type Space = keyof typeof DATABASE_NAMES
+
+/** A row per entity; each edit with its before and after in `history`. Strict durability: a commit is on the disk. */
+export class DryCountDatabase extends Dexie {
+  rigs!: Table<Row, string>
+  crews!: Table<Row, string>
+  habits!: Table<Row, string>
+  stays!: Table<Row, string>
+  meta!: Table<MetaRow, string>
+  history!: Table<HistoryStep, number>
+
+  constructor(space: Space) {
+    super(DATABASE_NAMES[space], { chromeTransactionDurability: 'strict' })
+    this.version(1).stores({
+      rigs: 'id',
+      crews: 'id',
+      habits: 'id',
+      stays: 'id',
+      meta: 'key',
+      history: 'seq, undone',
+    })
+  }
+}

@@ -1,0 +1,79 @@
+import { wallDaysBetween } from '@/core/calendar'
+import type { Document, Stay } from '@/core/model'
+import { show, type DocumentFault } from '../faults'
+import type { Path } from './common'
+
+type Check = (document: Document, stay: Stay, path: Path) => DocumentFault[]
+
+/** A stay's references, times and starting levels. */
+export const stayChecks: Check = (document, stay, path) =>
+  [timeChecks, referenceChecks, levelChecks, habitsOnChecks, absenceChecks].flatMap((check) => check(document, stay, path))
+
+const timeChecks: Check = (_, stay, path) => {
+  const days = wallDaysBetween(stay.start, stay.leaveAt)
+  const at = [...path, 'leaveAt']
+  if (days <= 0) return [{ code: 'ends-before-start', path: at, found: show(stay.leaveAt), expected: stay.start }]
+  if (days > stay.horizonDays.value)
+    return [{ code: 'beyond-horizon', path: at, found: show(stay.leaveAt), expected: String(stay.horizonDays.value) }]
+  return []
+}
+
+const referenceChecks: Check = (document, stay, path) => {
+  const faults: DocumentFault[] = []
+  if (!document.rigs.some(({ id }) => id === stay.rig))
+    faults.push({ code: 'dangling', path: [...path, 'rig'], found: show(stay.rig), expected: 'rig' })
+  if (!document.crews.some(({ id }) => id === stay.crew))
+    faults.push({ code: 'dangling', path: [...path, 'crew'], found: show(stay.crew), expected: 'crew' })
+  return faults
+}
+
+const levelChecks: Check = (document, stay, path) => {
+  const containers = document.rigs.find(({ id }) => id === stay.rig)?.containers
+  if (!containers) return []
+  const at = [...path, 'levels']
+  const seen = new Set<string>()
+  const listed = stay.levels.flatMap(({ container }, i): DocumentFault[] => {
+    const unknown = !containers.some(({ id }) => id === container)
+    const twice = seen.has(container)
+    seen.add(container)
+    if (unknown) return [{ code: 'level-unknown', path: [...at, i], found: show(container), expected: 'container' }]
+    return twice ? [{ code: 'listed-twice', path: [...at, i], found: show(container), expected: '' }] : []
+  })
+  const missing = containers
+    .filter(({ id }) => !seen.has(id))
+    .map(({ name }): DocumentFault => ({ code: 'level-missing', path: at, found: show(name), expected: '' }))
+  return [...listed, ...missing]
+}
+
+const habitsOnChecks: Check = (document, stay, path) => {
+  const groups = new Set<string>()
+  const seen = new Set<string>()
+  return stay.habits.flatMap(({ habit: id, days }, i): DocumentFault[] => {
+    const at = [...path, 'habits', i]
+    const habit = document.habits.find((candidate) => candidate.id === id)
+    if (!habit) return [{ code: 'dangling', path: [...at, 'habit'], found: show(id), expected: 'habit' }]
+    if (seen.has(id)) return [{ code: 'listed-twice', path: at, found: show(id), expected: '' }]
+    seen.add(id)
+    if (days && days[0] > days[1])
+      return [{ code: 'days-reversed', path: [...at, 'days'], found: days.join(' to '), expected: '' }]
+    if (habit.group === null) return []
+    if (groups.has(habit.group)) return [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }]
+    groups.add(habit.group)
+    return []
+  })
+}
+
+const absenceChecks: Check = (document, stay, path) => {
+  const persons = document.crews.find(({ id }) => id === stay.crew)?.persons
+  if (!persons) return []
+  const seen = new Set<string>()
+  return stay.absences.flatMap(({ person, day, part }, i): DocumentFault[] => {
+    const at = [...path, 'absences', i]
+    const key = `${person} ${day} ${part}`
+    if (!persons.some(({ id }) => id === person))
+      return [{ code: 'dangling', path: [...at, 'person'], found: show(person), expected: 'person' }]
+    if (seen.has(key)) return [{ code: 'listed-twice', path: at, found: show(`day ${day}, ${part}`), expected: '' }]
+    seen.add(key)
+    return []
+  })
+}

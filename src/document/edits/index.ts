@@ -1,0 +1,7 @@
+export {
+  addContainer, addFixture, newContainer, removeContainer, removeFixture, rigOf, setCapacity, setReserve, setRole,
+  setSafeFill,
+} from './rigEdits' // prettier-ignore
+export {
+  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setNights, setOwnRate, setStart, stayOf,
+} from './stayEdits' // prettier-ignore

@@ -1,0 +1,66 @@
+import { leaveAfterNights, nightsBetween, type Part } from '@/core/calendar'
+import type { Crew, Document, Id, Stay } from '@/core/model'
+import { owned } from '@/core/quantities'
+
+/** Recipes on a draft: a stay and its crew. */
+
+export function stayOf(draft: Document, stayId: Id): Stay {
+  return draft.stays.find(({ id }) => id === stayId)!
+}
+
+export function crewOf(draft: Document, crewId: Id): Crew {
+  return draft.crews.find(({ id }) => id === crewId)!
+}
+
+export function setLevel(draft: Document, stayId: Id, containerId: Id, litres: number): void {
+  const entry = stayOf(draft, stayId).levels.find(({ container }) => container === containerId)
+  if (entry) entry.level = owned(litres)
+}
+
+/** Moves the start and keeps the number of nights. */
+export function setStart(draft: Document, stayId: Id, start: string): void {
+  const stay = stayOf(draft, stayId)
+  const nights = nightsBetween(stay.start, stay.leaveAt)
+  stay.leaveAt = leaveAfterNights(start, stay.leaveAt, nights)
+  stay.start = start
+}
+
+export function setNights(draft: Document, stayId: Id, nights: number): void {
+  const stay = stayOf(draft, stayId)
+  stay.leaveAt = leaveAfterNights(stay.start, stay.leaveAt, nights)
+}
+
+export function addPerson(draft: Document, crewId: Id, id: Id, name: string): void {
+  crewOf(draft, crewId).persons.push({ id, name, rates: [] })
+}
+
+/** Takes a person out of the crew and out of every stay's absences. */
+export function removePerson(draft: Document, crewId: Id, personId: Id): void {
+  const crew = crewOf(draft, crewId)
+  crew.persons = crew.persons.filter(({ id }) => id !== personId)
+  for (const stay of draft.stays)
+    if (stay.crew === crewId) stay.absences = stay.absences.filter(({ person }) => person !== personId)
+}
+
+/** @param rate uses per day; null: the activity's own rate again */
+export function setOwnRate(draft: Document, crewId: Id, personId: Id, activityId: Id, rate: number | null): void {
+  const person = crewOf(draft, crewId).persons.find(({ id }) => id === personId)!
+  person.rates = person.rates.filter(({ activity }) => activity !== activityId)
+  if (rate !== null) person.rates.push({ activity: activityId, rate: owned(rate) })
+}
+
+/** Removes an activity with the rates and the habits' effects that name it. */
+export function removeActivity(draft: Document, crewId: Id, activityId: Id): void {
+  const crew = crewOf(draft, crewId)
+  crew.activities = crew.activities.filter(({ id }) => id !== activityId)
+  for (const person of crew.persons) person.rates = person.rates.filter(({ activity }) => activity !== activityId)
+  const elsewhere = draft.crews.some(({ activities }) => activities.some(({ id }) => id === activityId))
+  if (elsewhere) return
+  for (const habit of draft.habits) habit.effects = habit.effects.filter(({ activity }) => activity !== activityId)
+}
+
+export function setAbsence(draft: Document, stayId: Id, person: Id, day: number, part: Part, away: boolean): void {
+  const stay = stayOf(draft, stayId)
+  stay.absences = stay.absences.filter((entry) => entry.person !== person || entry.day !== day || entry.part !== part)
+  if (away) stay.absences.push({ person, day, part })
+}

@@ -1,0 +1,7 @@
+export { FAULT_CODES, pathText, show } from './faults'
+export type { DocumentFault, FaultCode } from './faults'
+export { CURRENT_VERSION } from './migrations/chain'
+export { checked, openDocument, readDocument } from './openDocument'
+export type { Result } from './openDocument'
+export { LIMITS } from './schema/limits'
+export { fileName, writeDocument } from './writeDocument'

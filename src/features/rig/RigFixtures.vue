@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { Trash2 } from '@lucide/vue'
+import { computed } from 'vue'
+import { ROLES, sideOf, type Fixture, type Rig, type Role } from '@/core/model'
+import { newId } from '@/data/newId'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { addFixture, removeFixture, rigOf, setRole } from '@/document/edits'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import TextField from '@/parts/fields/TextField.vue'
+import { t } from '@/texts'
+import AppButton from '@/ui/AppButton.vue'
+
+const props = defineProps<{ rig: Rig }>()
+const workspace = useWorkspaceStore()
+
+const options = (side: 'supply' | 'waste') =>
+  props.rig.containers.filter(({ kind }) => sideOf(kind) === side).map(({ id, name }) => ({ value: id, label: name }))
+const supplies = computed(() => [...options('supply'), { value: '', label: t.rig.broughtIn }])
+const wastes = computed(() => options('waste'))
+
+function change(fixture: Fixture, recipe: (draft: Fixture) => void, key: string | null = null) {
+  const rig = props.rig.id
+  return workspace.edit('rig', (draft) => recipe(rigOf(draft, rig).fixtures.find(({ id }) => id === fixture.id)!), key)
+}
+
+const serves = (fixture: Fixture, role: Role) => props.rig.roles.some((entry) => entry.role === role && entry.fixture === fixture.id)
+
+function toggleRole(fixture: Fixture, role: Role) {
+  const rig = props.rig.id
+  const on = !serves(fixture, role)
+  workspace.edit('rig', (draft) => setRole(draft, rig, fixture.id, role, on))
+}
+
+function add() {
+  const rig = props.rig.id
+  workspace.edit('rig', (draft) => addFixture(draft, rig, newId('fixture'), t.rig.fixture, 'kitchen'))
+}
+
+function remove(id: string) {
+  const rig = props.rig.id
+  workspace.edit('rig', (draft) => removeFixture(draft, rig, id))
+}
+</script>
+
+<template>
+  <section class="pt-10" aria-labelledby="fixtures">
+    <h2 id="fixtures" class="text-xl font-bold">{{ t.rig.fixtures }}</h2>
+    <p class="text-soft">{{ t.rig.fixturesHint }}</p>
+    <ul class="mt-2">
+      <li
+        v-for="fixture in rig.fixtures"
+        :key="fixture.id"
+        class="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-t border-line py-4 lg:grid-cols-[minmax(0,4fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,8fr)_3rem]"
+        :data-testid="`fixture-${fixture.id}`"
+      >
+        <TextField
+          class="col-span-2 lg:col-span-1" :label="t.rig.fixture" :value="fixture.name"
+          :save="(name) => change(fixture, (draft) => void (draft.name = name), `fixture name ${fixture.id}`)"
+        />
+        <ChoiceField :label="t.rig.draws" :value="fixture.draws ?? ''" :options="supplies" @choose="change(fixture, (draft) => void (draft.draws = $event === '' ? null : $event))" />
+        <ChoiceField :label="t.rig.drains" :value="fixture.drains" :options="wastes" @choose="change(fixture, (draft) => void (draft.drains = $event))" />
+        <fieldset class="col-span-2 lg:col-span-1">
+          <legend class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.rig.serves }}</legend>
+          <div class="flex flex-wrap gap-2">
+            <button
+              v-for="role in ROLES" :key="role" type="button" role="checkbox" :aria-checked="serves(fixture, role)"
+              class="min-h-11 border-2 px-3 text-[0.95rem]" :class="serves(fixture, role) ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
+              @click="toggleRole(fixture, role)"
+            >
+              {{ t.roles[role] }}
+            </button>
+          </div>
+        </fieldset>
+        <AppButton kind="quiet" class="col-span-2 justify-self-end self-end lg:col-span-1" :aria-label="t.rig.remove(fixture.name)" @click="remove(fixture.id)">
+          <Trash2 :size="20" aria-hidden="true" />
+        </AppButton>
+      </li>
+    </ul>
+    <div class="border-t border-line pt-4">
+      <AppButton @click="add">{{ t.rig.addFixture }}</AppButton>
+    </div>
+  </section>
+</template>

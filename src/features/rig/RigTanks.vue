@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { Trash2 } from '@lucide/vue'
+import { newId } from '@/data/newId'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { LIMITS } from '@/document'
+import { addContainer, removeContainer, rigOf, setCapacity, setLevel, setReserve, setSafeFill } from '@/document/edits'
+import { SUPPLY_KINDS, WASTE_KINDS, type Container, type ContainerKind, type Rig, type Stay } from '@/core/model'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import TextField from '@/parts/fields/TextField.vue'
+import { formatDays, formatNumber, t } from '@/texts'
+import AppButton from '@/ui/AppButton.vue'
+
+const props = defineProps<{ rig: Rig; stay: Stay }>()
+const workspace = useWorkspaceStore()
+const forecast = useForecastStore()
+const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS]
+
+const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('rig', recipe, key)
+const levelOf = (id: string) => props.stay.levels.find(({ container }) => container === id)?.level.value ?? 0
+
+function rename(id: string, name: string) {
+  const rig = props.rig.id
+  return edit(`tank name ${id}`, (draft) => void (rigOf(draft, rig).containers.find((c) => c.id === id)!.name = name))
+}
+
+function add(kind: ContainerKind) {
+  const same = props.rig.containers.filter((container) => container.kind === kind).length
+  const name = same === 0 ? t.kinds[kind] : `${t.kinds[kind]} ${same + 1}`
+  const rig = props.rig.id
+  workspace.edit('rig', (draft) => addContainer(draft, rig, kind, newId('tank'), name))
+}
+
+function remove(id: string) {
+  const rig = props.rig.id
+  workspace.edit('rig', (draft) => removeContainer(draft, rig, id))
+}
+
+/** Why a tank cannot go yet; null: it can. */
+function heldBy({ id }: Container): string | null {
+  if (props.rig.containers.length === 1) return t.rig.lastTank
+  const led = props.rig.fixtures.filter(({ draws, drains }) => draws === id || drains === id).map(({ name }) => name)
+  return led.length > 0 ? t.rig.inUse(led.join(', ')) : null
+}
+
+function daysOf(id: string): string {
+  const index = forecast.model?.containers.findIndex((container) => container.id === id) ?? -1
+  const days = forecast.result?.containers[index]
+  return days == null ? t.gauge.never(formatNumber(forecast.model?.horizonDays ?? 0, 0)) : t.gauge.days(formatDays(days))
+}
+</script>
+
+<template>
+  <section class="pt-8" aria-labelledby="tanks">
+    <h2 id="tanks" class="text-xl font-bold">{{ t.rig.tanks }}</h2>
+    <p class="text-soft">{{ t.rig.tanksHint }}</p>
+    <ul class="mt-2">
+      <li
+        v-for="container in rig.containers"
+        :key="container.id"
+        class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-4 lg:grid-cols-[minmax(0,5fr)_repeat(3,minmax(0,3fr))_5rem_3rem]"
+        :data-testid="`tank-${container.id}`"
+      >
+        <TextField class="col-span-2 lg:col-span-1" :label="t.kinds[container.kind]" :value="container.name" :save="(name) => rename(container.id, name)" />
+        <QuantityField
+          :label="t.rig.capacity" :value="container.capacity.value" dimension="volume" :min="LIMITS.capacityL.min" :max="LIMITS.capacityL.max"
+          :save="(litres) => edit(`capacity ${container.id}`, (draft) => setCapacity(draft, rig.id, container.id, litres))"
+        />
+        <QuantityField
+          v-if="'reserve' in container"
+          :label="t.rig.reserve" :value="container.reserve.value" dimension="volume" :min="0" :max="LIMITS.levelL.max"
+          :save="(litres) => edit(`reserve ${container.id}`, (draft) => setReserve(draft, rig.id, container.id, litres))"
+        />
+        <QuantityField
+          v-else
+          :label="t.rig.safeFill" :value="container.safeFill.value" dimension="percent" :min="0.05" :max="1"
+          :save="(share) => edit(`safe fill ${container.id}`, (draft) => setSafeFill(draft, rig.id, container.id, share))"
+        />
+        <QuantityField
+          :label="t.rig.start" :value="levelOf(container.id)" dimension="volume" :min="0" :max="container.capacity.value"
+          :save="(litres) => edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))"
+        />
+        <p class="figure self-end pb-2 text-xl font-bold" :class="container.id === forecast.result?.stopper ? 'text-oxide' : ''">
+          {{ daysOf(container.id) }}
+        </p>
+        <AppButton
+          kind="quiet" class="justify-self-end self-end" :disabled="heldBy(container) !== null" :aria-label="t.rig.remove(container.name)"
+          :title="heldBy(container) ?? undefined" @click="remove(container.id)"
+        >
+          <Trash2 :size="20" aria-hidden="true" />
+        </AppButton>
+        <p v-if="heldBy(container) && rig.containers.length > 1" class="sr-only">{{ heldBy(container) }}</p>
+      </li>
+    </ul>
+    <div class="flex flex-wrap gap-3 border-t border-line pt-4">
+      <AppButton v-for="kind in KINDS" :key="kind" @click="add(kind)">{{ t.rig.add(t.kinds[kind].toLowerCase()) }}</AppButton>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { Minus, Plus } from '@lucide/vue'
+import { computed } from 'vue'
+import { nightsBetween } from '@/core/calendar'
+import type { Stay } from '@/core/model'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setNights, setStart, stayOf } from '@/document/edits'
+import TextField from '@/parts/fields/TextField.vue'
+import { t } from '@/texts'
+import AppButton from '@/ui/AppButton.vue'
+
+const props = defineProps<{ stay: Stay }>()
+const workspace = useWorkspaceStore()
+const nights = computed(() => nightsBetween(props.stay.start, props.stay.leaveAt))
+
+const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('stay', recipe, `${key} ${props.stay.id}`)
+</script>
+
+<template>
+  <section class="pt-6" aria-labelledby="when">
+    <h2 id="when" class="text-xl font-bold">{{ t.stay.when }}</h2>
+    <div class="mt-3 grid gap-4 sm:grid-cols-2">
+      <TextField
+        class="sm:col-span-2" :label="t.stay.name" :value="stay.name"
+        :save="(name) => edit('name', (draft) => void (stayOf(draft, stay.id).name = name))"
+      />
+      <TextField type="datetime-local" :label="t.stay.start" :value="stay.start" :save="(start) => edit('start', (draft) => setStart(draft, stay.id, start))" />
+      <TextField
+        type="datetime-local" :label="t.stay.leave" :value="stay.leaveAt"
+        :save="(leave) => edit('leave', (draft) => void (stayOf(draft, stay.id).leaveAt = leave))"
+      />
+      <div class="flex items-center gap-2">
+        <AppButton :aria-label="t.stay.fewerNights" :disabled="nights <= 1" @click="edit('nights', (draft) => setNights(draft, stay.id, nights - 1))"><Minus :size="18" aria-hidden="true" /></AppButton>
+        <span class="figure min-w-24 text-center text-lg font-bold" data-testid="nights">{{ t.camp.nights(nights) }}</span>
+        <AppButton :aria-label="t.stay.moreNights" :disabled="nights >= stay.horizonDays.value - 1" @click="edit('nights', (draft) => setNights(draft, stay.id, nights + 1))"><Plus :size="18" aria-hidden="true" /></AppButton>
+      </div>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+import type { EditResult } from '@/data/workspaceStore'
+import FieldShell from '@/ui/FieldShell.vue'
+import { useSavedField } from './useSavedField'
+
+const props = defineProps<{
+  label: string
+  hideLabel?: boolean
+  value: string
+  type?: 'text' | 'datetime-local'
+  save: (text: string) => EditResult
+}>()
+
+const id = useId()
+const { text, fault, typed, left } = useSavedField({
+  shown: () => props.value,
+  parse: (value: string) => ({ ok: true, value }),
+  save: (value: string) => props.save(value),
+})
+</script>
+
+<template>
+  <FieldShell :id="id" :label="label" :hide-label="hideLabel" :fault="fault">
+    <input
+      :id="id"
+      :value="text"
+      :type="type ?? 'text'"
+      autocomplete="off"
+      :aria-invalid="fault !== null"
+      :aria-describedby="fault === null ? undefined : `${id}-fault`"
+      class="h-11 w-full min-w-0 border-b-2 border-ink bg-card px-2 text-lg"
+      @input="typed(($event.target as HTMLInputElement).value)"
+      @blur="left"
+    />
+  </FieldShell>
+</template>

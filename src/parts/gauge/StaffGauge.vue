@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Side } from '@/core/model'
+import { useAmounts } from '../useAmounts'
+import { t } from '@/texts'
+
+const props = defineProps<{
+  name: string
+  side: Side
+  /** L */
+  level: number
+  capacity: number
+  limit: number | null
+  isStopper: boolean
+}>()
+const emit = defineEmits<{
+  /** The level as it is dragged, L. */
+  level: [litres: number]
+}>()
+
+const { volume } = useAmounts()
+const post = ref<HTMLElement | null>(null)
+const share = computed(() => Math.min(1, Math.max(0, props.level / props.capacity)))
+const limitShare = computed(() => (props.limit === null ? null : props.limit / props.capacity))
+const valueText = computed(() => t.gauge.value(volume(props.level), volume(props.capacity)))
+
+/** A hand on a post is good to a percent of the tank, no more. */
+function setShare(next: number) {
+  emit('level', (Math.round(Math.min(1, Math.max(0, next)) * 100) / 100) * props.capacity)
+}
+
+function follow(event: PointerEvent) {
+  if (!post.value || !post.value.hasPointerCapture(event.pointerId)) return
+  const { bottom, height } = post.value.getBoundingClientRect()
+  setShare((bottom - event.clientY) / height)
+}
+
+function grab(event: PointerEvent) {
+  post.value?.setPointerCapture(event.pointerId)
+  follow(event)
+}
+
+const STEPS: Record<string, number> = { ArrowUp: 0.01, ArrowRight: 0.01, ArrowDown: -0.01, ArrowLeft: -0.01, PageUp: 0.1, PageDown: -0.1 }
+
+function key(event: KeyboardEvent) {
+  const step = STEPS[event.key]
+  if (step !== undefined) setShare(share.value + step)
+  else if (event.key === 'Home') setShare(0)
+  else if (event.key === 'End') setShare(1)
+  else return
+  event.preventDefault()
+}
+</script>
+
+<template>
+  <div
+    ref="post"
+    role="slider"
+    tabindex="0"
+    aria-orientation="vertical"
+    :aria-label="t.gauge.label(name)"
+    :aria-valuemin="0"
+    :aria-valuemax="Math.round(capacity)"
+    :aria-valuenow="Math.round(level)"
+    :aria-valuetext="valueText"
+    class="post relative touch-none border-ink bg-post select-none"
+    @pointerdown="grab"
+    @pointermove="follow"
+    @keydown="key"
+  >
+    <div class="absolute inset-x-0 bottom-0" :class="side === 'supply' ? 'hatch-supply' : 'hatch-waste'" :style="{ height: `${share * 100}%` }" />
+    <span v-for="tick in 9" :key="tick" class="tick" :class="{ long: tick === 5 }" :style="{ bottom: `${tick * 10}%` }" />
+    <span class="level" :style="{ bottom: `${share * 100}%` }" />
+    <span v-if="limitShare !== null" class="notch" :class="{ stop: isStopper }" :style="{ bottom: `${limitShare * 100}%` }" />
+  </div>
+</template>
+
+<style scoped>
+.post {
+  width: 4.25rem;
+  border-width: var(--stroke);
+  border-top-width: 0;
+  cursor: ns-resize;
+}
+.tick {
+  position: absolute;
+  right: 0;
+  width: 11px;
+  height: 2px;
+  background: var(--ink);
+}
+.tick.long {
+  width: 22px;
+}
+.level {
+  position: absolute;
+  left: -8px;
+  right: -8px;
+  height: 4px;
+  margin-bottom: -2px;
+  background: var(--ink);
+}
+/* The limit: a notch filed into the post from outside. */
+.notch {
+  position: absolute;
+  right: -19px;
+  width: 26px;
+  height: 4px;
+  margin-bottom: -2px;
+  background: linear-gradient(90deg, transparent 8px, var(--ink) 8px);
+}
+.notch::after {
+  content: '';
+  position: absolute;
+  right: -2px;
+  top: -6px;
+  border: 8px solid transparent;
+  border-right-color: var(--ink);
+  border-left-width: 0;
+}
+.notch.stop {
+  background: linear-gradient(90deg, transparent 8px, var(--oxide) 8px);
+}
+.notch.stop::after {
+  border-right-color: var(--oxide);
+}
+</style>

@@ -1,0 +1,41 @@
+import { fromSi, type Dimension, type Unit, type UnitChoice } from '@/core/quantities'
+import { words } from './en/words'
+
+const LOCALE = 'en'
+
+/** A number with at most so many decimals and no grouping, so that what is shown can be typed again. */
+export function formatNumber(value: number, decimals = 2): string {
+  const clean = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
+  return new Intl.NumberFormat(LOCALE, { maximumFractionDigits: decimals, useGrouping: false }).format(clean)
+}
+
+/** An amount in the owner's unit, with its unit: as many decimals as its size deserves. */
+export function formatQuantity(si: number, dimension: Dimension, choice: UnitChoice): string {
+  const unit: Unit = choice[dimension]
+  const value = fromSi(si, unit)
+  return `${formatNumber(value, decimalsFor(value))} ${words.units[unit]}`
+}
+
+export function formatVolume(litres: number, choice: UnitChoice): string {
+  return formatQuantity(litres, 'volume', choice)
+}
+
+/** Days to a tenth; never rounded up to a day that is not there. */
+export function formatDays(days: number): string {
+  const tenths = Math.floor(Math.abs(days) * 10 + 1e-6) / 10
+  return new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1 }).format(
+    Math.sign(days) * tenths,
+  )
+}
+
+/** `+1.2`, `−0.4`, `0`: a difference in days, to a tenth. */
+export function formatSigned(days: number): string {
+  const rounded = Math.round(days * 10) / 10
+  if (rounded === 0) return '0'
+  return `${rounded > 0 ? '+' : '−'}${formatNumber(Math.abs(rounded), 1)}`
+}
+
+function decimalsFor(value: number): number {
+  const size = Math.abs(value)
+  return size >= 20 ? 0 : size >= 3 ? 1 : 2
+}

@@ -1,0 +1,14 @@
+import { defineConfig } from 'vitest/config'
+import { alias } from './vitest.config'
+
+export default defineConfig({
+  resolve: { alias },
+  test: {
+    include: ['tests/e2e/**/*.test.ts'],
+    globalSetup: ['tests/e2e/support/serveBuild.ts'],
+    environment: 'node',
+    fileParallelism: false,
+    testTimeout: 90_000,
+    hookTimeout: 60_000,
+  },
+})
