@@ -23,7 +23,12 @@ const arrows = Object.entries(LAYERS).map(([layer, allowed]) => ({
 module.exports = {
   forbidden: [
     ...arrows,
-    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     {
       name: 'core-is-pure',
       severity: 'error',
@@ -49,14 +54,28 @@ module.exports = {
       from: { path: '^(server|cli)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/', pathNot: inside(['core', 'document', 'solver', 'texts']) },
     },
-    { name: 'not-own-index', severity: 'error', from: { path: '^src/(.+)/[^/]+\\.ts$' }, to: { path: '^src/$1/index\\.ts$' } },
-    { name: 'unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\?|^virtual:' } },
+    {
+      name: 'not-own-index',
+      severity: 'error',
+      from: { path: '^src/(.+)/[^/]+\\.ts$', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/$1/index\\.ts$' },
+    },
+    {
+      name: 'unresolvable',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '\\?|^virtual:' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
     exclude: { path: '(^dist/|\\.d\\.ts$)' },
-    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs', '.json'], exportsFields: ['exports'], conditionNames: ['import', 'module', 'browser', 'default', 'types'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.vue', '.js', '.mjs', '.json'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'module', 'browser', 'default', 'types'],
+    },
   },
 }

@@ -5,7 +5,18 @@ import tseslint from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
 
 /** The core is pure: what it may not name (docs/architecture.md). */
-const IMPURE = ['window', 'document', 'navigator', 'localStorage', 'indexedDB', 'fetch', 'performance', 'setTimeout', 'process', 'self']
+const IMPURE = [
+  'window',
+  'document',
+  'navigator',
+  'localStorage',
+  'indexedDB',
+  'fetch',
+  'performance',
+  'setTimeout',
+  'process',
+  'self',
+]
 
 export default tseslint.config(
   { ignores: ['dist/**', 'node_modules/**', '.cache/**'] },
@@ -45,7 +56,10 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is an argument of the core.' },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Time is an argument of the core.',
+        },
       ],
     },
   },

@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config'
-import { alias } from './vitest.config'
+import { alias } from './vitest.config.ts'
 
 export default defineConfig({
   resolve: { alias },

@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config'
-import { alias } from './vitest.config'
+import { alias } from './vitest.config.ts'
 
 /** Studies too long for every run: `npm run proof`. */
 export default defineConfig({

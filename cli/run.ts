@@ -44,7 +44,9 @@ function answer(command: Command, file: string, text: string, flags: Record<stri
   const opened = readDocument(text)
   if (!opened.ok)
     return unusable(
-      opened.faults.map((fault) => t.cli.fault(file, pathText(fault.path), t.faults[fault.code](fault), fault.found, fault.expected)),
+      opened.faults.map((fault) =>
+        t.cli.fault(file, pathText(fault.path), t.faults[fault.code](fault), fault.found, fault.expected),
+      ),
     )
   const document = opened.value
   const stay = flags['--stay'] ?? document.currentStay
@@ -58,7 +60,9 @@ function answer(command: Command, file: string, text: string, flags: Record<stri
 
 const FLAGS = ['--stay', '--horizon']
 
-function parseFlags(args: readonly string[]): { ok: true; values: Record<string, string> } | { ok: false; words: string } {
+function parseFlags(
+  args: readonly string[],
+): { ok: true; values: Record<string, string> } | { ok: false; words: string } {
   const values: Record<string, string> = {}
   for (let i = 0; i < args.length; i += 2) {
     const flag = args[i]!

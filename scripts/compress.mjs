@@ -12,7 +12,10 @@ export function compressFolder(folder) {
     if (statSync(path).isDirectory()) compressFolder(path)
     else if (TEXT.test(name) && statSync(path).size > SMALLEST) {
       const bytes = readFileSync(path)
-      writeFileSync(`${path}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }))
+      writeFileSync(
+        `${path}.br`,
+        brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+      )
       writeFileSync(`${path}.gz`, gzipSync(bytes, { level: 9 }))
     }
   }

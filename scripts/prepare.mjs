@@ -30,7 +30,8 @@ export function installPackages() {
   if (existsSync('node_modules') && stamp('packages') === wanted) return
   console.log('Installing packages…')
   const done = run('npm', ['install', '--no-audit', '--no-fund', '--loglevel', 'error'])
-  if (done.status !== 0) stop('The packages could not be installed. Is there a network? Try again when there is.')
+  if (done.status !== 0)
+    stop('The packages could not be installed. Is there a network? Try again when there is.')
   setStamp('packages', hashOf(['package.json', 'package-lock.json']))
 }
 
@@ -50,7 +51,10 @@ export function installChromium() {
   const advice = 'Browser tests need Chromium: run  apt-get update && apt-get install -y chromium  as root.'
   if (typeof process.getuid !== 'function' || process.getuid() !== 0) stop(advice)
   console.log('Installing Chromium…')
-  const quiet = { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
+  const quiet = {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  }
   const done = run('sh', ['-c', 'apt-get update -qq && apt-get install -y -qq chromium'], quiet)
   if (done.status !== 0 || !existsSync(CHROMIUM)) stop(`Chromium could not be installed. ${advice}`)
 }

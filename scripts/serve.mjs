@@ -5,7 +5,13 @@ export function serve(extra) {
   requireNode()
   installPackages()
   build()
-  const done = run(process.execPath, ['--import', 'tsx', 'server/main.ts', ...extra, ...process.argv.slice(2)])
+  const done = run(process.execPath, [
+    '--import',
+    'tsx',
+    'server/main.ts',
+    ...extra,
+    ...process.argv.slice(2),
+  ])
   process.exit(done.status ?? 0)
 }
 

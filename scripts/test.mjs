@@ -21,8 +21,18 @@ function check(name, args) {
 function suite(name, script) {
   console.log(`\n— ${name}`)
   const file = `${reports}/${script}.json`
-  const done = run('npm', ['run', '--silent', script, '--', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
-  const report = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : { numPassedTests: 0, numFailedTests: 0 }
+  const done = run('npm', [
+    'run',
+    '--silent',
+    script,
+    '--',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ])
+  const report = existsSync(file)
+    ? JSON.parse(readFileSync(file, 'utf8'))
+    : { numPassedTests: 0, numFailedTests: 0 }
   totals.passed += report.numPassedTests
   totals.failed += report.numFailedTests
   const ranNothing = report.numPassedTests + report.numFailedTests === 0

@@ -18,8 +18,10 @@ const SCREENS = ['stay', 'habits', 'runs', 'log', 'rig', 'practice', 'guide', 's
 /** Serves the build: pre-compressed files, hashed ones cached for good, the page itself always asked for. */
 export async function createServer({ root, demo }: ServerOptions): Promise<FastifyInstance> {
   const app = Fastify({ logger: false })
-  const page = await readFile(join(root, 'index.html'), 'utf8')
-  const shown = demo ? page.replace('<html ', '<html data-start="demo" ') : page
+  const page = async () => {
+    const html = await readFile(join(root, 'index.html'), 'utf8')
+    return demo ? html.replace('<html ', '<html data-start="demo" ') : html
+  }
 
   app.addHook('onSend', (_request, reply, _payload, done) => {
     reply.headers(SECURITY_HEADERS)
@@ -27,7 +29,12 @@ export async function createServer({ root, demo }: ServerOptions): Promise<Fasti
   })
   app.get('/api/health', () => ({ status: 'ok', demo }))
   for (const path of ['/', '/index.html'])
-    app.get(path, (_request, reply) => reply.type('text/html; charset=utf-8').header('cache-control', 'no-cache').send(shown))
+    app.get(path, async (_request, reply) =>
+      reply
+        .type('text/html; charset=utf-8')
+        .header('cache-control', 'no-cache')
+        .send(await page()),
+    )
   for (const screen of SCREENS) app.get(`/${screen}`, (_request, reply) => reply.redirect(`/#/${screen}`))
   await app.register(fastifyStatic, {
     root,
@@ -35,10 +42,12 @@ export async function createServer({ root, demo }: ServerOptions): Promise<Fasti
     preCompressed: true,
     cacheControl: false,
     setHeaders: (reply, path) => {
-      const hashed = path.includes(`${join(root, 'assets')}`)
+      const hashed = path.includes(join(root, 'assets'))
       reply.header('cache-control', hashed ? `public, max-age=${ONE_YEAR_S}, immutable` : 'no-cache')
     },
   })
-  app.setNotFoundHandler((_request, reply) => reply.code(404).type('text/plain').send('Not here. Dry Count is at /'))
+  app.setNotFoundHandler((_request, reply) =>
+    reply.code(404).type('text/plain').send('Not here. Dry Count is at /'),
+  )
   return app
 }

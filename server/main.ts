@@ -15,7 +15,8 @@ const root = fileURLToPath(new URL('../dist', import.meta.url))
 const port = Number(values.port)
 
 if (!existsSync(`${root}/index.html`)) fail('There is no build yet: run npm run build, or npm start.')
-if (!Number.isInteger(port) || port < 0 || port > 65_535) fail(`${values.port} is not a port: use a number from 1 to 65535.`)
+if (!Number.isInteger(port) || port < 0 || port > 65_535)
+  fail(`${values.port} is not a port: use a number from 1 to 65535.`)
 
 const app = await createServer({ root, demo: values.demo })
 try {

@@ -7,6 +7,11 @@ export function fresh(id: string, name: string, capacity: number, reserve: numbe
 }
 
 /** @param capacity L; safe to 90 % of it */
-export function waste(kind: WasteContainer['kind'], id: string, name: string, capacity: number): WasteContainer {
+export function waste(
+  kind: WasteContainer['kind'],
+  id: string,
+  name: string,
+  capacity: number,
+): WasteContainer {
   return { id, name, kind, capacity: owned(capacity), safeFill: fromSource(0.9, 'rule-of-thumb') }
 }

@@ -20,7 +20,8 @@ watchEffect(() => {
   document.documentElement.dataset.theme = settings.shownTheme
 })
 watchEffect(() => {
-  const name = route.name === 'camp' || route.name === undefined ? null : t.app.nav[route.name as keyof typeof t.app.nav]
+  const name =
+    route.name === 'camp' || route.name === undefined ? null : t.app.nav[route.name as keyof typeof t.app.nav]
   document.title = name ? `${name} · ${t.app.name}` : t.app.name
 })
 onMounted(() => openWorkspace(space))
@@ -38,15 +39,27 @@ function toContent() {
     >{{ t.app.skip }}</a
   >
   <TopBar />
-  <main id="content" tabindex="-1" class="mx-auto max-w-[84rem] px-4 pb-28 focus:outline-none sm:px-8 lg:pb-10">
-    <p v-if="workspace.state === 'volatile'" class="my-3 border-2 border-ink px-4 py-3 font-semibold" role="alert">
+  <main
+    id="content"
+    tabindex="-1"
+    class="mx-auto max-w-[84rem] px-4 pb-28 focus:outline-none sm:px-8 lg:pb-10"
+  >
+    <p
+      v-if="workspace.state === 'volatile'"
+      class="my-3 border-2 border-ink px-4 py-3 font-semibold"
+      role="alert"
+    >
       {{ t.states.volatile }}
     </p>
     <p v-if="workspace.writeFailed" class="my-3 border-2 border-ink px-4 py-3 font-semibold" role="alert">
       {{ t.states.writeFailed }}
     </p>
     <p v-if="workspace.state === 'loading'" class="py-20 text-soft" role="status">{{ t.states.loading }}</p>
-    <p v-else-if="workspace.state === 'failed'" class="my-10 max-w-[50ch] border-2 border-ink p-6 text-lg" role="alert">
+    <p
+      v-else-if="workspace.state === 'failed'"
+      class="my-10 max-w-[50ch] border-2 border-ink p-6 text-lg"
+      role="alert"
+    >
       {{ t.states.failed }}
     </p>
     <RouterView v-else />

@@ -13,7 +13,7 @@ import { t } from '@/texts'
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const route = useRoute()
-const { space, switchTo } = useSpace()
+const { space } = useSpace()
 
 const savedText = computed(() =>
   workspace.writeFailed ? t.app.notSaved : workspace.saved ? t.app.saved : t.app.saving,
@@ -30,13 +30,29 @@ useEventListener('keydown', (event) => {
 <template>
   <header class="sticky top-0 z-40 border-b-2 border-ink bg-paper">
     <div class="mx-auto flex min-h-15 max-w-[84rem] items-center gap-3 px-4 sm:px-8">
-      <RouterLink to="/" class="flex items-center gap-3 py-2" :aria-label="`${t.app.name}: ${t.app.nav.camp}`">
-        <svg viewBox="0 0 50 40" class="h-8 w-10" fill="none" stroke="var(--ink)" stroke-width="4.5" stroke-linecap="round" aria-hidden="true">
+      <RouterLink
+        to="/"
+        class="flex items-center gap-3 py-2"
+        :aria-label="`${t.app.name}: ${t.app.nav.camp}`"
+      >
+        <svg
+          viewBox="0 0 50 40"
+          class="h-8 w-10"
+          fill="none"
+          stroke="var(--ink)"
+          stroke-width="4.5"
+          stroke-linecap="round"
+          aria-hidden="true"
+        >
           <path d="M9 6v28M19 6v28M29 6v28M39 20v14" />
           <path d="M3 30 45 9" />
           <path d="M34 20h10" stroke="var(--oxide)" />
         </svg>
-        <span class="figure hidden text-[1.35rem] font-extrabold tracking-tight sm:inline" :class="route.path === '/' ? '!inline' : ''">{{ t.app.name }}</span>
+        <span
+          class="figure hidden whitespace-nowrap text-[1.35rem] font-extrabold tracking-tight sm:inline"
+          :class="route.path === '/' ? '!inline' : ''"
+          >{{ t.app.name }}</span
+        >
       </RouterLink>
       <nav class="ml-4 hidden self-stretch lg:flex" :aria-label="t.app.name">
         <RouterLink
@@ -49,13 +65,24 @@ useEventListener('keydown', (event) => {
         >
       </nav>
       <div class="ml-auto flex items-center gap-1 sm:gap-3">
+        <RouterLink
+          v-if="space === 'demo'"
+          to="/settings"
+          class="grid min-h-11 place-items-center text-[0.95rem] font-semibold"
+          :class="route.path === '/' ? '' : 'max-sm:hidden'"
+          ><span class="border-2 border-ink px-2 py-0.5 whitespace-nowrap">{{ t.app.demo }}</span></RouterLink
+        >
         <CountStrip v-if="route.path !== '/'" />
         <p v-else class="hidden truncate text-[0.95rem] text-soft md:block">{{ forecast.stay?.name }}</p>
-        <span class="hidden text-[0.95rem] text-soft sm:inline" role="status" data-testid="saved">{{ savedText }}</span>
+        <span class="hidden text-[0.95rem] text-soft sm:inline" role="status" data-testid="saved">{{
+          savedText
+        }}</span>
         <button
           class="grid h-11 w-11 place-items-center disabled:opacity-35"
           :disabled="workspace.undoLabel === null"
-          :aria-label="workspace.undoLabel === null ? t.edits.undo : t.edits.undoOf(labelOf(workspace.undoLabel))"
+          :aria-label="
+            workspace.undoLabel === null ? t.edits.undo : t.edits.undoOf(labelOf(workspace.undoLabel))
+          "
           @click="workspace.undo()"
         >
           <Undo2 :size="22" aria-hidden="true" />
@@ -63,16 +90,14 @@ useEventListener('keydown', (event) => {
         <button
           class="grid h-11 w-11 place-items-center disabled:opacity-35"
           :disabled="workspace.redoLabel === null"
-          :aria-label="workspace.redoLabel === null ? t.edits.redo : t.edits.redoOf(labelOf(workspace.redoLabel))"
+          :aria-label="
+            workspace.redoLabel === null ? t.edits.redo : t.edits.redoOf(labelOf(workspace.redoLabel))
+          "
           @click="workspace.redo()"
         >
           <Redo2 :size="22" aria-hidden="true" />
         </button>
       </div>
     </div>
-    <p v-if="space === 'demo'" class="bg-ink px-4 py-0.5 text-center text-[0.9rem] text-paper">
-      {{ t.app.demo }} ·
-      <button class="min-h-7 px-1 font-semibold underline underline-offset-2" @click="switchTo('mine')">{{ t.app.leaveDemo }}</button>
-    </p>
   </header>
 </template>

@@ -9,7 +9,11 @@ const clock = () => Date.now()
 export async function openWorkspace(space: Space): Promise<void> {
   const workspace = useWorkspaceStore()
   const canKeep = typeof indexedDB !== 'undefined'
-  await workspace.open(canKeep ? openDexieStore(space) : openMemoryStore(), canKeep ? 'kept' : 'volatile', clock)
+  await workspace.open(
+    canKeep ? openDexieStore(space) : openMemoryStore(),
+    canKeep ? 'kept' : 'volatile',
+    clock,
+  )
   if (space === 'mine' || workspace.document.stays.length > 0 || workspace.undoLabel !== null) return
   const { demoDocument } = await import('@/data/demo')
   workspace.replace('start', () => demoDocument())

@@ -9,7 +9,11 @@ export function createAppRouter() {
       { path: '/', name: 'camp', component: CampPage },
       { path: '/stay', name: 'stay', component: () => import('@/features/stay/StayPage.vue') },
       { path: '/rig', name: 'rig', component: () => import('@/features/rig/RigPage.vue') },
-      { path: '/settings', name: 'settings', component: () => import('@/features/settings/SettingsPage.vue') },
+      {
+        path: '/settings',
+        name: 'settings',
+        component: () => import('@/features/settings/SettingsPage.vue'),
+      },
       { path: '/:rest(.*)*', redirect: '/' },
     ],
     scrollBehavior: () => ({ top: 0 }),

@@ -6,7 +6,8 @@ const KEY = 'dry-count:space'
 export function chosenSpace(): Space {
   const stored = localStorage.getItem(KEY)
   if (stored !== null && stored in DATABASE_NAMES) return stored as Space
-  const asked = document.documentElement.dataset.start === 'demo' || new URLSearchParams(location.search).has('demo')
+  const asked =
+    document.documentElement.dataset.start === 'demo' || new URLSearchParams(location.search).has('demo')
   return asked ? 'demo' : 'mine'
 }
 

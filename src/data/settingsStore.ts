@@ -13,7 +13,9 @@ export const useSettingsStore = defineStore('settings', () => {
   })
   const theme = useLocalStorage<Theme>('dry-count:theme', 'auto')
   const prefersDark = usePreferredDark()
-  const shownTheme = computed(() => (theme.value === 'auto' ? (prefersDark.value ? 'dark' : 'light') : theme.value))
+  const shownTheme = computed(() =>
+    theme.value === 'auto' ? (prefersDark.value ? 'dark' : 'light') : theme.value,
+  )
   return { units, theme, shownTheme, decimal: decimalSign(navigator.language) }
 })
 

@@ -3,7 +3,13 @@ import { computed, ref, shallowRef } from 'vue'
 import { produce } from 'immer'
 import type { Document } from '@/core/model'
 import { checked, type DocumentFault } from '@/document'
-import { emptyDocument, type DocumentStore, type Edit, type EditLabel, type Snapshot } from './storage/documentStore'
+import {
+  emptyDocument,
+  type DocumentStore,
+  type Edit,
+  type EditLabel,
+  type Snapshot,
+} from './storage/documentStore'
 
 /** loading: not read yet. kept: every edit is written. volatile: this browser keeps nothing. failed: reading failed. */
 export type WorkspaceState = 'loading' | 'kept' | 'volatile' | 'failed'
@@ -80,12 +86,20 @@ export const useWorkspaceStore = defineStore('workspace', () => {
    * Changes the document. @param recipe changes the draft it is given
    * @param coalesce edits in quick succession with the same key are one step of undo
    */
-  function edit(label: EditLabel, recipe: (draft: Document) => void, coalesce: string | null = null): EditResult {
+  function edit(
+    label: EditLabel,
+    recipe: (draft: Document) => void,
+    coalesce: string | null = null,
+  ): EditResult {
     return replace(label, (current) => produce(current, recipe), coalesce)
   }
 
   /** The same with a function from document to document. */
-  function replace(label: EditLabel, make: (document: Document) => Document, coalesce: string | null = null): EditResult {
+  function replace(
+    label: EditLabel,
+    make: (document: Document) => Document,
+    coalesce: string | null = null,
+  ): EditResult {
     const next = make(document.value)
     const result = checked(next)
     if (!result.ok) return { ok: false, faults: result.faults }

@@ -34,6 +34,6 @@ export function show(value: unknown): string {
   if (value === undefined) return 'nothing'
   if (Array.isArray(value)) return `a list of ${value.length}`
   if (typeof value === 'object' && value !== null) return 'an object'
-  const text = typeof value === 'string' ? JSON.stringify(value) : String(value)
+  const text = typeof value === 'number' ? String(value) : (JSON.stringify(value) ?? typeof value)
   return text.length > SHOWN ? `${text.slice(0, SHOWN)}…` : text
 }

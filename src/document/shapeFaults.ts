@@ -13,11 +13,18 @@ export function shapeFaults(issues: readonly Issue[], input: unknown): DocumentF
 }
 
 function toFaults(issue: Issue, path: (string | number)[], value: unknown): DocumentFault[] {
-  const fault = (code: FaultCode, expected: string): DocumentFault[] => [{ code, path, found: show(value), expected }]
+  const fault = (code: FaultCode, expected: string): DocumentFault[] => [
+    { code, path, found: show(value), expected },
+  ]
   if (value === undefined && issue.code !== 'unrecognized_keys') return fault('missing', 'a value')
   switch (issue.code) {
     case 'unrecognized_keys':
-      return issue.keys.map((key) => ({ code: 'unknown-field', path: [...path, key], found: show(key), expected: '' }))
+      return issue.keys.map((key) => ({
+        code: 'unknown-field',
+        path: [...path, key],
+        found: show(key),
+        expected: '',
+      }))
     case 'invalid_type':
       return fault('wrong-type', issue.expected)
     case 'invalid_value':

@@ -7,6 +7,10 @@ export function writeDocument(document: Document): string {
 
 /** A file name from the stay's name: `harrow-ridge.drycount.json`. */
 export function fileName(name: string): string {
-  const plain = name.normalize('NFKD').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-+|-+$/g, '').toLowerCase()
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .toLowerCase()
   return `${plain === '' ? 'dry-count' : plain.slice(0, 60)}.drycount.json`
 }

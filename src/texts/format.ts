@@ -32,7 +32,7 @@ export function formatDays(days: number): string {
 export function formatSigned(days: number): string {
   const rounded = Math.round(days * 10) / 10
   if (rounded === 0) return '0'
-  return `${rounded > 0 ? '+' : '−'}${formatNumber(Math.abs(rounded), 1)}`
+  return `${rounded > 0 ? '+' : '−'}${Math.abs(rounded).toFixed(1)}`
 }
 
 function decimalsFor(value: number): number {

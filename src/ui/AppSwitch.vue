@@ -14,8 +14,23 @@ defineEmits<{ change: [on: boolean] }>()
     @update:model-value="$emit('change', $event)"
   >
     <svg viewBox="0 0 28 28" class="h-7 w-7" aria-hidden="true">
-      <rect x="2" y="2" width="24" height="24" :fill="on ? 'var(--ink)' : 'var(--post)'" stroke="var(--ink)" stroke-width="2.5" />
-      <path v-if="on" d="M7 14.5 12 20 21.5 8" fill="none" stroke="var(--paper)" stroke-width="3.4" stroke-linecap="square" />
+      <rect
+        x="2"
+        y="2"
+        width="24"
+        height="24"
+        :fill="on ? 'var(--ink)' : 'var(--post)'"
+        stroke="var(--ink)"
+        stroke-width="2.5"
+      />
+      <path
+        v-if="on"
+        d="M7 14.5 12 20 21.5 8"
+        fill="none"
+        stroke="var(--paper)"
+        stroke-width="3.4"
+        stroke-linecap="square"
+      />
     </svg>
   </Switch>
 </template>

@@ -4,11 +4,22 @@ defineProps<{ id: string; label: string; hideLabel?: boolean; fault: string | nu
 
 <template>
   <div class="min-w-0">
-    <label :for="id" :class="hideLabel ? 'sr-only' : 'mb-1 block text-[0.92rem] font-semibold text-soft'">{{ label }}</label>
+    <label :for="id" :class="hideLabel ? 'sr-only' : 'mb-1 block text-[0.92rem] font-semibold text-soft'">{{
+      label
+    }}</label>
     <slot />
     <p v-if="hint && !fault" class="mt-1 text-[0.95rem] text-soft">{{ hint }}</p>
-    <p v-if="fault" :id="`${id}-fault`" role="alert" class="mt-1 flex gap-2 text-[0.95rem] font-semibold text-ink">
-      <span aria-hidden="true" class="figure grid h-6 w-6 shrink-0 place-items-center border-2 border-ink text-sm">!</span>{{ fault }}
+    <p
+      v-if="fault"
+      :id="`${id}-fault`"
+      role="alert"
+      class="mt-1 flex gap-2 text-[0.95rem] font-semibold text-ink"
+    >
+      <span
+        aria-hidden="true"
+        class="figure grid h-6 w-6 shrink-0 place-items-center border-2 border-ink text-sm"
+        >!</span
+      >{{ fault }}
     </p>
   </div>
 </template>

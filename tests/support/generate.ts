@@ -79,7 +79,9 @@ const activityArb = (i: number): fc.Arbitrary<Activity> =>
 const crewArb: fc.Arbitrary<Crew> = fc
   .record({
     persons: fc.integer({ min: 1, max: 4 }),
-    activities: fc.integer({ min: 1, max: 8 }).chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => activityArb(i)))),
+    activities: fc
+      .integer({ min: 1, max: 8 })
+      .chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => activityArb(i)))),
     ownRate: litres(0, 4),
   })
   .map(({ persons, activities, ownRate }) => {
@@ -97,9 +99,21 @@ const crewArb: fc.Arbitrary<Crew> = fc
   })
 
 const effectArb: fc.Arbitrary<Effect> = fc.oneof(
-  fc.record({ kind: fc.constant('rate' as const), activity: fc.constant('activity-0'), factor: litres(0, 2).map(owned) }),
-  fc.record({ kind: fc.constant('volume' as const), activity: fc.constant('activity-0'), factor: litres(0, 2).map(owned) }),
-  fc.record({ kind: fc.constant('replace' as const), activity: fc.constant('activity-0'), volume: litres(0, 9).map(owned) }),
+  fc.record({
+    kind: fc.constant('rate' as const),
+    activity: fc.constant('activity-0'),
+    factor: litres(0, 2).map(owned),
+  }),
+  fc.record({
+    kind: fc.constant('volume' as const),
+    activity: fc.constant('activity-0'),
+    factor: litres(0, 2).map(owned),
+  }),
+  fc.record({
+    kind: fc.constant('replace' as const),
+    activity: fc.constant('activity-0'),
+    volume: litres(0, 9).map(owned),
+  }),
 )
 
 const habitsArb: fc.Arbitrary<Habit[]> = fc
@@ -140,8 +154,18 @@ export const documentArb: fc.Arbitrary<Document> = fc
         container: id,
         level: owned(capacity.value * (kind === 'fresh' ? 0.5 + fill[i]! / 2 : fill[i]! * 0.3)),
       })),
-      habits: habits.slice(1).map(({ id }) => ({ habit: id, days: id === 'habit-2' ? [from, from + 5] : null })),
+      habits: habits
+        .slice(1)
+        .map(({ id }) => ({ habit: id, days: id === 'habit-2' ? [from, from + 5] : null })),
       absences: gone.map(([day, part]) => ({ person: 'person-0', day, part: PARTS[part]! })),
     }
-    return { format: 'dry-count/document', version: 1, currentStay: 'stay', rigs: [rig], crews: [crew], habits, stays: [stay] }
+    return {
+      format: 'dry-count/document',
+      version: 1,
+      currentStay: 'stay',
+      rigs: [rig],
+      crews: [crew],
+      habits,
+      stays: [stay],
+    }
   })

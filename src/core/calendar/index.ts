@@ -1,4 +1,19 @@
-export { PARTS, PARTS_PER_DAY, dayAndPartOf, dayZero, leaveAfterNights, nightsBetween, partGrid } from './parts'
+export {
+  PARTS,
+  PARTS_PER_DAY,
+  dayAndPartOf,
+  dayZero,
+  leaveAfterNights,
+  nightsBetween,
+  partGrid,
+} from './parts'
 export type { Part, PartGrid } from './parts'
-export { MINUTES_PER_DAY, addWallDays, isWallTime, wallDaysBetween, wallMinutes, wallTimeAt } from './wallTime'
+export {
+  MINUTES_PER_DAY,
+  addWallDays,
+  isWallTime,
+  wallDaysBetween,
+  wallMinutes,
+  wallTimeAt,
+} from './wallTime'
 export type { WallTime } from './wallTime'

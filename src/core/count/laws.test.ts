@@ -38,7 +38,10 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
         const { ledger } = count(model)
         const parts = Math.max(1, Math.floor(model.grid.count * spanShare))
         const initial = model.containers.reduce((sum, { start }) => sum + start, 0)
-        const final = model.containers.reduce((sum, _, c) => sum + ledger.levels[c * model.grid.count + parts - 1]!, 0)
+        const final = model.containers.reduce(
+          (sum, _, c) => sum + ledger.levels[c * model.grid.count + parts - 1]!,
+          0,
+        )
         const ends: Record<string, number> = {}
         for (const { part, from, to, amount } of flowsOf(model, ledger)) {
           if (part >= parts) continue
@@ -55,33 +58,48 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
 
   it('more capacity never shortens the count', () => {
     fc.assert(
-      fc.property(documentArb, fc.nat(), fc.double({ min: 1, max: 3, noNaN: true }), (document, which, factor) => {
-        const larger = changed(document, ({ rigs, stays }) => {
-          const container = rigs[0]!.containers[which % rigs[0]!.containers.length]!
-          const extra = container.capacity.value * (factor - 1)
-          set(container.capacity, container.capacity.value + extra)
-          if (container.kind === 'fresh') {
-            const { level } = stays[0]!.levels.find((entry) => entry.container === container.id)!
-            set(level, level.value + extra)
-          }
-        })
-        expect(orHorizon(larger, counted(larger))).toBeGreaterThanOrEqual(orHorizon(document, counted(document)) - 1e-9)
-      }),
+      fc.property(
+        documentArb,
+        fc.nat(),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (document, which, factor) => {
+          const larger = changed(document, ({ rigs, stays }) => {
+            const container = rigs[0]!.containers[which % rigs[0]!.containers.length]!
+            const extra = container.capacity.value * (factor - 1)
+            set(container.capacity, container.capacity.value + extra)
+            if (container.kind === 'fresh') {
+              const { level } = stays[0]!.levels.find((entry) => entry.container === container.id)!
+              set(level, level.value + extra)
+            }
+          })
+          expect(orHorizon(larger, counted(larger))).toBeGreaterThanOrEqual(
+            orHorizon(document, counted(document)) - 1e-9,
+          )
+        },
+      ),
       RUNS,
     )
   })
 
   it('more of an activity never lengthens it', () => {
     fc.assert(
-      fc.property(documentArb, fc.nat(), fc.double({ min: 1, max: 5, noNaN: true }), (document, which, factor) => {
-        const busier = changed(document, ({ crews }) => {
-          const activity = crews[0]!.activities[which % crews[0]!.activities.length]!
-          set(activity.rate, activity.rate.value * factor)
-          for (const person of crews[0]!.persons)
-            for (const own of person.rates) if (own.activity === activity.id) set(own.rate, own.rate.value * factor)
-        })
-        expect(orHorizon(busier, counted(busier))).toBeLessThanOrEqual(orHorizon(document, counted(document)) + 1e-9)
-      }),
+      fc.property(
+        documentArb,
+        fc.nat(),
+        fc.double({ min: 1, max: 5, noNaN: true }),
+        (document, which, factor) => {
+          const busier = changed(document, ({ crews }) => {
+            const activity = crews[0]!.activities[which % crews[0]!.activities.length]!
+            set(activity.rate, activity.rate.value * factor)
+            for (const person of crews[0]!.persons)
+              for (const own of person.rates)
+                if (own.activity === activity.id) set(own.rate, own.rate.value * factor)
+          })
+          expect(orHorizon(busier, counted(busier))).toBeLessThanOrEqual(
+            orHorizon(document, counted(document)) + 1e-9,
+          )
+        },
+      ),
       RUNS,
     )
   })
@@ -90,7 +108,14 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
     fc.assert(
       fc.property(documentArb, (document) => {
         const idle = changed(document, ({ habits }) => {
-          habits.push({ id: 'idle', name: 'Idle', note: '', group: null, effects: [], bother: { value: 1, by: 'owner' } })
+          habits.push({
+            id: 'idle',
+            name: 'Idle',
+            note: '',
+            group: null,
+            effects: [],
+            bother: { value: 1, by: 'owner' },
+          })
         })
         expect(daysBought(idle, 'stay').find(({ habit }) => habit === 'idle')!.days).toBe(0)
       }),
@@ -105,7 +130,9 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
           const on = switchHabit(document, 'stay', habit, true, rangeOf(document, habit))
           const off = switchHabit(document, 'stay', habit, false)
           expect(days).toBe(orHorizon(on, counted(on)) - orHorizon(off, counted(off)))
-          expect(on.stays[0]!.habits.filter(({ habit: id }) => id === 'habit-0' || id === 'habit-1').length).toBeLessThan(2)
+          expect(
+            on.stays[0]!.habits.filter(({ habit: id }) => id === 'habit-0' || id === 'habit-1').length,
+          ).toBeLessThan(2)
           expect(checked(on).ok).toBe(true)
         }
       }),
@@ -147,9 +174,13 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
     fc.assert(
       fc.property(documentArb, fc.constantFrom('gal-us' as const, 'gal-imp' as const), (document, unit) => {
         const converted = changed(document, ({ rigs }) => {
-          for (const { capacity } of rigs[0]!.containers) set(capacity, toSi(fromSi(capacity.value, unit), unit))
+          for (const { capacity } of rigs[0]!.containers)
+            set(capacity, toSi(fromSi(capacity.value, unit), unit))
         })
-        expect(orHorizon(converted, counted(converted))).toBeCloseTo(orHorizon(document, counted(document)), 9)
+        expect(orHorizon(converted, counted(converted))).toBeCloseTo(
+          orHorizon(document, counted(document)),
+          9,
+        )
       }),
       RUNS,
     )
@@ -162,7 +193,8 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
         const exact = count(model)
         const stepped = steppedCount(model)
         const step = 0.25 / 100
-        if (exact.days === null || stepped === null) expect(Math.abs((exact.days ?? 30) - (stepped ?? 30))).toBeLessThanOrEqual(step * 2)
+        if (exact.days === null || stepped === null)
+          expect(Math.abs((exact.days ?? 30) - (stepped ?? 30))).toBeLessThanOrEqual(step * 2)
         else expect(Math.abs(exact.days - stepped)).toBeLessThanOrEqual(step * 2)
       }),
       RUNS,
@@ -174,7 +206,9 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
 function steppedCount(model: ReturnType<typeof compile>): number | null {
   const levels = model.containers.map(({ start }) => start)
   const past = () =>
-    model.containers.some(({ side, limit }, c) => (side === 'supply' ? levels[c]! < limit! - 1e-9 : levels[c]! > limit! + 1e-9))
+    model.containers.some(({ side, limit }, c) =>
+      side === 'supply' ? levels[c]! < limit! - 1e-9 : levels[c]! > limit! + 1e-9,
+    )
   if (past()) return 0
   for (let i = 0; i < model.grid.count; i++)
     for (let k = 1; k <= 100; k++) {

@@ -16,14 +16,13 @@ export function ledger(model: Model): Ledger {
   const { count } = model.grid
   const amounts = new Float64Array(model.streams.length * count)
   const levels = new Float64Array(model.containers.length * count)
-  model.streams.forEach((stream, s) => fillAmounts(model, stream, amounts.subarray(s * count, (s + 1) * count)))
-  model.containers.forEach((container, c) => {
-    let level = container.start
-    for (let i = 0; i < count; i++) {
-      level += netFlow(model, amounts, c, i)
-      levels[c * count + i] = level
-    }
+  model.streams.forEach((stream, s) => {
+    const row = amounts.subarray(s * count, (s + 1) * count)
+    fillAmounts(model, stream, row)
+    if (stream.to >= 0) addTo(levels.subarray(stream.to * count, (stream.to + 1) * count), row, 1)
+    if (stream.from >= 0) addTo(levels.subarray(stream.from * count, (stream.from + 1) * count), row, -1)
   })
+  model.containers.forEach(({ start }, c) => accumulate(levels.subarray(c * count, (c + 1) * count), start))
   return { amounts, levels }
 }
 
@@ -34,15 +33,17 @@ function fillAmounts(model: Model, stream: Stream, row: Float64Array): void {
     row[i] = model.uses[base + i]! * (stream.ofDraw * model.volume[base + i]! + stream.fixed)
 }
 
-/** Inflow minus outflow of one container in one part. */
-function netFlow(model: Model, amounts: Float64Array, container: number, part: number): number {
-  let net = 0
-  for (let s = 0; s < model.streams.length; s++) {
-    const stream = model.streams[s]!
-    if (stream.to === container) net += amounts[s * model.grid.count + part]!
-    else if (stream.from === container) net -= amounts[s * model.grid.count + part]!
+function addTo(net: Float64Array, amounts: Float64Array, sign: 1 | -1): void {
+  for (let i = 0; i < net.length; i++) net[i]! += sign * amounts[i]!
+}
+
+/** Turns the net flow of each part into the level at its end. */
+function accumulate(net: Float64Array, start: number): void {
+  let level = start
+  for (let i = 0; i < net.length; i++) {
+    level += net[i]!
+    net[i] = level
   }
-  return net
 }
 
 /** The level at the start of a part: the stay's start, or the end of the part before. */

@@ -40,7 +40,13 @@ export function explainCount(model: Model, counted: Count, container: number): L
 }
 
 /** @param shareOfLast how much of the last part counts, 0 to 1: flows are uniform within a part */
-function sumUpTo(model: Model, ledger: Ledger, container: number, last: number, shareOfLast: number): LevelSum {
+function sumUpTo(
+  model: Model,
+  ledger: Ledger,
+  container: number,
+  last: number,
+  shareOfLast: number,
+): LevelSum {
   const { count, edges } = model.grid
   const terms = model.streams
     .map((stream, s) => ({ stream, s }))

@@ -68,7 +68,8 @@ function compileUses(crew: Crew, factors: PartFactors[], present: Presence, grid
       (person) => person.rates.find((own) => own.activity === activity.id)?.rate.value ?? activity.rate.value,
     )
     for (let i = 0; i < grid.count; i++) {
-      const perDay = activity.per === 'crew' ? (present.anyone[i] ? activity.rate.value : 0) : present.sum(i, rates)
+      const perDay =
+        activity.per === 'crew' ? (present.anyone[i] ? activity.rate.value : 0) : present.sum(i, rates)
       const weight = activity.weights.values[grid.part[i]!]!
       uses[a * grid.count + i] = perDay * weight * grid.share[i]! * factors[a]!.rate[i]!
     }

@@ -176,5 +176,7 @@ export function sideOf(kind: ContainerKind): Side {
 
 /** L at which a container stops the stay: a supply's reserve, a waste container's safe fill × capacity. */
 export function limitOf(container: Container): number {
-  return 'reserve' in container ? container.reserve.value : container.safeFill.value * container.capacity.value
+  return 'reserve' in container
+    ? container.reserve.value
+    : container.safeFill.value * container.capacity.value
 }

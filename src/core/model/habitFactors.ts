@@ -18,13 +18,20 @@ interface ActiveEffect {
  * Effects in order: rates multiply the uses; at most one replacement of the volume applies, the first by habit id;
  * then all volume multipliers (model.md section 4).
  */
-export function factorsOf(activity: Activity, stay: Stay, habits: readonly Habit[], grid: PartGrid): PartFactors {
+export function factorsOf(
+  activity: Activity,
+  stay: Stay,
+  habits: readonly Habit[],
+  grid: PartGrid,
+): PartFactors {
   const active = effectsOn(activity, stay, habits)
   const rate = new Float64Array(grid.count).fill(1)
   const volume = new Float64Array(grid.count).fill(activity.volume.value)
   if (active.length === 0) return { rate, volume }
   for (let i = 0; i < grid.count; i++) {
-    const now = active.filter(({ days }) => days === null || (grid.day[i]! >= days[0] && grid.day[i]! <= days[1]))
+    const now = active.filter(
+      ({ days }) => days === null || (grid.day[i]! >= days[0] && grid.day[i]! <= days[1]),
+    )
     const replacement = now.find(({ effect }) => effect.kind === 'replace')?.effect
     if (replacement?.kind === 'replace') volume[i] = replacement.volume.value
     for (const { effect } of now) {

@@ -53,6 +53,6 @@ export function endCode(end: FlowEnd, ends: readonly FlowEnd[]): number {
 }
 
 /** The id or reserved word of a stream's end. */
-export function endId(model: Pick<Model, 'containers'>, code: number, ends: readonly FlowEnd[]): Id | FlowEnd {
+export function endId(model: Pick<Model, 'containers'>, code: number, ends: readonly FlowEnd[]): Id {
   return code >= 0 ? model.containers[code]!.id : ends[-1 - code]!
 }

@@ -44,7 +44,10 @@ export function parseQuantity(
 
 /** @returns null where the text is not one number. `7,5` and `7.5` are the same in every locale. */
 export function parseNumber(text: string, decimal: '.' | ',' = '.'): number | null {
-  const compact = text.trim().replace(/[\s'’\u00a0\u202f]/gu, '').replace('−', '-')
+  const compact = text
+    .trim()
+    .replace(/[\s'’\u00a0\u202f]/gu, '')
+    .replace('−', '-')
   const point = decimalSign(compact, decimal)
   const thousands = point === ',' ? '.' : ','
   const plain = compact.split(thousands).join('').replace(point, '.')

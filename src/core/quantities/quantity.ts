@@ -6,16 +6,21 @@ export type Days = number
 export type Share = number
 
 /** Where a number in a document comes from. A default names its source (`sources.ts`). */
-export type Origin =
-  | { by: 'owner' }
-  | { by: 'learned' }
-  | { by: 'default'; source: SourceId }
+export type Origin = { by: 'owner' } | { by: 'learned' } | { by: 'default'; source: SourceId }
 
 /** A number with its origin. The unit is the field's: SI, so litres, metres, kilograms, seconds, days. */
 export type Quantity = { value: number } & Origin
 
 /** Sources of defaults, cited in full in the texts; `assumed` means that no public figure was found. */
-export const SOURCE_IDS = ['rose-2015', 'iom-2005', 'sphere', 'watersense', 'gravity-flush', 'rule-of-thumb', 'assumed'] as const
+export const SOURCE_IDS = [
+  'rose-2015',
+  'iom-2005',
+  'sphere',
+  'watersense',
+  'gravity-flush',
+  'rule-of-thumb',
+  'assumed',
+] as const
 export type SourceId = (typeof SOURCE_IDS)[number]
 
 /** A number the owner gave. */

@@ -40,7 +40,9 @@ export function changesBetween(before: Document, after: Document): Change[] {
     return [...ids].flatMap((id) => {
       const was = old.get(id) ?? null
       const is = now.get(id) ?? null
-      return was?.entity === is?.entity && was?.position === is?.position ? [] : [{ list, id, before: was, after: is }]
+      return was?.entity === is?.entity && was?.position === is?.position
+        ? []
+        : [{ list, id, before: was, after: is }]
     })
   })
   if (before.currentStay !== after.currentStay)
@@ -50,7 +52,9 @@ export function changesBetween(before: Document, after: Document): Change[] {
 
 /** The changes that take these back, in reverse order. */
 export function inverse(changes: readonly Change[]): Change[] {
-  return changes.map((change) => ({ ...change, before: change.after, after: change.before }) as Change).reverse()
+  return changes
+    .map((change) => ({ ...change, before: change.after, after: change.before }) as Change)
+    .reverse()
 }
 
 /** The document with the changes made; the input is not touched. */
@@ -78,7 +82,8 @@ export function setList(document: Document, list: ListName, rows: readonly Row[]
 
 /** Two runs of changes as one: the first `before` and the last `after` of each row. */
 export function merged(first: readonly Change[], second: readonly Change[]): Change[] {
-  const key = (change: Change) => (change.list === 'currentStay' ? change.list : `${change.list}/${change.id}`)
+  const key = (change: Change) =>
+    change.list === 'currentStay' ? change.list : `${change.list}/${change.id}`
   const result = new Map(first.map((change) => [key(change), change]))
   for (const change of second) {
     const known = result.get(key(change))

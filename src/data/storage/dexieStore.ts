@@ -3,7 +3,7 @@ import { CURRENT_VERSION } from '@/document'
 import { LISTS, inverse, setList, type Change } from './changes'
 import { DryCountDatabase, type Space } from './database'
 import { emptyDocument, type DocumentStore, type HistoryStep, type Snapshot } from './documentStore'
-import { forgotten, nextStep } from './history'
+import { nextStep, withStep, type HistoryState } from './history'
 
 /** The document in IndexedDB. */
 export function openDexieStore(space: Space): DocumentStore {
@@ -11,9 +11,9 @@ export function openDexieStore(space: Space): DocumentStore {
   const channel = new BroadcastChannel(`${database.name}-edits`)
   const tables = [...LISTS.map((list) => database[list]), database.meta, database.history]
 
-  const write = async (work: (steps: HistoryStep[]) => Promise<void>): Promise<Snapshot> => {
+  const write = async (work: () => Promise<void>): Promise<Snapshot> => {
     const snapshot = await database.transaction('rw', tables, async () => {
-      await work(await database.history.orderBy('seq').toArray())
+      await work()
       await database.meta.put({ key: 'revision', value: (await revisionOf(database)) + 1 })
       await database.meta.put({ key: 'documentVersion', value: CURRENT_VERSION })
       return read(database)
@@ -25,29 +25,31 @@ export function openDexieStore(space: Space): DocumentStore {
   return {
     load: () => database.transaction('r', tables, () => read(database)),
     commit: (edits, at) =>
-      write(async (steps) => {
-        let document = (await read(database)).document
+      write(async () => {
+        let document = await readDocument(database)
+        let history: HistoryState = await readHistory(database)
         for (const edit of edits) {
-          const next = edit.make(document)
-          const step = nextStep(steps, document, next, edit, at)
-          document = next
+          const edited = edit.make(document)
+          const step = nextStep(history.last, document, edited, edit, at)
+          document = edited
           if (!step) continue
           await writeChanges(database, step.changes)
-          await database.history.bulkDelete(forgotten(steps, step.kept))
+          const next = withStep(history, step.kept)
+          await database.history.bulkDelete(next.gone)
           await database.history.put(step.kept)
-          steps = [...steps.filter(({ seq, undone }) => undone === 0 && seq !== step.kept.seq), step.kept]
+          history = next
         }
       }),
     undo: () =>
-      write(async (steps) => {
-        const step = steps.findLast(({ undone }) => undone === 0)
+      write(async () => {
+        const step = await lastStanding(database)
         if (!step) return
         await writeChanges(database, inverse(step.changes))
         await database.history.put({ ...step, undone: 1 })
       }),
     redo: () =>
-      write(async (steps) => {
-        const step = steps.find(({ undone }) => undone === 1)
+      write(async () => {
+        const step = await firstUndone(database)
         if (!step) return
         await writeChanges(database, step.changes)
         await database.history.put({ ...step, undone: 0 })
@@ -64,17 +66,37 @@ export function openDexieStore(space: Space): DocumentStore {
 }
 
 async function read(database: DryCountDatabase): Promise<Snapshot> {
+  return {
+    document: await readDocument(database),
+    revision: await revisionOf(database),
+    undo: (await lastStanding(database))?.label ?? null,
+    redo: (await firstUndone(database))?.label ?? null,
+  }
+}
+
+async function readDocument(database: DryCountDatabase): Promise<Document> {
   const document: Document = emptyDocument()
   for (const list of LISTS) setList(document, list, await database[list].toArray())
   const current = await database.meta.get('currentStay')
   document.currentStay = typeof current?.value === 'string' ? current.value : null
-  const steps = await database.history.orderBy('seq').toArray()
+  return document
+}
+
+/** Only the newest step whole: the others may be large. */
+async function readHistory({ history }: DryCountDatabase): Promise<HistoryState> {
   return {
-    document,
-    revision: await revisionOf(database),
-    undo: steps.findLast(({ undone }) => undone === 0)?.label ?? null,
-    redo: steps.find(({ undone }) => undone === 1)?.label ?? null,
+    last: await history.orderBy('seq').last(),
+    standing: await history.where('undone').equals(0).primaryKeys(),
+    undone: await history.where('undone').equals(1).primaryKeys(),
   }
+}
+
+function lastStanding({ history }: DryCountDatabase): Promise<HistoryStep | undefined> {
+  return history.where('undone').equals(0).last()
+}
+
+function firstUndone({ history }: DryCountDatabase): Promise<HistoryStep | undefined> {
+  return history.where('undone').equals(1).first()
 }
 
 async function revisionOf(database: DryCountDatabase): Promise<number> {

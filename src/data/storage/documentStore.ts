@@ -55,5 +55,13 @@ export interface DocumentStore {
 }
 
 export function emptyDocument(): Document {
-  return { format: 'dry-count/document', version: 1, currentStay: null, rigs: [], crews: [], habits: [], stays: [] }
+  return {
+    format: 'dry-count/document',
+    version: 1,
+    currentStay: null,
+    rigs: [],
+    crews: [],
+    habits: [],
+    stays: [],
+  }
 }

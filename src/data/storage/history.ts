@@ -9,9 +9,18 @@ interface NextStep {
   kept: HistoryStep
 }
 
+/** What an edit needs to know of the history. */
+export interface HistoryState {
+  /** The newest step, undone or not. */
+  last: HistoryStep | undefined
+  /** Sequence numbers of the steps that stand, and of those taken back, ascending. */
+  standing: readonly number[]
+  undone: readonly number[]
+}
+
 /** The history's next step for an edit from one document to the next; null where nothing changed. */
 export function nextStep(
-  steps: readonly HistoryStep[],
+  last: HistoryStep | undefined,
   before: Document,
   after: Document,
   edit: Edit,
@@ -19,18 +28,21 @@ export function nextStep(
 ): NextStep | null {
   const changes = changesBetween(before, after)
   if (changes.length === 0) return null
-  const last = steps.at(-1)
   const { label, coalesce } = edit
-  const grows = last?.undone === 0 && coalesce !== null && last.coalesce === coalesce && at - last.at < COALESCE_MS
+  const grows =
+    last?.undone === 0 && coalesce !== null && last.coalesce === coalesce && at - last.at < COALESCE_MS
   const kept: HistoryStep = grows
     ? { ...last, at, changes: merged(last.changes, changes) }
     : { seq: (last?.seq ?? 0) + 1, label, at, coalesce, changes, undone: 0 }
   return { changes, kept }
 }
 
-/** Steps that go when one is kept: those taken back, and the oldest past the limit. */
-export function forgotten(steps: readonly HistoryStep[], kept: HistoryStep): number[] {
-  const undone = steps.filter((step) => step.undone === 1).map(({ seq }) => seq)
-  const alive = steps.filter((step) => step.undone === 0 && step.seq !== kept.seq).map(({ seq }) => seq)
-  return [...undone, ...alive.slice(0, Math.max(0, alive.length + 1 - HISTORY_STEPS))].filter((seq) => seq !== kept.seq)
+/** The history once a step is kept, and the steps that go: those taken back, and the oldest past the limit. */
+export function withStep(
+  { standing, undone }: HistoryState,
+  kept: HistoryStep,
+): HistoryState & { gone: number[] } {
+  const all = [...standing.filter((seq) => seq !== kept.seq), kept.seq]
+  const old = all.slice(0, Math.max(0, all.length - HISTORY_STEPS))
+  return { last: kept, standing: all.slice(old.length), undone: [], gone: [...undone, ...old] }
 }

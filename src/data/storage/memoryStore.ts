@@ -1,6 +1,6 @@
 import { applied, inverse } from './changes'
 import { emptyDocument, type DocumentStore, type HistoryStep, type Snapshot } from './documentStore'
-import { forgotten, nextStep } from './history'
+import { nextStep, withStep } from './history'
 
 /** The document in memory: for browsers that keep nothing, and for tests. Gone with the page. */
 export function openMemoryStore(): DocumentStore {
@@ -25,9 +25,14 @@ export function openMemoryStore(): DocumentStore {
     commit: (edits, at) => {
       for (const edit of edits) {
         const next = edit.make(document)
-        const step = nextStep(steps, document, next, edit, at)
+        const step = nextStep(steps.at(-1), document, next, edit, at)
         if (!step) continue
-        const gone = new Set([...forgotten(steps, step.kept), step.kept.seq])
+        const seqs = (undone: 0 | 1) => steps.filter((known) => known.undone === undone).map(({ seq }) => seq)
+        const { gone: forgotten } = withStep(
+          { last: steps.at(-1), standing: seqs(0), undone: seqs(1) },
+          step.kept,
+        )
+        const gone = new Set([...forgotten, step.kept.seq])
         steps = [...steps.filter(({ seq }) => !gone.has(seq)), step.kept]
         document = applied(document, step.changes)
       }

@@ -8,7 +8,9 @@ export function habitChecks(habit: Habit, crews: readonly Crew[], path: Path): D
     const at = [...path, 'effects', i]
     const activities = crews.flatMap((crew) => crew.activities.filter(({ id }) => id === effect.activity))
     if (crews.length > 0 && activities.length === 0)
-      return [{ code: 'dangling', path: [...at, 'activity'], found: show(effect.activity), expected: 'activity' }]
+      return [
+        { code: 'dangling', path: [...at, 'activity'], found: show(effect.activity), expected: 'activity' },
+      ]
     const reduced = activities.find(
       ({ kind, volume }) =>
         NEVER_RATIONED.includes(kind) &&

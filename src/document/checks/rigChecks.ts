@@ -29,7 +29,8 @@ function fixtureChecks(rig: Rig, index: number, path: Path): DocumentFault[] {
   const faults: DocumentFault[] = []
   const check = (id: string, key: 'draws' | 'drains', wanted: 'supply' | 'waste') => {
     const container = rig.containers.find((candidate) => candidate.id === id)
-    if (!container) faults.push({ code: 'dangling', path: [...path, key], found: show(id), expected: 'container' })
+    if (!container)
+      faults.push({ code: 'dangling', path: [...path, key], found: show(id), expected: 'container' })
     else if (sideOf(container.kind) !== wanted)
       faults.push({
         code: key === 'draws' ? 'draws-from-waste' : 'drains-into-supply',
@@ -48,13 +49,25 @@ function roleChecks(rig: Rig, path: Path): DocumentFault[] {
   const pairs = new Set<string>()
   rig.roles.forEach(({ role, fixture }, i) => {
     if (!rig.fixtures.some(({ id }) => id === fixture))
-      faults.push({ code: 'dangling', path: [...path, i, 'fixture'], found: show(fixture), expected: 'fixture' })
+      faults.push({
+        code: 'dangling',
+        path: [...path, i, 'fixture'],
+        found: show(fixture),
+        expected: 'fixture',
+      })
     if (pairs.has(`${role} ${fixture}`))
-      faults.push({ code: 'listed-twice', path: [...path, i], found: show(`${role}, ${fixture}`), expected: '' })
+      faults.push({
+        code: 'listed-twice',
+        path: [...path, i],
+        found: show(`${role}, ${fixture}`),
+        expected: '',
+      })
     pairs.add(`${role} ${fixture}`)
   })
   for (const role of new Set(rig.roles.map((entry) => entry.role))) {
-    const total = rig.roles.filter((entry) => entry.role === role).reduce((sum, { share }) => sum + share.value, 0)
+    const total = rig.roles
+      .filter((entry) => entry.role === role)
+      .reduce((sum, { share }) => sum + share.value, 0)
     if (!sumsToOne(total))
       faults.push({ code: 'shares-not-one', path, found: `${role}: ${total}`, expected: '1' })
   }

@@ -7,14 +7,24 @@ type Check = (document: Document, stay: Stay, path: Path) => DocumentFault[]
 
 /** A stay's references, times and starting levels. */
 export const stayChecks: Check = (document, stay, path) =>
-  [timeChecks, referenceChecks, levelChecks, habitsOnChecks, absenceChecks].flatMap((check) => check(document, stay, path))
+  [timeChecks, referenceChecks, levelChecks, habitsOnChecks, absenceChecks].flatMap((check) =>
+    check(document, stay, path),
+  )
 
 const timeChecks: Check = (_, stay, path) => {
   const days = wallDaysBetween(stay.start, stay.leaveAt)
   const at = [...path, 'leaveAt']
-  if (days <= 0) return [{ code: 'ends-before-start', path: at, found: show(stay.leaveAt), expected: stay.start }]
+  if (days <= 0)
+    return [{ code: 'ends-before-start', path: at, found: show(stay.leaveAt), expected: stay.start }]
   if (days > stay.horizonDays.value)
-    return [{ code: 'beyond-horizon', path: at, found: show(stay.leaveAt), expected: String(stay.horizonDays.value) }]
+    return [
+      {
+        code: 'beyond-horizon',
+        path: at,
+        found: show(stay.leaveAt),
+        expected: String(stay.horizonDays.value),
+      },
+    ]
   return []
 }
 
@@ -36,7 +46,8 @@ const levelChecks: Check = (document, stay, path) => {
     const unknown = !containers.some(({ id }) => id === container)
     const twice = seen.has(container)
     seen.add(container)
-    if (unknown) return [{ code: 'level-unknown', path: [...at, i], found: show(container), expected: 'container' }]
+    if (unknown)
+      return [{ code: 'level-unknown', path: [...at, i], found: show(container), expected: 'container' }]
     return twice ? [{ code: 'listed-twice', path: [...at, i], found: show(container), expected: '' }] : []
   })
   const missing = containers
@@ -57,7 +68,8 @@ const habitsOnChecks: Check = (document, stay, path) => {
     if (days && days[0] > days[1])
       return [{ code: 'days-reversed', path: [...at, 'days'], found: days.join(' to '), expected: '' }]
     if (habit.group === null) return []
-    if (groups.has(habit.group)) return [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }]
+    if (groups.has(habit.group))
+      return [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }]
     groups.add(habit.group)
     return []
   })
@@ -72,7 +84,8 @@ const absenceChecks: Check = (document, stay, path) => {
     const key = `${person} ${day} ${part}`
     if (!persons.some(({ id }) => id === person))
       return [{ code: 'dangling', path: [...at, 'person'], found: show(person), expected: 'person' }]
-    if (seen.has(key)) return [{ code: 'listed-twice', path: at, found: show(`day ${day}, ${part}`), expected: '' }]
+    if (seen.has(key))
+      return [{ code: 'listed-twice', path: at, found: show(`day ${day}, ${part}`), expected: '' }]
     seen.add(key)
     return []
   })

@@ -1,4 +1,13 @@
-import { SUPPLY_KINDS, sideOf, type Container, type ContainerKind, type Document, type Id, type Rig, type Role } from '@/core/model'
+import {
+  SUPPLY_KINDS,
+  sideOf,
+  type Container,
+  type ContainerKind,
+  type Document,
+  type Id,
+  type Rig,
+  type Role,
+} from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
 
 /** Recipes on a draft of the document. Each leaves it valid or is refused as a whole by the check that follows. */
@@ -13,7 +22,12 @@ export function addContainer(draft: Document, rigId: Id, kind: ContainerKind, id
     if (stay.rig === rigId) stay.levels.push({ container: id, level: fromSource(level, 'assumed') })
 }
 
-export function newContainer(kind: ContainerKind, id: Id, name: string, capacityL = TYPICAL_L[kind]): Container {
+export function newContainer(
+  kind: ContainerKind,
+  id: Id,
+  name: string,
+  capacityL = TYPICAL_L[kind],
+): Container {
   const capacity = owned(capacityL)
   return isSupply(kind)
     ? { id, name, kind, capacity, reserve: fromSource(Math.round(capacityL * 0.04), 'assumed') }
@@ -38,7 +52,8 @@ export function setCapacity(draft: Document, rigId: Id, containerId: Id, litres:
   const before = container.capacity.value
   container.capacity = owned(litres)
   for (const stay of draft.stays) {
-    const entry = stay.rig === rigId ? stay.levels.find((level) => level.container === containerId) : undefined
+    const entry =
+      stay.rig === rigId ? stay.levels.find((level) => level.container === containerId) : undefined
     if (entry && (entry.level.value === before || entry.level.value > litres)) entry.level = owned(litres)
   }
 }
@@ -75,9 +90,14 @@ export function removeFixture(draft: Document, rigId: Id, fixtureId: Id): void {
 export function setRole(draft: Document, rigId: Id, fixtureId: Id, role: Role, serves: boolean): void {
   const rig = rigOf(draft, rigId)
   const others = rig.roles.filter((entry) => entry.role !== role)
-  const fixtures = rig.roles.filter((entry) => entry.role === role && entry.fixture !== fixtureId).map(({ fixture }) => fixture)
+  const fixtures = rig.roles
+    .filter((entry) => entry.role === role && entry.fixture !== fixtureId)
+    .map(({ fixture }) => fixture)
   if (serves) fixtures.push(fixtureId)
-  rig.roles = [...others, ...fixtures.map((fixture) => ({ role, fixture, share: owned(1 / fixtures.length) }))]
+  rig.roles = [
+    ...others,
+    ...fixtures.map((fixture) => ({ role, fixture, share: owned(1 / fixtures.length) })),
+  ]
 }
 
 export function rigOf(draft: Document, rigId: Id): Rig {

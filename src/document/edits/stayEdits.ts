@@ -43,7 +43,13 @@ export function removePerson(draft: Document, crewId: Id, personId: Id): void {
 }
 
 /** @param rate uses per day; null: the activity's own rate again */
-export function setOwnRate(draft: Document, crewId: Id, personId: Id, activityId: Id, rate: number | null): void {
+export function setOwnRate(
+  draft: Document,
+  crewId: Id,
+  personId: Id,
+  activityId: Id,
+  rate: number | null,
+): void {
   const person = crewOf(draft, crewId).persons.find(({ id }) => id === personId)!
   person.rates = person.rates.filter(({ activity }) => activity !== activityId)
   if (rate !== null) person.rates.push({ activity: activityId, rate: owned(rate) })
@@ -53,14 +59,25 @@ export function setOwnRate(draft: Document, crewId: Id, personId: Id, activityId
 export function removeActivity(draft: Document, crewId: Id, activityId: Id): void {
   const crew = crewOf(draft, crewId)
   crew.activities = crew.activities.filter(({ id }) => id !== activityId)
-  for (const person of crew.persons) person.rates = person.rates.filter(({ activity }) => activity !== activityId)
+  for (const person of crew.persons)
+    person.rates = person.rates.filter(({ activity }) => activity !== activityId)
   const elsewhere = draft.crews.some(({ activities }) => activities.some(({ id }) => id === activityId))
   if (elsewhere) return
-  for (const habit of draft.habits) habit.effects = habit.effects.filter(({ activity }) => activity !== activityId)
+  for (const habit of draft.habits)
+    habit.effects = habit.effects.filter(({ activity }) => activity !== activityId)
 }
 
-export function setAbsence(draft: Document, stayId: Id, person: Id, day: number, part: Part, away: boolean): void {
+export function setAbsence(
+  draft: Document,
+  stayId: Id,
+  person: Id,
+  day: number,
+  part: Part,
+  away: boolean,
+): void {
   const stay = stayOf(draft, stayId)
-  stay.absences = stay.absences.filter((entry) => entry.person !== person || entry.day !== day || entry.part !== part)
+  stay.absences = stay.absences.filter(
+    (entry) => entry.person !== person || entry.day !== day || entry.part !== part,
+  )
   if (away) stay.absences.push({ person, day, part })
 }

@@ -16,7 +16,11 @@ export const idField = z
   .refine((id) => !(FLOW_ENDS as readonly string[]).includes(id), { params: { code: 'reserved-id' } })
 
 /** Plain text, no markup and no control characters. */
-const plain = (max: number) => z.string().max(max).regex(/^[^<>\p{Cc}]*$/u)
+const plain = (max: number) =>
+  z
+    .string()
+    .max(max)
+    .regex(/^[^<>\p{Cc}]*$/u)
 export const nameField = plain(LIMITS.nameLength).regex(/\S/)
 export const noteField = plain(LIMITS.noteLength)
 

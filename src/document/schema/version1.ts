@@ -21,7 +21,11 @@ const waste = z.strictObject({
 })
 
 const fixture = z.strictObject({ id: idField, name: nameField, draws: idField.nullable(), drains: idField })
-const roleShare = z.strictObject({ role: z.enum(ROLES), fixture: idField, share: quantityField(LIMITS.share) })
+const roleShare = z.strictObject({
+  role: z.enum(ROLES),
+  fixture: idField,
+  share: quantityField(LIMITS.share),
+})
 
 export const rigSchema = z.strictObject({
   id: idField,

@@ -44,20 +44,25 @@ export interface StarterActivityOptions {
 
 /** The standard activities; ids are the kinds, the same in every crew, so that habits fit all of them. */
 export function starterActivities(texts: StarterTexts, { pet, laundry }: StarterActivityOptions): Activity[] {
-  return STARTERS.filter(({ kind }) => (kind !== 'pet' || pet) && (kind !== 'laundry' || laundry)).map((starter) => ({
-    id: starter.kind,
-    kind: starter.kind,
-    name: texts.activities[starter.kind],
-    role: starter.role,
-    per: starter.per,
-    rate: fromSource(...starter.rate),
-    volume: fromSource(...starter.volume),
-    drainShare: fromSource(starter.drainShare, 'assumed'),
-    weights: { values: starter.weights, by: 'default', source: 'assumed' },
-    spread: fromSource(0.35, 'assumed'),
-    dispersion: starter.dispersion,
-    adds: (starter.adds ?? []).map(([from, litres, source]) => ({ from, volume: fromSource(litres, source) })),
-  }))
+  return STARTERS.filter(({ kind }) => (kind !== 'pet' || pet) && (kind !== 'laundry' || laundry)).map(
+    (starter) => ({
+      id: starter.kind,
+      kind: starter.kind,
+      name: texts.activities[starter.kind],
+      role: starter.role,
+      per: starter.per,
+      rate: fromSource(...starter.rate),
+      volume: fromSource(...starter.volume),
+      drainShare: fromSource(starter.drainShare, 'assumed'),
+      weights: { values: starter.weights, by: 'default', source: 'assumed' },
+      spread: fromSource(0.35, 'assumed'),
+      dispersion: starter.dispersion,
+      adds: (starter.adds ?? []).map(([from, litres, source]) => ({
+        from,
+        volume: fromSource(litres, source),
+      })),
+    }),
+  )
 }
 
 /** An activity of the owner's own: once a day at the kitchen tap until they say otherwise. */

@@ -33,7 +33,11 @@ const STARTERS: Record<StarterHabitId, Starter> = {
   'paper-plates': { group: 'dish-style', bother: 1, effects: [rate('dishes', 0.5)] },
   'meals-out': { group: null, bother: 3, effects: [rate('dishes', 0.6), rate('cooking', 0.6)] },
   'spare-liquid-flush': { group: 'flush-style', bother: 1, effects: [replace('liquid-use', 0.3)] },
-  'spray-bottle': { group: 'flush-style', bother: 2, effects: [volume('liquid-use', 0.7), volume('solid-use', 0.6)] },
+  'spray-bottle': {
+    group: 'flush-style',
+    bother: 2,
+    effects: [volume('liquid-use', 0.7), volume('solid-use', 0.6)],
+  },
   'toilets-away': { group: null, bother: 2, effects: [rate('liquid-use', 0.6), rate('solid-use', 0.5)] },
   'tooth-cup': { group: null, bother: 0.5, effects: [volume('teeth', 0.5)] },
   'damp-cloth': { group: null, bother: 1, effects: [volume('cleaning', 0.4)] },

@@ -19,7 +19,12 @@ export interface StarterNames {
 type NewId = (kind: 'rig' | 'crew' | 'stay' | 'tank' | 'fixture' | 'person') => string
 
 /** A whole first document: a small rig, two people, a week from the given morning. */
-export function starterDocument(texts: StarterTexts, names: StarterNames, newId: NewId, today: WallTime): Document {
+export function starterDocument(
+  texts: StarterTexts,
+  names: StarterNames,
+  newId: NewId,
+  today: WallTime,
+): Document {
   const rig = starterRig(names, newId, { fresh: 100, gray: 80, black: 60 })
   const crew = starterCrew(texts, names, newId, 2)
   const stay = starterStay(names.stay, newId('stay'), rig, crew, today)
@@ -35,7 +40,11 @@ export function starterDocument(texts: StarterTexts, names: StarterNames, newId:
 }
 
 /** @param litres capacities of the three tanks */
-export function starterRig(names: StarterNames, newId: NewId, litres: Record<'fresh' | 'gray' | 'black', number>): Rig {
+export function starterRig(
+  names: StarterNames,
+  newId: NewId,
+  litres: Record<'fresh' | 'gray' | 'black', number>,
+): Rig {
   const tanks = (['fresh', 'gray', 'black'] as const).map((kind) =>
     newContainer(kind, newId('tank'), names.tanks[kind], litres[kind]),
   )
@@ -46,7 +55,12 @@ export function starterRig(names: StarterNames, newId: NewId, litres: Record<'fr
     ['shower', gray],
     ['toilet', black],
   ]
-  const fixtures = roles.map(([role, drains]) => ({ id: newId('fixture'), name: names.fixtures[role], draws: fresh, drains }))
+  const fixtures = roles.map(([role, drains]) => ({
+    id: newId('fixture'),
+    name: names.fixtures[role],
+    draws: fresh,
+    drains,
+  }))
   return {
     id: newId('rig'),
     name: names.rig,
@@ -60,7 +74,11 @@ export function starterCrew(texts: StarterTexts, names: StarterNames, newId: New
   return {
     id: newId('crew'),
     name: names.crew,
-    persons: Array.from({ length: persons }, (_, i) => ({ id: newId('person'), name: names.person(i + 1), rates: [] })),
+    persons: Array.from({ length: persons }, (_, i) => ({
+      id: newId('person'),
+      name: names.person(i + 1),
+      rates: [],
+    })),
     activities: starterActivities(texts, { pet: false, laundry: false }),
   }
 }

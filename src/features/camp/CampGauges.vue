@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { levelAt } from '@/core/count'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setLevel } from '@/document/edits'
@@ -11,16 +12,21 @@ const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const { volume } = useAmounts()
 
-const gauges = computed(() =>
-  (forecast.model?.containers ?? []).map((container, c) => {
+const gauges = computed(() => {
+  const stop = forecast.result?.days ?? null
+  return (forecast.model?.containers ?? []).map((container, c) => {
     const days = forecast.result?.containers[c] ?? null
     return {
       ...container,
+      atStop: stop === null ? null : levelAt(forecast.model!, forecast.result!.ledger, c, stop),
       isStopper: container.id === forecast.result?.stopper,
-      daysText: days === null ? t.gauge.never(formatNumber(forecast.model!.horizonDays, 0)) : t.gauge.days(formatDays(days)),
+      daysText:
+        days === null
+          ? t.gauge.never(formatNumber(forecast.model!.horizonDays, 0))
+          : t.gauge.days(formatDays(days)),
     }
-  }),
-)
+  })
+})
 
 function drag(container: string, litres: number) {
   const stay = forecast.stay!.id
@@ -31,13 +37,15 @@ function drag(container: string, litres: number) {
 <template>
   <section aria-labelledby="gauges">
     <h2 id="gauges" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.levels }}</h2>
-    <ul class="mt-3 flex flex-wrap gap-x-3 gap-y-6 sm:gap-x-10">
-      <li v-for="gauge in gauges" :key="gauge.id" class="w-[6.9rem]" :data-testid="`gauge-${gauge.id}`">
+    <ul class="mt-3 grid grid-cols-[repeat(auto-fit,minmax(6.6rem,1fr))] gap-x-2 gap-y-6">
+      <li v-for="gauge in gauges" :key="gauge.id" class="min-w-0" :data-testid="`gauge-${gauge.id}`">
         <h3 class="mb-2 truncate text-lg font-bold">{{ gauge.name }}</h3>
         <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge.id, $event)" />
         <p class="figure mt-2 text-xl leading-tight font-bold">{{ volume(gauge.start) }}</p>
         <p class="text-[0.95rem] text-soft">{{ t.gauge.of(volume(gauge.capacity)) }}</p>
-        <p class="figure text-xl font-bold" :class="gauge.isStopper ? 'text-oxide' : ''">{{ gauge.daysText }}</p>
+        <p class="figure text-xl font-bold" :class="gauge.isStopper ? 'text-oxide' : ''">
+          {{ gauge.daysText }}
+        </p>
       </li>
     </ul>
     <p class="mt-2 text-[0.95rem] text-soft">{{ t.camp.levelsHint }}</p>

@@ -1,25 +1,38 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { switched } from '@/core/habits'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { stayOf } from '@/document/edits'
-import { formatNumber, formatSigned, t } from '@/texts'
-import AppSwitch from '@/ui/AppSwitch.vue'
+import CampHabit from './CampHabit.vue'
+import { t } from '@/texts'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 
-/** Most days first; the order stays while switches are tried, so that nothing moves under the thumb. */
-const rows = computed(() =>
-  forecast.bought
-    .map((bought) => ({ ...bought, habit: workspace.document.habits.find(({ id }) => id === bought.habit)! }))
-    .sort((a, b) => b.days - a.days || a.habit.bother.value - b.habit.bother.value),
+/** Most days first, as they stood when the screen opened: nothing moves under the thumb while switches are tried. */
+const order = ref<string[]>([])
+watch(
+  () => forecast.stay?.id,
+  () => {
+    order.value = [...forecast.bought].sort((a, b) => b.days - a.days).map(({ habit }) => habit)
+  },
+  { immediate: true },
 )
-
-function gain({ days, atLeast }: { days: number; atLeast: boolean }): string {
-  return atLeast && days !== 0 ? t.camp.atLeast(formatSigned(days)) : formatSigned(days)
-}
+const rows = computed(() =>
+  [...forecast.bought]
+    .sort((a, b) => order.value.indexOf(a.habit) - order.value.indexOf(b.habit))
+    .map((bought) => ({
+      ...bought,
+      habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
+    })),
+)
+const isWorth = ({ days, on }: { days: number; on: boolean }) => Math.abs(days) >= 0.05 || on
+const useful = computed(() => rows.value.filter(isWorth))
+const others = computed(() => rows.value.filter((row) => !isWorth(row)))
+const stopper = computed(
+  () => forecast.rig?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? '',
+)
 
 function toggle(habit: string, on: boolean) {
   const stayId = forecast.stay!.id
@@ -34,23 +47,25 @@ function toggle(habit: string, on: boolean) {
   <section aria-labelledby="habits">
     <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
     <ul class="mt-1">
-      <li
-        v-for="row in rows"
+      <CampHabit
+        v-for="row in useful"
         :key="row.habit.id"
-        class="grid grid-cols-[2.75rem_1fr_auto] items-start gap-x-3 border-b border-line py-2"
-        :data-testid="`habit-${row.habit.id}`"
-      >
-        <AppSwitch :on="row.on" :label="row.habit.name" :described-by="`note-${row.habit.id}`" @change="toggle(row.habit.id, $event)" />
-        <div class="pt-1.5">
-          <p class="leading-tight font-bold">{{ row.habit.name }}</p>
-          <p :id="`note-${row.habit.id}`" class="text-[0.95rem] leading-snug text-soft">
-            {{ row.habit.note }} {{ t.camp.bother(formatNumber(row.habit.bother.value, 1)) }}
-          </p>
-        </div>
-        <p class="figure pt-1.5 text-xl font-bold whitespace-nowrap" :class="row.days > 0.05 ? 'text-sage' : 'text-soft'">
-          {{ gain(row) }} <span class="text-base font-semibold">d</span>
-        </p>
-      </li>
+        v-bind="row"
+        @toggle="toggle(row.habit.id, $event)"
+      />
     </ul>
+    <details v-if="others.length > 0" class="border-b border-line">
+      <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
+        {{ t.camp.others(others.length, stopper) }}
+      </summary>
+      <ul>
+        <CampHabit
+          v-for="row in others"
+          :key="row.habit.id"
+          v-bind="row"
+          @toggle="toggle(row.habit.id, $event)"
+        />
+      </ul>
+    </details>
   </section>
 </template>

@@ -10,9 +10,19 @@ const entries = computed(() => {
   if (!rig || !crew || !stay) return []
   const nights = t.camp.nights(nightsBetween(stay.start, stay.leaveAt))
   return [
-    { label: t.camp.rig, to: '/rig', name: rig.name, more: rig.containers.map(({ name }) => name).join(', ') },
+    {
+      label: t.camp.rig,
+      to: '/rig',
+      name: rig.name,
+      more: rig.containers.map(({ name }) => name).join(', '),
+    },
     { label: t.camp.crew, to: '/stay', name: t.camp.people(crew.persons.length), more: crew.name },
-    { label: t.camp.stay, to: '/stay', name: nights, more: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt)}` },
+    {
+      label: t.camp.stay,
+      to: '/stay',
+      name: nights,
+      more: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt)}`,
+    },
   ]
 })
 </script>
@@ -22,8 +32,15 @@ const entries = computed(() => {
     <h2 id="setup" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.setup }}</h2>
     <ul class="mt-1 grid gap-x-6 sm:grid-cols-3">
       <li v-for="entry in entries" :key="entry.label">
-        <RouterLink :to="entry.to" class="block border-t-2 border-ink py-2" :aria-label="t.camp.change(entry.label)">
-          <span class="block leading-tight font-bold underline decoration-line decoration-2 underline-offset-4">{{ entry.name }}</span>
+        <RouterLink
+          :to="entry.to"
+          class="block border-t-2 border-ink py-2"
+          :aria-label="t.camp.change(entry.label)"
+        >
+          <span
+            class="block leading-tight font-bold underline decoration-line decoration-2 underline-offset-4"
+            >{{ entry.name }}</span
+          >
           <span class="block text-[0.95rem] leading-snug text-soft">{{ entry.more }}</span>
         </RouterLink>
       </li>

@@ -14,16 +14,23 @@ const props = defineProps<{ rig: Rig }>()
 const workspace = useWorkspaceStore()
 
 const options = (side: 'supply' | 'waste') =>
-  props.rig.containers.filter(({ kind }) => sideOf(kind) === side).map(({ id, name }) => ({ value: id, label: name }))
+  props.rig.containers
+    .filter(({ kind }) => sideOf(kind) === side)
+    .map(({ id, name }) => ({ value: id, label: name }))
 const supplies = computed(() => [...options('supply'), { value: '', label: t.rig.broughtIn }])
 const wastes = computed(() => options('waste'))
 
 function change(fixture: Fixture, recipe: (draft: Fixture) => void, key: string | null = null) {
   const rig = props.rig.id
-  return workspace.edit('rig', (draft) => recipe(rigOf(draft, rig).fixtures.find(({ id }) => id === fixture.id)!), key)
+  return workspace.edit(
+    'rig',
+    (draft) => recipe(rigOf(draft, rig).fixtures.find(({ id }) => id === fixture.id)!),
+    key,
+  )
 }
 
-const serves = (fixture: Fixture, role: Role) => props.rig.roles.some((entry) => entry.role === role && entry.fixture === fixture.id)
+const serves = (fixture: Fixture, role: Role) =>
+  props.rig.roles.some((entry) => entry.role === role && entry.fixture === fixture.id)
 
 function toggleRole(fixture: Fixture, role: Role) {
   const rig = props.rig.id
@@ -54,24 +61,46 @@ function remove(id: string) {
         :data-testid="`fixture-${fixture.id}`"
       >
         <TextField
-          class="col-span-2 lg:col-span-1" :label="t.rig.fixture" :value="fixture.name"
+          class="col-span-2 lg:col-span-1"
+          :label="t.rig.fixture"
+          :value="fixture.name"
           :save="(name) => change(fixture, (draft) => void (draft.name = name), `fixture name ${fixture.id}`)"
         />
-        <ChoiceField :label="t.rig.draws" :value="fixture.draws ?? ''" :options="supplies" @choose="change(fixture, (draft) => void (draft.draws = $event === '' ? null : $event))" />
-        <ChoiceField :label="t.rig.drains" :value="fixture.drains" :options="wastes" @choose="change(fixture, (draft) => void (draft.drains = $event))" />
+        <ChoiceField
+          :label="t.rig.draws"
+          :value="fixture.draws ?? ''"
+          :options="supplies"
+          @choose="change(fixture, (draft) => void (draft.draws = $event === '' ? null : $event))"
+        />
+        <ChoiceField
+          :label="t.rig.drains"
+          :value="fixture.drains"
+          :options="wastes"
+          @choose="change(fixture, (draft) => void (draft.drains = $event))"
+        />
         <fieldset class="col-span-2 lg:col-span-1">
           <legend class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.rig.serves }}</legend>
           <div class="flex flex-wrap gap-2">
             <button
-              v-for="role in ROLES" :key="role" type="button" role="checkbox" :aria-checked="serves(fixture, role)"
-              class="min-h-11 border-2 px-3 text-[0.95rem]" :class="serves(fixture, role) ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
+              v-for="role in ROLES"
+              :key="role"
+              type="button"
+              role="checkbox"
+              :aria-checked="serves(fixture, role)"
+              class="min-h-11 border-2 px-3 text-[0.95rem]"
+              :class="serves(fixture, role) ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
               @click="toggleRole(fixture, role)"
             >
               {{ t.roles[role] }}
             </button>
           </div>
         </fieldset>
-        <AppButton kind="quiet" class="col-span-2 justify-self-end self-end lg:col-span-1" :aria-label="t.rig.remove(fixture.name)" @click="remove(fixture.id)">
+        <AppButton
+          kind="quiet"
+          class="col-span-2 justify-self-end self-end lg:col-span-1"
+          :aria-label="t.rig.remove(fixture.name)"
+          @click="remove(fixture.id)"
+        >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
       </li>

@@ -4,8 +4,23 @@ import { newId } from '@/data/newId'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { addContainer, removeContainer, rigOf, setCapacity, setLevel, setReserve, setSafeFill } from '@/document/edits'
-import { SUPPLY_KINDS, WASTE_KINDS, type Container, type ContainerKind, type Rig, type Stay } from '@/core/model'
+import {
+  addContainer,
+  removeContainer,
+  rigOf,
+  setCapacity,
+  setLevel,
+  setReserve,
+  setSafeFill,
+} from '@/document/edits'
+import {
+  SUPPLY_KINDS,
+  WASTE_KINDS,
+  type Container,
+  type ContainerKind,
+  type Rig,
+  type Stay,
+} from '@/core/model'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { formatDays, formatNumber, t } from '@/texts'
@@ -21,7 +36,10 @@ const levelOf = (id: string) => props.stay.levels.find(({ container }) => contai
 
 function rename(id: string, name: string) {
   const rig = props.rig.id
-  return edit(`tank name ${id}`, (draft) => void (rigOf(draft, rig).containers.find((c) => c.id === id)!.name = name))
+  return edit(
+    `tank name ${id}`,
+    (draft) => void (rigOf(draft, rig).containers.find((c) => c.id === id)!.name = name),
+  )
 }
 
 function add(kind: ContainerKind) {
@@ -39,14 +57,18 @@ function remove(id: string) {
 /** Why a tank cannot go yet; null: it can. */
 function heldBy({ id }: Container): string | null {
   if (props.rig.containers.length === 1) return t.rig.lastTank
-  const led = props.rig.fixtures.filter(({ draws, drains }) => draws === id || drains === id).map(({ name }) => name)
+  const led = props.rig.fixtures
+    .filter(({ draws, drains }) => draws === id || drains === id)
+    .map(({ name }) => name)
   return led.length > 0 ? t.rig.inUse(led.join(', ')) : null
 }
 
 function daysOf(id: string): string {
   const index = forecast.model?.containers.findIndex((container) => container.id === id) ?? -1
   const days = forecast.result?.containers[index]
-  return days == null ? t.gauge.never(formatNumber(forecast.model?.horizonDays ?? 0, 0)) : t.gauge.days(formatDays(days))
+  return days == null
+    ? t.gauge.never(formatNumber(forecast.model?.horizonDays ?? 0, 0))
+    : t.gauge.days(formatDays(days))
 }
 </script>
 
@@ -61,31 +83,71 @@ function daysOf(id: string): string {
         class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-4 lg:grid-cols-[minmax(0,5fr)_repeat(3,minmax(0,3fr))_5rem_3rem]"
         :data-testid="`tank-${container.id}`"
       >
-        <TextField class="col-span-2 lg:col-span-1" :label="t.kinds[container.kind]" :value="container.name" :save="(name) => rename(container.id, name)" />
+        <TextField
+          class="col-span-2 lg:col-span-1"
+          :label="t.kinds[container.kind]"
+          :value="container.name"
+          :save="(name) => rename(container.id, name)"
+        />
         <QuantityField
-          :label="t.rig.capacity" :value="container.capacity.value" dimension="volume" :min="LIMITS.capacityL.min" :max="LIMITS.capacityL.max"
-          :save="(litres) => edit(`capacity ${container.id}`, (draft) => setCapacity(draft, rig.id, container.id, litres))"
+          :label="t.rig.capacity"
+          :value="container.capacity.value"
+          dimension="volume"
+          :min="LIMITS.capacityL.min"
+          :max="LIMITS.capacityL.max"
+          :save="
+            (litres) =>
+              edit(`capacity ${container.id}`, (draft) => setCapacity(draft, rig.id, container.id, litres))
+          "
         />
         <QuantityField
           v-if="'reserve' in container"
-          :label="t.rig.reserve" :value="container.reserve.value" dimension="volume" :min="0" :max="LIMITS.levelL.max"
-          :save="(litres) => edit(`reserve ${container.id}`, (draft) => setReserve(draft, rig.id, container.id, litres))"
+          :label="t.rig.reserve"
+          :value="container.reserve.value"
+          dimension="volume"
+          :min="0"
+          :max="LIMITS.levelL.max"
+          :save="
+            (litres) =>
+              edit(`reserve ${container.id}`, (draft) => setReserve(draft, rig.id, container.id, litres))
+          "
         />
         <QuantityField
           v-else
-          :label="t.rig.safeFill" :value="container.safeFill.value" dimension="percent" :min="0.05" :max="1"
-          :save="(share) => edit(`safe fill ${container.id}`, (draft) => setSafeFill(draft, rig.id, container.id, share))"
+          :label="t.rig.safeFill"
+          :value="container.safeFill.value"
+          dimension="percent"
+          :min="0.05"
+          :max="1"
+          :save="
+            (share) =>
+              edit(`safe fill ${container.id}`, (draft) => setSafeFill(draft, rig.id, container.id, share))
+          "
         />
         <QuantityField
-          :label="t.rig.start" :value="levelOf(container.id)" dimension="volume" :min="0" :max="container.capacity.value"
-          :save="(litres) => edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))"
+          :label="t.rig.start"
+          :value="levelOf(container.id)"
+          dimension="volume"
+          :min="0"
+          :max="container.capacity.value"
+          :save="
+            (litres) =>
+              edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))
+          "
         />
-        <p class="figure self-end pb-2 text-xl font-bold" :class="container.id === forecast.result?.stopper ? 'text-oxide' : ''">
+        <p
+          class="figure self-end pb-2 text-xl font-bold"
+          :class="container.id === forecast.result?.stopper ? 'text-oxide' : ''"
+        >
           {{ daysOf(container.id) }}
         </p>
         <AppButton
-          kind="quiet" class="justify-self-end self-end" :disabled="heldBy(container) !== null" :aria-label="t.rig.remove(container.name)"
-          :title="heldBy(container) ?? undefined" @click="remove(container.id)"
+          kind="quiet"
+          class="justify-self-end self-end"
+          :disabled="heldBy(container) !== null"
+          :aria-label="t.rig.remove(container.name)"
+          :title="heldBy(container) ?? undefined"
+          @click="remove(container.id)"
         >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
@@ -93,7 +155,9 @@ function daysOf(id: string): string {
       </li>
     </ul>
     <div class="flex flex-wrap gap-3 border-t border-line pt-4">
-      <AppButton v-for="kind in KINDS" :key="kind" @click="add(kind)">{{ t.rig.add(t.kinds[kind].toLowerCase()) }}</AppButton>
+      <AppButton v-for="kind in KINDS" :key="kind" @click="add(kind)">{{
+        t.rig.add(t.kinds[kind].toLowerCase())
+      }}</AppButton>
     </div>
   </section>
 </template>

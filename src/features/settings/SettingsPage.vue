@@ -15,7 +15,7 @@ import AppButton from '@/ui/AppButton.vue'
 const settings = useSettingsStore()
 const workspace = useWorkspaceStore()
 const { message, exportFile, importFile } = useFiles()
-const { space } = useSpace()
+const { space, switchTo } = useSpace()
 const dimensions = Object.keys(UNITS) as Dimension[]
 
 function setUnit(dimension: Dimension, unit: string) {
@@ -36,11 +36,22 @@ function clear() {
   <section class="pt-4" aria-labelledby="units">
     <h2 id="units" class="text-xl font-bold">{{ t.settings.units }}</h2>
     <div class="mt-2 grid gap-4 sm:grid-cols-2">
-      <RadioGroup v-for="dimension in dimensions" :key="dimension" :model-value="settings.units[dimension]" @update:model-value="setUnit(dimension, $event)">
-        <RadioGroupLabel class="text-[0.92rem] font-semibold text-soft">{{ t.settings.dimension[dimension] }}</RadioGroupLabel>
+      <RadioGroup
+        v-for="dimension in dimensions"
+        :key="dimension"
+        :model-value="settings.units[dimension]"
+        @update:model-value="setUnit(dimension, $event)"
+      >
+        <RadioGroupLabel class="text-[0.92rem] font-semibold text-soft">{{
+          t.settings.dimension[dimension]
+        }}</RadioGroupLabel>
         <div class="mt-1 flex flex-wrap gap-2">
           <RadioGroupOption v-for="unit in UNITS[dimension]" :key="unit" v-slot="{ checked }" :value="unit">
-            <span class="grid min-h-11 cursor-pointer place-items-center border-2 px-4" :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'">{{ t.unitNames[unit] }}</span>
+            <span
+              class="grid min-h-11 cursor-pointer place-items-center border-2 px-4"
+              :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
+              >{{ t.unitNames[unit] }}</span
+            >
           </RadioGroupOption>
         </div>
       </RadioGroup>
@@ -51,7 +62,11 @@ function clear() {
     <RadioGroup v-model="settings.theme" class="mt-2" :aria-label="t.settings.look">
       <div class="flex flex-wrap gap-2">
         <RadioGroupOption v-for="theme in THEMES" :key="theme" v-slot="{ checked }" :value="theme">
-          <span class="grid min-h-11 cursor-pointer place-items-center border-2 px-4" :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'">{{ t.settings.theme[theme] }}</span>
+          <span
+            class="grid min-h-11 cursor-pointer place-items-center border-2 px-4"
+            :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
+            >{{ t.settings.theme[theme] }}</span
+          >
         </RadioGroupOption>
       </div>
     </RadioGroup>
@@ -59,6 +74,13 @@ function clear() {
   <section class="pt-8" aria-labelledby="data">
     <h2 id="data" class="text-xl font-bold">{{ t.settings.data }}</h2>
     <p class="max-w-[60ch] text-soft">{{ t.settings.dataText }}</p>
+    <p class="mt-3 max-w-[60ch]">{{ space === 'demo' ? t.settings.demoText : t.settings.mineText }}</p>
+    <div class="mt-3 flex flex-wrap gap-3">
+      <AppButton v-if="space === 'demo'" kind="primary" @click="switchTo('mine')">{{
+        t.settings.leaveDemo
+      }}</AppButton>
+      <AppButton v-else @click="switchTo('demo')">{{ t.settings.openDemo }}</AppButton>
+    </div>
     <div class="mt-3 flex flex-wrap gap-3">
       <AppButton kind="primary" @click="exportFile">{{ t.settings.export }}</AppButton>
       <FilePicker :label="t.settings.import" @pick="importFile" />

@@ -13,11 +13,17 @@ const workspace = useWorkspaceStore()
 
 function rename(person: string, name: string) {
   const crew = props.crew.id
-  return workspace.edit('crew', (draft) => void (crewOf(draft, crew).persons.find(({ id }) => id === person)!.name = name), `person ${person}`)
+  return workspace.edit(
+    'crew',
+    (draft) => void (crewOf(draft, crew).persons.find(({ id }) => id === person)!.name = name),
+    `person ${person}`,
+  )
 }
 function add() {
   const { id, persons } = props.crew
-  workspace.edit('crew', (draft) => addPerson(draft, id, newId('person'), t.starterNames.person(persons.length + 1)))
+  workspace.edit('crew', (draft) =>
+    addPerson(draft, id, newId('person'), t.starterNames.person(persons.length + 1)),
+  )
 }
 function remove(person: string) {
   const crew = props.crew.id
@@ -30,8 +36,20 @@ function remove(person: string) {
     <h2 id="who" class="text-xl font-bold">{{ t.stay.who }}</h2>
     <ul class="mt-3">
       <li v-for="person in crew.persons" :key="person.id" class="mb-2 flex items-center gap-2">
-        <TextField class="grow" :label="t.stay.person" hide-label :value="person.name" :save="(name) => rename(person.id, name)" />
-        <AppButton kind="quiet" :disabled="crew.persons.length === 1" :title="crew.persons.length === 1 ? t.stay.lastPerson : undefined" :aria-label="t.rig.remove(person.name)" @click="remove(person.id)">
+        <TextField
+          class="grow"
+          :label="t.stay.person"
+          hide-label
+          :value="person.name"
+          :save="(name) => rename(person.id, name)"
+        />
+        <AppButton
+          kind="quiet"
+          :disabled="crew.persons.length === 1"
+          :title="crew.persons.length === 1 ? t.stay.lastPerson : undefined"
+          :aria-label="t.rig.remove(person.name)"
+          @click="remove(person.id)"
+        >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
       </li>

@@ -21,12 +21,19 @@ const roles = ROLES.map((role) => ({ value: role, label: t.roles[role] }))
 
 function change(activity: Activity, what: string, recipe: (draft: Activity) => void) {
   const crew = props.crew.id
-  return workspace.edit('crew', (draft) => recipe(crewOf(draft, crew).activities.find(({ id }) => id === activity.id)!), `${what} ${activity.id}`)
+  return workspace.edit(
+    'crew',
+    (draft) => recipe(crewOf(draft, crew).activities.find(({ id }) => id === activity.id)!),
+    `${what} ${activity.id}`,
+  )
 }
 function add() {
   const crew = props.crew.id
   const id = newId('use')
-  workspace.edit('crew', (draft) => void crewOf(draft, crew).activities.push(ownActivity(id, t.stay.ownActivity)))
+  workspace.edit(
+    'crew',
+    (draft) => void crewOf(draft, crew).activities.push(ownActivity(id, t.stay.ownActivity)),
+  )
 }
 function remove(activity: string) {
   const crew = props.crew.id
@@ -38,10 +45,14 @@ function perDay({ id, per, rate, volume: litres }: Activity): number {
   const uses =
     per === 'crew'
       ? rate.value
-      : props.crew.persons.reduce((sum, { rates }) => sum + (rates.find(({ activity }) => activity === id)?.rate.value ?? rate.value), 0)
+      : props.crew.persons.reduce(
+          (sum, { rates }) => sum + (rates.find(({ activity }) => activity === id)?.rate.value ?? rate.value),
+          0,
+        )
   return uses * litres.value
 }
-const source = ({ volume: { ...quantity } }: Activity) => (quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by])
+const source = ({ volume: { ...quantity } }: Activity) =>
+  quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
 </script>
 
 <template>
@@ -50,30 +61,60 @@ const source = ({ volume: { ...quantity } }: Activity) => (quantity.by === 'defa
     <p class="text-soft">{{ t.stay.usesHint }}</p>
     <ul class="mt-2">
       <li
-        v-for="activity in crew.activities" :key="activity.id" :data-testid="`use-${activity.id}`"
+        v-for="activity in crew.activities"
+        :key="activity.id"
+        :data-testid="`use-${activity.id}`"
         class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-3 lg:grid-cols-[minmax(0,5fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,6fr)_3rem]"
       >
         <div v-if="activity.kind === 'own'" class="col-span-2 grid grid-cols-2 gap-2 lg:col-span-1">
-          <TextField :label="t.stay.activity" :value="activity.name" :save="(name) => change(activity, 'name', (draft) => void (draft.name = name))" />
-          <ChoiceField :label="t.stay.where" :value="activity.role" :options="roles" @choose="change(activity, 'role', (draft) => void (draft.role = $event as Role))" />
+          <TextField
+            :label="t.stay.activity"
+            :value="activity.name"
+            :save="(name) => change(activity, 'name', (draft) => void (draft.name = name))"
+          />
+          <ChoiceField
+            :label="t.stay.where"
+            :value="activity.role"
+            :options="roles"
+            @choose="change(activity, 'role', (draft) => void (draft.role = $event as Role))"
+          />
         </div>
-        <p v-else class="col-span-2 text-lg leading-tight font-bold lg:col-span-1 lg:self-center">{{ activity.name }}</p>
+        <p v-else class="col-span-2 text-lg leading-tight font-bold lg:col-span-1 lg:self-center">
+          {{ activity.name }}
+        </p>
         <QuantityField
-          :label="`${t.stay.rate}, ${t.stay.per[activity.per]}`" :value="activity.rate.value" dimension="number" :min="0" :max="LIMITS.ratePerDay.max"
+          :label="`${t.stay.rate}, ${t.stay.per[activity.per]}`"
+          :value="activity.rate.value"
+          dimension="number"
+          :min="0"
+          :max="LIMITS.ratePerDay.max"
           :save="(rate) => change(activity, 'rate', (draft) => void (draft.rate = owned(rate)))"
         />
         <QuantityField
-          :label="t.stay.volume" :value="activity.volume.value" dimension="volume" :min="0" :max="LIMITS.volumeL.max"
+          :label="t.stay.volume"
+          :value="activity.volume.value"
+          dimension="volume"
+          :min="0"
+          :max="LIMITS.volumeL.max"
           :save="(litres) => change(activity, 'volume', (draft) => void (draft.volume = owned(litres)))"
         />
         <p class="col-span-2 self-center text-[0.95rem] leading-snug text-soft lg:col-span-1">
-          <span class="figure font-bold text-ink">{{ t.stay.inDay(volume(perDay(activity))) }}</span> · {{ source(activity) }}
+          <span class="figure font-bold text-ink">{{ t.stay.inDay(volume(perDay(activity))) }}</span> ·
+          {{ source(activity) }}
         </p>
-        <AppButton v-if="!NEVER_RATIONED.includes(activity.kind)" kind="quiet" class="col-span-2 justify-self-end self-center lg:col-span-1" :aria-label="t.rig.remove(activity.name)" @click="remove(activity.id)">
+        <AppButton
+          v-if="!NEVER_RATIONED.includes(activity.kind)"
+          kind="quiet"
+          class="col-span-2 justify-self-end self-center lg:col-span-1"
+          :aria-label="t.rig.remove(activity.name)"
+          @click="remove(activity.id)"
+        >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
       </li>
     </ul>
-    <div class="border-t border-line pt-4"><AppButton @click="add">{{ t.stay.addActivity }}</AppButton></div>
+    <div class="border-t border-line pt-4">
+      <AppButton @click="add">{{ t.stay.addActivity }}</AppButton>
+    </div>
   </section>
 </template>

@@ -16,7 +16,9 @@ const days = computed(() =>
   })),
 )
 const firstPart = computed(() => dayAndPartOf(props.stay.start, props.stay.start).part)
-const away = computed(() => new Set(props.stay.absences.map(({ person, day, part }) => `${person} ${day} ${part}`)))
+const away = computed(
+  () => new Set(props.stay.absences.map(({ person, day, part }) => `${person} ${day} ${part}`)),
+)
 const isAway = (person: string, day: number, part: Part) => away.value.has(`${person} ${day} ${part}`)
 
 function toggle(person: string, day: number, part: Part) {
@@ -35,7 +37,13 @@ function toggle(person: string, day: number, part: Part) {
         <thead>
           <tr>
             <td class="sticky left-0 bg-paper" />
-            <th v-for="day in days" :key="day.day" class="pb-1 text-left text-[0.9rem] font-semibold whitespace-nowrap">{{ day.label }}</th>
+            <th
+              v-for="day in days"
+              :key="day.day"
+              class="pb-1 text-left text-[0.9rem] font-semibold whitespace-nowrap"
+            >
+              {{ day.label }}
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -44,12 +52,24 @@ function toggle(person: string, day: number, part: Part) {
             <td v-for="day in days" :key="day.day">
               <span class="flex">
                 <button
-                  v-for="(part, index) in PARTS" :key="part" type="button" role="checkbox" class="grid h-11 w-7 place-items-center disabled:opacity-25"
+                  v-for="(part, index) in PARTS"
+                  :key="part"
+                  type="button"
+                  role="checkbox"
+                  class="grid h-11 w-7 place-items-center disabled:opacity-25"
                   :disabled="day.day === 0 && index < firstPart"
-                  :aria-checked="isAway(person.id, day.day, part)" :aria-label="`${person.name}, ${day.label}, ${t.parts[part]}: ${t.stay.away}`"
+                  :aria-checked="isAway(person.id, day.day, part)"
+                  :aria-label="`${person.name}, ${day.label}, ${t.parts[part]}: ${t.stay.away}`"
                   @click="toggle(person.id, day.day, part)"
                 >
-                  <span class="h-8 rounded-full" :class="isAway(person.id, day.day, part) ? 'w-1 opacity-40 outline-1 outline-dashed outline-ink' : 'w-1.5 bg-ink'" />
+                  <span
+                    class="h-8 rounded-full"
+                    :class="
+                      isAway(person.id, day.day, part)
+                        ? 'w-1 opacity-40 outline-1 outline-dashed outline-ink'
+                        : 'w-1.5 bg-ink'
+                    "
+                  />
                 </button>
               </span>
             </td>

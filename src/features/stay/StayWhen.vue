@@ -13,7 +13,8 @@ const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
 const nights = computed(() => nightsBetween(props.stay.start, props.stay.leaveAt))
 
-const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('stay', recipe, `${key} ${props.stay.id}`)
+const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
+  workspace.edit('stay', recipe, `${key} ${props.stay.id}`)
 </script>
 
 <template>
@@ -21,18 +22,39 @@ const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => work
     <h2 id="when" class="text-xl font-bold">{{ t.stay.when }}</h2>
     <div class="mt-3 grid gap-4 sm:grid-cols-2">
       <TextField
-        class="sm:col-span-2" :label="t.stay.name" :value="stay.name"
+        class="sm:col-span-2"
+        :label="t.stay.name"
+        :value="stay.name"
         :save="(name) => edit('name', (draft) => void (stayOf(draft, stay.id).name = name))"
       />
-      <TextField type="datetime-local" :label="t.stay.start" :value="stay.start" :save="(start) => edit('start', (draft) => setStart(draft, stay.id, start))" />
       <TextField
-        type="datetime-local" :label="t.stay.leave" :value="stay.leaveAt"
+        type="datetime-local"
+        :label="t.stay.start"
+        :value="stay.start"
+        :save="(start) => edit('start', (draft) => setStart(draft, stay.id, start))"
+      />
+      <TextField
+        type="datetime-local"
+        :label="t.stay.leave"
+        :value="stay.leaveAt"
         :save="(leave) => edit('leave', (draft) => void (stayOf(draft, stay.id).leaveAt = leave))"
       />
       <div class="flex items-center gap-2">
-        <AppButton :aria-label="t.stay.fewerNights" :disabled="nights <= 1" @click="edit('nights', (draft) => setNights(draft, stay.id, nights - 1))"><Minus :size="18" aria-hidden="true" /></AppButton>
-        <span class="figure min-w-24 text-center text-lg font-bold" data-testid="nights">{{ t.camp.nights(nights) }}</span>
-        <AppButton :aria-label="t.stay.moreNights" :disabled="nights >= stay.horizonDays.value - 1" @click="edit('nights', (draft) => setNights(draft, stay.id, nights + 1))"><Plus :size="18" aria-hidden="true" /></AppButton>
+        <AppButton
+          :aria-label="t.stay.fewerNights"
+          :disabled="nights <= 1"
+          @click="edit('nights', (draft) => setNights(draft, stay.id, nights - 1))"
+          ><Minus :size="18" aria-hidden="true"
+        /></AppButton>
+        <span class="figure min-w-24 text-center text-lg font-bold" data-testid="nights">{{
+          t.camp.nights(nights)
+        }}</span>
+        <AppButton
+          :aria-label="t.stay.moreNights"
+          :disabled="nights >= stay.horizonDays.value - 1"
+          @click="edit('nights', (draft) => setNights(draft, stay.id, nights + 1))"
+          ><Plus :size="18" aria-hidden="true"
+        /></AppButton>
       </div>
     </div>
   </section>

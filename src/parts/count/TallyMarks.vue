@@ -10,9 +10,28 @@ const props = defineProps<{
   days: number | null
   /** Groups of five in a row. */
   perRow?: number
+  /** Words under the first stroke, the stop and the last stroke. */
+  marks?: { start: string; stop: string | null; end: string }
 }>()
 
 const shape = computed(() => tallyShape(props.planned, props.days, props.perRow))
+const labels = computed(() => {
+  const { strokes } = shape.value
+  const under = (stroke: (typeof strokes)[number]) =>
+    Math.max(stroke.y1, stroke.y2) + (stroke.isBar ? 30 : 20)
+  const [first, stop, last] = [strokes[0]!, strokes.find(({ isStop }) => isStop), strokes.at(-1)!]
+  const all = [{ stroke: first, text: props.marks?.start ?? '', anchor: 'start', isStop: false }]
+  if (stop && props.marks?.stop)
+    all.push({ stroke: stop, text: props.marks.stop, anchor: 'middle', isStop: true })
+  const crowded = stop && Math.abs(stop.x1 - last.x1) < 60 && stop.y1 === last.y1
+  if (last.index > 3 && !crowded)
+    all.push({ stroke: last, text: props.marks?.end ?? '', anchor: 'start', isStop: false })
+  return all
+    .filter(
+      ({ stroke, isStop }) => isStop || !stop || stroke.y1 !== stop.y1 || Math.abs(stroke.x1 - stop.x1) > 60,
+    )
+    .map(({ stroke, ...mark }) => ({ ...mark, x: (stroke.x1 + stroke.x2) / 2, y: under(stroke) }))
+})
 const label = computed(() => {
   const dry = Math.min(props.planned, Math.floor(props.days ?? props.planned))
   return t.count.tally(props.planned, formatNumber(dry, 0))
@@ -24,6 +43,7 @@ const label = computed(() => {
     role="img"
     :aria-label="label"
     :viewBox="`0 0 ${shape.width} ${shape.height}`"
+    preserveAspectRatio="xMinYMin meet"
     class="max-w-full overflow-visible"
     fill="none"
     stroke-linecap="round"
@@ -34,9 +54,8 @@ const label = computed(() => {
         :key="stroke.index"
         :d="`M${stroke.x1} ${stroke.y1}L${stroke.x2} ${stroke.y2}`"
         stroke="var(--faint)"
-        :stroke-width="stroke.filled >= 1 ? 0 : 3"
+        :stroke-width="stroke.filled >= 1 ? 0 : 4.5"
         stroke-dasharray="0.1 8.5"
-        class="tally-rest"
       />
       <template v-for="stroke in shape.strokes" :key="stroke.index">
         <path
@@ -54,11 +73,17 @@ const label = computed(() => {
         />
       </template>
     </g>
+    <g v-if="marks" class="figure text-[13px] font-semibold">
+      <text
+        v-for="mark in labels"
+        :key="mark.text"
+        :x="mark.x"
+        :y="mark.y"
+        :text-anchor="mark.anchor"
+        :fill="mark.isStop ? 'var(--oxide)' : 'var(--soft)'"
+      >
+        {{ mark.text }}
+      </text>
+    </g>
   </svg>
 </template>
-
-<style scoped>
-.tally-rest {
-  stroke-width: 4.5;
-}
-</style>

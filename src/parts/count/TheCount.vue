@@ -1,9 +1,19 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { computed } from 'vue'
 import { t } from '@/texts'
+import { tallyShape } from './tally'
 import TallyMarks from './TallyMarks.vue'
 import { useCountWords } from './useCountWords'
 
 const words = useCountWords()
+const wide = useMediaQuery('(min-width: 40rem)')
+const perRow = computed(() => (wide.value ? 6 : 3))
+/** A stroke is as large for three nights as for twelve; only long stays shrink. */
+const tallyWidth = computed(() => {
+  const { width } = tallyShape(words.value?.nights ?? 1, null, perRow.value)
+  return `min(100%, ${(width * (wide.value ? 1.25 : 1.1)) / 17}rem)`
+})
 </script>
 
 <template>
@@ -28,7 +38,10 @@ const words = useCountWords()
       </p>
     </div>
     <div class="min-w-0">
-      <p class="figure max-w-[34ch] text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]" data-testid="count-sentence">
+      <p
+        class="figure max-w-[34ch] text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]"
+        data-testid="count-sentence"
+      >
         <template v-if="words.startsPast">
           <span class="text-oxide">{{ t.count.startsPast(words.stopper ?? '') }}</span>
         </template>
@@ -41,7 +54,14 @@ const words = useCountWords()
         </template>
         <template v-else>{{ t.count.nothingStops(words.horizon) }}</template>
       </p>
-      <TallyMarks :planned="words.nights" :days="words.days" :per-row="5" class="mt-4 -ml-3 h-auto max-h-24 w-full max-w-md" preserve-aspect-ratio="xMinYMid meet" />
+      <TallyMarks
+        :planned="words.nights"
+        :days="words.days"
+        :per-row="perRow"
+        :marks="words.marks"
+        class="mt-3 -ml-3 h-auto"
+        :style="{ width: tallyWidth }"
+      />
       <slot />
     </div>
   </section>

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
-import { nightsBetween, wallDaysBetween } from '@/core/calendar'
+import { dayZero, nightsBetween, wallDaysBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
-import { formatDays, formatNumber, formatPartOfDay, t } from '@/texts'
+import { formatDate, formatDays, formatNumber, formatPartOfDay, t } from '@/texts'
 
 /** The current count in words: what is large, what is said, what is short. Null without a stay. */
 export function useCountWords() {
@@ -23,6 +23,11 @@ export function useCountWords() {
       when: result.at ? formatPartOfDay(result.at) : null,
       startsPast: result.days === 0,
       lasts,
+      marks: {
+        start: formatDate(stay.start),
+        stop: result.at && !lasts ? formatDate(dayZero(result.at)) : null,
+        end: formatDate(stay.leaveAt),
+      },
       /** Nights planned that are not reached. */
       short: result.days === null ? 0 : Math.max(0, nights - Math.floor(result.days + 1e-9)),
       strip: result.days === null ? t.count.stripBeyond(horizon) : formatDays(result.days),

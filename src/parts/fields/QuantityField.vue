@@ -59,7 +59,9 @@ const { text, fault, typed, left } = useSavedField({
   parse,
   save: (si: number) => props.save(si),
 })
-const message = computed(() => (fault.value === null ? null : `${fault.value} ${t.field.kept(withUnit(props.value))}`))
+const message = computed(() =>
+  fault.value === null ? null : `${fault.value} ${t.field.kept(withUnit(props.value))}`,
+)
 </script>
 
 <template>

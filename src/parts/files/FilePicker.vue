@@ -16,6 +16,13 @@ function picked() {
 <template>
   <span>
     <AppButton :kind="kind" @click="input?.click()">{{ label }}</AppButton>
-    <input ref="input" type="file" accept=".json,application/json" class="hidden" :aria-label="label" @change="picked" />
+    <input
+      ref="input"
+      type="file"
+      accept=".json,application/json"
+      class="hidden"
+      :aria-label="label"
+      @change="picked"
+    />
   </span>
 </template>

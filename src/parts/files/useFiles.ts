@@ -35,17 +35,23 @@ export function useFiles() {
   return { message, exportFile, importFile }
 }
 
-async function readFile(file: File): Promise<{ ok: true; value: Document } | { ok: false; faults: DocumentFault[] }> {
+async function readFile(
+  file: File,
+): Promise<{ ok: true; value: Document } | { ok: false; faults: DocumentFault[] }> {
   if (file.size > LIMITS.fileBytes)
     return {
       ok: false,
-      faults: [{ code: 'too-large', path: [], found: `${Math.ceil(file.size / 1024 / 1024)} MB`, expected: '50 MB' }],
+      faults: [
+        { code: 'too-large', path: [], found: `${Math.ceil(file.size / 1024 / 1024)} MB`, expected: '50 MB' },
+      ],
     }
   return readDocument(await file.text())
 }
 
 function refusal(name: string, faults: readonly DocumentFault[]): FileMessage {
-  const lines = faults.slice(0, FAULTS_SHOWN).map((fault) => `${pathText(fault.path)}: ${t.faults[fault.code](fault)}`)
+  const lines = faults
+    .slice(0, FAULTS_SHOWN)
+    .map((fault) => `${pathText(fault.path)}: ${t.faults[fault.code](fault)}`)
   if (faults.length > FAULTS_SHOWN) lines.push(t.settings.more(faults.length - FAULTS_SHOWN))
   return { text: t.settings.refused(name), faults: lines }
 }

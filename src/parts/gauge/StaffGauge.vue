@@ -12,6 +12,8 @@ const props = defineProps<{
   capacity: number
   limit: number | null
   isStopper: boolean
+  /** L at the moment the stay stops; null where nothing stops it. */
+  atStop: number | null
 }>()
 const emit = defineEmits<{
   /** The level as it is dragged, L. */
@@ -22,6 +24,7 @@ const { volume } = useAmounts()
 const post = ref<HTMLElement | null>(null)
 const share = computed(() => Math.min(1, Math.max(0, props.level / props.capacity)))
 const limitShare = computed(() => (props.limit === null ? null : props.limit / props.capacity))
+const shareAtStop = computed(() => Math.min(1, Math.max(0.06, (props.atStop ?? 0) / props.capacity)))
 const valueText = computed(() => t.gauge.value(volume(props.level), volume(props.capacity)))
 
 /** A hand on a post is good to a percent of the tank, no more. */
@@ -40,7 +43,14 @@ function grab(event: PointerEvent) {
   follow(event)
 }
 
-const STEPS: Record<string, number> = { ArrowUp: 0.01, ArrowRight: 0.01, ArrowDown: -0.01, ArrowLeft: -0.01, PageUp: 0.1, PageDown: -0.1 }
+const STEPS: Record<string, number> = {
+  ArrowUp: 0.01,
+  ArrowRight: 0.01,
+  ArrowDown: -0.01,
+  ArrowLeft: -0.01,
+  PageUp: 0.1,
+  PageDown: -0.1,
+}
 
 function key(event: KeyboardEvent) {
   const step = STEPS[event.key]
@@ -68,10 +78,32 @@ function key(event: KeyboardEvent) {
     @pointermove="follow"
     @keydown="key"
   >
-    <div class="absolute inset-x-0 bottom-0" :class="side === 'supply' ? 'hatch-supply' : 'hatch-waste'" :style="{ height: `${share * 100}%` }" />
-    <span v-for="tick in 9" :key="tick" class="tick" :class="{ long: tick === 5 }" :style="{ bottom: `${tick * 10}%` }" />
+    <div
+      class="absolute inset-x-0 bottom-0"
+      :class="side === 'supply' ? 'hatch-supply' : 'hatch-waste'"
+      :style="{ height: `${share * 100}%` }"
+    />
+    <span
+      v-for="tick in 9"
+      :key="tick"
+      class="tick"
+      :class="{ long: tick === 5 }"
+      :style="{ bottom: `${tick * 10}%` }"
+    />
+    <span v-if="atStop !== null && !isStopper" class="at-stop" :style="{ bottom: `${shareAtStop * 100}%` }">
+      <span
+        class="figure absolute left-full ml-2 hidden text-[0.95rem] leading-[1.1] font-semibold text-soft sm:block"
+        :class="side === 'supply' ? 'bottom-1' : 'top-1'"
+        >{{ side === 'supply' ? t.camp.leftAtStop(volume(atStop)) : t.camp.atStop(volume(atStop)) }}</span
+      >
+    </span>
     <span class="level" :style="{ bottom: `${share * 100}%` }" />
-    <span v-if="limitShare !== null" class="notch" :class="{ stop: isStopper }" :style="{ bottom: `${limitShare * 100}%` }" />
+    <span
+      v-if="limitShare !== null"
+      class="notch"
+      :class="{ stop: isStopper }"
+      :style="{ bottom: `${limitShare * 100}%` }"
+    />
   </div>
 </template>
 
@@ -99,6 +131,14 @@ function key(event: KeyboardEvent) {
   height: 4px;
   margin-bottom: -2px;
   background: var(--ink);
+}
+.at-stop {
+  position: absolute;
+  inset-inline: -4px;
+  border-top: 3px dotted var(--ink);
+}
+.at-stop > span {
+  width: 5.2rem;
 }
 /* The limit: a notch filed into the post from outside. */
 .notch {

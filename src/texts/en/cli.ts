@@ -12,7 +12,8 @@ Options: --stay ID   the stay (default: the document's current stay)
   missingFile: 'name a file, or - for standard input',
   unreadable: (file: string) => `${file}: cannot be read`,
   noStay: (file: string, found: string) => `${file}: stays: found ${found}, expected the id of a stay`,
-  badNumber: (option: string, found: string) => `${option}: found '${found}', expected a number of days from 1 to 366`,
+  badNumber: (option: string, found: string) =>
+    `${option}: found '${found}', expected a number of days from 1 to 366`,
   fault: (file: string, path: string, words: string, found: string, expected: string) =>
     `${file}: ${path}: found ${found}${expected === '' ? '' : `, expected ${expected}`}. ${words}`,
 }

@@ -7,8 +7,7 @@ export const screens = {
     saved: 'saved',
     saving: 'saving…',
     notSaved: 'not saved',
-    demo: 'Demo data',
-    leaveDemo: 'Use my own',
+    demo: 'Demo',
   },
   count: {
     planning: 'Without a run you have',
@@ -32,11 +31,11 @@ export const screens = {
     levels: 'Levels at the start',
     levelsHint: 'Drag a level to what your panel or stick says.',
     habits: 'What would change it',
-    habitsHint: 'Days each habit buys, here and now',
-    bother: (amount: string) => `bother ${amount} of 5`,
-    noGain: 'saves another tank, not this stop',
+    bother: (amount: string) => `Bother ${amount} of 5`,
+    others: (n: number, stopper: string) => `${n} more that save another tank, not ${stopper}`,
+    atStop: (amount: string) => `${amount} when it stops`,
+    leftAtStop: (amount: string) => `${amount} left at the stop`,
     atLeast: (days: string) => `${days} or more`,
-    on: 'on',
     setup: 'This stay',
     people: (n: number) => (n === 1 ? '1 person' : `${n} people`),
     nights: (n: number) => (n === 1 ? '1 night' : `${n} nights`),
@@ -83,6 +82,7 @@ export const screens = {
     theme: { auto: 'As the device', light: 'Day', dark: 'Night', sun: 'Bright sun' },
     dataText: 'Everything is kept in this browser, on this device. A file is the way to take it along or keep a copy.',
     export: 'Export to a file', import: 'Import a file', clear: 'Clear everything', demoReset: 'Put the demo back as it was',
+    leaveDemo: 'Use my own data', openDemo: 'Open the demo', demoText: 'This is the demo world. Whatever you change here never touches your own data.', mineText: 'The demo is kept apart from your own data.',
     cleared: 'Cleared. Undo brings it back.', imported: (name: string) => `Opened ${name}. Undo brings back what was here.`,
     refused: (name: string) => `${name} was not opened, and nothing has changed.`,
     more: (n: number) => `and ${n} more`,
@@ -113,7 +113,21 @@ export const screens = {
   },
 } // prettier-ignore
 
-const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+const NUMBERS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+]
 
 /** Small numbers as words, the rest as figures. */
 function spelled(n: number): string {

@@ -1,0 +1,75 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { run } from './run'
+
+const DEMO = 'demo/harrow-ridge-trailer.drycount.json'
+const text = readFileSync(DEMO, 'utf8')
+const read = () => text
+
+interface Answer {
+  format: string
+  count: { days: number; stopper: string; at: string }
+  containers: { id: string; side: string; limit: number; start: number; count: number; levels: number[] }[]
+  flows: { part: number; activity: string; from: string; to: string; amount: number }[]
+}
+
+describe('dry-count count', () => {
+  it('answers as documented: levels are the start plus the flows, and the first crossing is the count', () => {
+    const { output, exitCode } = run(['count', DEMO], read)
+    const answer = JSON.parse(output!) as Answer
+    expect([exitCode, answer.format, answer.count.stopper]).toEqual([0, 'dry-count/count@1', 'gray'])
+    for (const { id, start, levels } of answer.containers) {
+      let level = start
+      levels.forEach((shown, part) => {
+        for (const { from, to, amount } of answer.flows.filter((flow) => flow.part === part))
+          level += to === id ? amount : from === id ? -amount : 0
+        expect(Math.abs(level - shown)).toBeLessThan(1e-9)
+      })
+    }
+    expect(Math.min(...answer.containers.map(({ count }) => count))).toBe(answer.count.days)
+    expect(answer.count.at).toBe('2027-09-17T17:37')
+    const keys = answer.flows.map(({ part, activity, from, to }) => `${part} ${activity} ${from} ${to}`)
+    expect(new Set(keys).size).toBe(keys.length)
+  })
+
+  it('takes a stay and a horizon', () => {
+    const answer = JSON.parse(
+      run(['count', DEMO, '--stay', 'harrow-ridge', '--horizon', '3'], read).output!,
+    ) as Answer
+    expect(answer.count).toEqual({ days: null, stopper: null, at: null })
+    expect(answer.containers[0]!.levels.length).toBe(13)
+  })
+
+  it('exits 2 with one line per fault, and never a stack trace', () => {
+    const bad = text.replace('"value": 340', '"value": -1').replace('"drains": "black"', '"drains": "sea"')
+    const cases: [string[], string][] = [
+      [[], 'Usage'],
+      [['levels', DEMO], 'unknown command'],
+      [['count'], 'name a file'],
+      [['count', DEMO, '--colour', 'red'], 'unknown option'],
+      [['count', DEMO, '--stay', 'moon'], 'expected the id of a stay'],
+      [['count', DEMO, '--horizon', 'far'], 'expected a number of days'],
+    ]
+    for (const [args, words] of cases) {
+      const { output, messages, exitCode } = run(args, read)
+      expect([output, exitCode]).toEqual([null, 2])
+      expect(messages.join(' ')).toContain(words)
+    }
+    const { messages } = run(['count', 'x.json'], () => bad)
+    expect(messages).toEqual([
+      'x.json: rigs[0].containers[0].capacity.value: found -1, expected 0.1. It cannot be less than 0.1.',
+    ])
+    expect(run(['count', 'gone.json'], () => { throw new Error('ENOENT') }).messages).toEqual(['gone.json: cannot be read']) // prettier-ignore
+  })
+
+  it('works as a command, on a file and on standard input', () => {
+    const tsx = ['--import', 'tsx', 'cli/main.ts', 'count']
+    const file = execFileSync(process.execPath, [...tsx, DEMO], { encoding: 'utf8' })
+    const stdin = spawnSync(process.execPath, [...tsx, '-'], { input: text, encoding: 'utf8' })
+    expect(stdin.stdout).toBe(file)
+    const broken = spawnSync(process.execPath, [...tsx, '-'], { input: '{', encoding: 'utf8' })
+    expect([broken.status, broken.stdout]).toEqual([2, ''])
+    expect(broken.stderr).not.toContain('at ')
+  })
+})

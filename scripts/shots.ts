@@ -1,0 +1,48 @@
+import type { Browser, Page } from 'playwright-core'
+import { launch } from '../tests/e2e/support/browser'
+import { createServer } from '../server/app'
+
+// npm run shots: docs/screenshots, from the demo data of the build.
+interface Shot {
+  name: string
+  hash: string
+  theme?: 'light' | 'dark' | 'sun'
+  phone?: boolean
+  prepare?: (page: Page) => Promise<unknown>
+}
+
+const SHOTS: Shot[] = [
+  { name: 'camp', hash: '/' },
+  { name: 'camp-phone', hash: '/', phone: true },
+  { name: 'camp-dark', hash: '/', theme: 'dark' },
+  { name: 'stay', hash: '/stay' },
+  { name: 'rig', hash: '/rig' },
+  { name: 'settings', hash: '/settings' },
+]
+
+async function take(
+  browser: Browser,
+  url: string,
+  { name, hash, theme = 'light', phone = false, prepare }: Shot,
+) {
+  const context = await browser.newContext({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    locale: 'en-GB',
+    reducedMotion: 'reduce',
+  })
+  await context.addInitScript((chosen) => localStorage.setItem('dry-count:theme', chosen), theme)
+  const page = await context.newPage()
+  await page.goto(`${url}/#${hash}`)
+  await page.locator('[data-testid=count-days], [data-testid=count-strip]').first().waitFor()
+  await prepare?.(page)
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `docs/screenshots/${name}.png` })
+  await context.close()
+}
+
+const server = await createServer({ root: new URL('../dist', import.meta.url).pathname, demo: true })
+const url = await server.listen({ port: 0, host: '127.0.0.1' })
+const browser = await launch()
+for (const shot of SHOTS) await take(browser, url, shot)
+await browser.close()
+await server.close()

@@ -1,0 +1,157 @@
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import fc from 'fast-check'
+import { produce } from 'immer'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import type { Document } from '@/core/model'
+import { applied, changesBetween, inverse, merged } from './changes'
+import { DATABASE_NAMES } from './database'
+import { openDexieStore } from './dexieStore'
+import { COALESCE_MS, HISTORY_STEPS, emptyDocument, type DocumentStore, type Edit } from './documentStore'
+import { openMemoryStore } from './memoryStore'
+import { trailerDemo } from '../../../scripts/demo/trailer'
+
+const load: Edit = { label: 'import', coalesce: null, make: () => trailerDemo() }
+const capacity = (litres: number, coalesce: string | null = null): Edit => ({
+  label: 'rig',
+  coalesce,
+  make: (document) =>
+    produce(document, (draft) => {
+      draft.rigs[0]!.containers[0]!.capacity = { value: litres, by: 'owner' }
+    }),
+})
+const capacityOf = (document: Document) => document.rigs[0]!.containers[0]!.capacity.value
+
+/** Every store keeps to this. */
+function acceptance(name: string, open: () => DocumentStore) {
+  describe(`${name} keeps a document`, () => {
+    let store: DocumentStore
+    let now = 0
+    beforeEach(() => {
+      store = open()
+      now = 0
+    })
+    afterEach(async () => {
+      store.close()
+      await Promise.all(Object.values(DATABASE_NAMES).map((database) => Dexie.delete(database)))
+    })
+    const commit = (...edits: Edit[]) => store.commit(edits, (now += 10_000))
+
+    it('starts empty, and gives back what it was given', async () => {
+      expect(await store.load()).toMatchObject({ document: emptyDocument(), undo: null, redo: null })
+      expect((await commit(load)).document).toEqual(trailerDemo())
+      expect((await store.load()).document).toEqual(trailerDemo())
+    })
+
+    it('undoes and redoes a hundred and twenty steps, and forgets what was undone at the next edit', async () => {
+      await commit(load)
+      for (let n = 1; n <= 120; n++) await commit(capacity(400 + n))
+      for (let n = 119; n >= 1; n--) expect(capacityOf((await store.undo()).document)).toBe(400 + n)
+      expect(capacityOf((await store.undo()).document)).toBe(340)
+      expect(await store.undo()).toMatchObject({ document: emptyDocument(), undo: null, redo: 'import' })
+      expect((await store.undo()).document).toEqual(emptyDocument())
+      expect((await store.redo()).document).toEqual(trailerDemo())
+      expect(capacityOf((await store.redo()).document)).toBe(401)
+      const branched = await commit(capacity(999))
+      expect(branched.redo).toBeNull()
+      expect(capacityOf((await store.redo()).document)).toBe(999)
+      expect(capacityOf((await store.undo()).document)).toBe(401)
+    })
+
+    it('makes one step of a drag, and two of a pause', async () => {
+      await commit(load)
+      now += 10_000
+      for (let n = 0; n < 5; n++) await store.commit([capacity(350 + n, 'drag')], (now += COALESCE_MS / 3))
+      expect(capacityOf((await store.undo()).document)).toBe(340)
+      expect(capacityOf((await store.redo()).document)).toBe(354)
+      await store.commit([capacity(360, 'drag')], now + COALESCE_MS * 2)
+      expect(capacityOf((await store.undo()).document)).toBe(354)
+    })
+
+    it('makes no step where nothing changes, and keeps the newest steps only', async () => {
+      await commit(load)
+      const idle: Edit = { label: 'rig', coalesce: null, make: (document) => document }
+      expect(await commit(idle)).toMatchObject({ undo: 'import' })
+      await commit(...Array.from({ length: HISTORY_STEPS + 20 }, (_, n) => capacity(500 + n)))
+      let steps = 0
+      while ((await store.undo()).undo !== null) steps += 1
+      expect(steps + 1).toBe(HISTORY_STEPS)
+    })
+
+    it('removes, adds and reorders rows, and takes it back', async () => {
+      await commit(load)
+      const before = (await store.load()).document
+      const shuffle: Edit = {
+        label: 'habit',
+        coalesce: null,
+        make: (document) => ({
+          ...document,
+          currentStay: null,
+          habits: [...document.habits].reverse().slice(1),
+        }),
+      }
+      const after = await commit(shuffle)
+      expect(after.document.habits.map(({ id }) => id)).toEqual(
+        before.habits
+          .map(({ id }) => id)
+          .reverse()
+          .slice(1),
+      )
+      expect((await store.undo()).document).toEqual(before)
+    })
+
+    it('leaves everything as it was when an edit fails', async () => {
+      await commit(load)
+      const failing: Edit = { label: 'rig', coalesce: null, make: () => { throw new Error('no') } } // prettier-ignore
+      await expect((async () => store.commit([capacity(777), failing], 1))()).rejects.toThrow()
+      if (name === 'Dexie') expect((await store.load()).document).toEqual(trailerDemo())
+    })
+  })
+}
+
+acceptance('memory', openMemoryStore)
+acceptance('Dexie', () => openDexieStore('mine'))
+
+describe('two openings of one database', () => {
+  it('make their edits on top of each other, and tell each other', async () => {
+    const [first, second] = [openDexieStore('mine'), openDexieStore('mine')]
+    await first.commit([load], 1)
+    const told = new Promise<void>((resolve) => second.subscribe(resolve))
+    await first.commit([capacity(111)], 2)
+    await told
+    const rename: Edit = {
+      label: 'rig',
+      coalesce: null,
+      make: (d) => produce(d, (draft) => void (draft.rigs[0]!.name = 'Both')),
+    }
+    const { document } = await second.commit([rename], 3)
+    expect([capacityOf(document), document.rigs[0]!.name]).toEqual([111, 'Both'])
+    expect((await openDexieStore('demo').load()).document).toEqual(emptyDocument())
+    first.close()
+    second.close()
+  })
+})
+
+describe('changes', () => {
+  it('lead from one document to the other and back, and two runs of them merge into one', () => {
+    const some = fc
+      .subarray(trailerDemo().habits)
+      .chain((habits) => fc.shuffledSubarray(habits, { minLength: habits.length }))
+    const document = (habits: Document['habits'], currentStay: string | null): Document => ({
+      ...emptyDocument(),
+      habits,
+      currentStay,
+    })
+    fc.assert(
+      fc.property(some, some, some, fc.option(fc.constant('x')), (a, b, c, stay) => {
+        const [one, two, three] = [document(a, null), document(b, stay), document(c, 'y')]
+        const there = changesBetween(one, two)
+        expect(applied(one, there)).toEqual(two)
+        expect(applied(two, inverse(there))).toEqual(one)
+        const both = merged(there, changesBetween(two, three))
+        expect(applied(one, both)).toEqual(three)
+        expect(applied(three, inverse(both))).toEqual(one)
+      }),
+    )
+  })
+})

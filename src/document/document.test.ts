@@ -1,0 +1,125 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import type { Document } from '@/core/model'
+import { en } from '@/texts'
+import { z } from './schema/zod'
+import { documentSchemaV1 } from './schema/version1'
+import { FAULT_CODES, checked, fileName, openDocument, pathText, readDocument, type FaultCode } from './index'
+import { trailerDemo } from '../../scripts/demo/trailer'
+
+type Draft = Record<string, never> & Document
+const faultsOf = (change: (draft: Draft) => void) => {
+  const draft = structuredClone(trailerDemo()) as Draft
+  change(draft)
+  const before = structuredClone(draft)
+  const result = openDocument(draft)
+  expect(draft).toEqual(before)
+  return result.ok ? [] : result.faults.map(({ code, path }) => `${code} ${pathText(path)}`)
+}
+
+describe('a document', () => {
+  it('opens as it is shipped, and the shipped file is the one that is built', () => {
+    const text = readFileSync('demo/harrow-ridge-trailer.drycount.json', 'utf8')
+    expect(readDocument(text)).toEqual({ ok: true, value: trailerDemo() })
+  })
+
+  const cases: [string, (draft: Draft) => void, string][] = [
+    ['a missing number', (d) => Reflect.deleteProperty(d.rigs[0]!.containers[0]!, 'capacity'), 'missing rigs[0].containers[0].capacity'],
+    ['text for a number', (d) => Object.assign(d.rigs[0]!.containers[0]!.capacity, { value: '340' }), 'wrong-type rigs[0].containers[0].capacity.value'],
+    ['NaN', (d) => (d.rigs[0]!.containers[0]!.capacity.value = NaN), 'wrong-type rigs[0].containers[0].capacity.value'],
+    ['a huge number', (d) => (d.rigs[0]!.containers[0]!.capacity.value = 1e300), 'too-big rigs[0].containers[0].capacity.value'],
+    ['a negative rate', (d) => (d.crews[0]!.activities[0]!.rate.value = -1), 'too-small crews[0].activities[0].rate.value'],
+    ['a stranger among the fields', (d) => Object.assign(d, { extra: 1 }), 'unknown-field extra'],
+    ['an unknown kind', (d) => Object.assign(d.rigs[0]!.containers[0]!, { kind: 'purple' }), 'bad-choice rigs[0].containers[0].kind'],
+    ['markup in a name', (d) => (d.rigs[0]!.name = '<img src=x>'), 'bad-text rigs[0].name'],
+    ['an endless name', (d) => (d.rigs[0]!.name = 'x'.repeat(81)), 'too-long rigs[0].name'],
+    ['a crew of none', (d) => (d.crews[0]!.persons = []), 'too-few crews[0].persons'],
+    ['a date that is none', (d) => (d.stays[0]!.start = '2027-02-30T10:00'), 'bad-time stays[0].start'],
+    ['a reserved id', (d) => (d.rigs[0]!.fixtures[0]!.id = 'ground'), 'reserved-id rigs[0].fixtures[0].id'],
+    ['an id used twice', (d) => (d.rigs[0]!.containers[1]!.id = 'fresh'), 'duplicate-id rigs[0].containers[1].id'],
+    ['a drain to nowhere', (d) => (d.rigs[0]!.fixtures[0]!.drains = 'sea'), 'dangling rigs[0].fixtures[0].drains'],
+    ['a drain into fresh', (d) => (d.rigs[0]!.fixtures[0]!.drains = 'fresh'), 'drains-into-supply rigs[0].fixtures[0].drains'],
+    ['a tap on gray', (d) => (d.rigs[0]!.fixtures[0]!.draws = 'gray'), 'draws-from-waste rigs[0].fixtures[0].draws'],
+    ['shares of nine tenths', (d) => (d.rigs[0]!.roles[0]!.share.value = 0.9), 'shares-not-one rigs[0].roles'],
+    ['a day of five quarters', (d) => (d.crews[0]!.activities[0]!.weights.values[3] = 0.25), 'weights-not-one crews[0].activities[0].weights.values'],
+    ['a level left out', (d) => d.stays[0]!.levels.pop(), 'level-missing stays[0].levels'],
+    ['a level of no tank', (d) => (d.stays[0]!.levels[0]!.container = 'sea'), 'level-unknown stays[0].levels[0]'],
+    ['a reserve as large as the tank', (d) => Object.assign(d.rigs[0]!.containers[0]!, { reserve: { value: 340, by: 'owner' } }), 'reserve-over-capacity rigs[0].containers[0].reserve.value'],
+    ['an end before the start', (d) => (d.stays[0]!.leaveAt = '2027-09-01T11:00'), 'ends-before-start stays[0].leaveAt'],
+    ['a stay of a hundred days', (d) => (d.stays[0]!.leaveAt = '2027-12-31T11:00'), 'beyond-horizon stays[0].leaveAt'],
+    ['days that run backwards', (d) => (d.stays[0]!.habits[0]!.days = [5, 2]), 'days-reversed stays[0].habits[0].days'],
+    ['a rate of one’s own for the washing-up', (d) => d.crews[0]!.persons[0]!.rates.push({ activity: 'dishes', rate: { value: 1, by: 'owner' } }), 'rate-of-crew-activity crews[0].persons[0].rates[0].activity'],
+    ['less to drink', (d) => (d.habits[1]!.effects[0]!.activity = 'drinking'), 'rationed habits[1].effects[0]'],
+    ['less hand-washing', (d) => (d.habits[2]!.effects[0]!.activity = 'hand-wash'), 'rationed habits[2].effects[0]'],
+    ['two rivals on', (d) => d.stays[0]!.habits.push({ habit: 'basin-dishes', days: null }, { habit: 'paper-plates', days: null }), 'rivals-on stays[0].habits[2]'],
+    ['a habit on twice', (d) => d.stays[0]!.habits.push({ habit: 'tooth-cup', days: null }), 'listed-twice stays[0].habits[1]'],
+    ['too many absences', (d) => (d.stays[0]!.absences = Array.from({ length: 10_001 }, () => ({ person: 'maren', day: 1, part: 'night' as const }))), 'too-many stays[0].absences'],
+    ['another format', (d) => Object.assign(d, { format: 'something/else' }), 'foreign format'],
+    ['a newer version', (d) => Object.assign(d, { version: 99 }), 'too-new version'],
+    ['no version', (d) => Object.assign(d, { version: 'one' }), 'unknown-version version'],
+  ] // prettier-ignore
+
+  it.each(cases)('refuses %s, whole, and says where', (_, change, expected) => {
+    expect(faultsOf(change)).toContain(expected)
+  })
+
+  it('refuses what is no document at all', () => {
+    const codes = (text: string) => {
+      const result = readDocument(text)
+      return result.ok ? [] : result.faults.map(({ code }) => code)
+    }
+    expect(['', '[]', 'null', '"x"', '{"format":'].map(codes)).toEqual([
+      ['not-json'],
+      ['foreign'],
+      ['foreign'],
+      ['foreign'],
+      ['not-json'],
+    ])
+    expect(codes(' '.repeat(50 * 1024 * 1024 + 1))).toEqual(['too-large'])
+    expect(codes('['.repeat(200_000))).toEqual(['not-json'])
+    expect(
+      codes(`{"format":"dry-count/document","version":1,"rigs":${'['.repeat(5000)}${']'.repeat(5000)}}`),
+    ).toContain('wrong-type')
+  })
+
+  it('refuses prototype keys and stays clean', () => {
+    const text = JSON.stringify(trailerDemo())
+    for (const key of ['__proto__', 'constructor', 'prototype']) {
+      const hostile = readDocument(text.replace('{"format"', `{"${key}":{"polluted":true},"format"`))
+      expect(hostile.ok).toBe(false)
+      const nested = readDocument(text.replace('"currentStay"', `"${key}":{"polluted":true},"currentStay"`))
+      expect(nested.ok).toBe(false)
+    }
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined()
+  })
+
+  it('names faults alike in the code, the texts, the tests above and docs/format.md', () => {
+    const documented = [...readFileSync('docs/format.md', 'utf8').matchAll(/^\| `([a-z-]+)` \|/gm)].map(
+      (match) => match[1],
+    )
+    expect(documented).toEqual([...FAULT_CODES])
+    expect(Object.keys(en.faults).sort()).toEqual([...FAULT_CODES].sort())
+    const tested = new Set<string>([
+      ...cases.map(([, , expected]) => expected.split(' ')[0]!),
+      'too-large',
+      'not-json',
+    ])
+    expect(FAULT_CODES.filter((code: FaultCode) => !tested.has(code))).toEqual([])
+  })
+
+  it('ships the JSON Schema that it checks by', () => {
+    const shipped: unknown = JSON.parse(readFileSync('docs/schema/document-1.schema.json', 'utf8'))
+    expect(shipped).toEqual(
+      JSON.parse(JSON.stringify(z.toJSONSchema(documentSchemaV1, { unrepresentable: 'any' }))),
+    )
+  })
+
+  it('checks an edit as it checks a file', () => {
+    expect(checked({ ...trailerDemo(), currentStay: 'nowhere' })).toMatchObject({
+      ok: false,
+      faults: [{ code: 'dangling' }],
+    })
+    expect(fileName('Côte & Ridge / 2')).toBe('co-te-ridge-2.drycount.json')
+    expect(fileName('***')).toBe('dry-count.drycount.json')
+  })
+})

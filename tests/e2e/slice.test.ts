@@ -1,0 +1,117 @@
+import { readFile } from 'node:fs/promises'
+import { gzipSync } from 'node:zlib'
+import { describe, expect, it } from 'vitest'
+import { dryDays, saved, useBrowser } from './support/app'
+
+const open = useBrowser()
+
+describe('the thinnest slice', () => {
+  it('opens the demo, names the stopper, and a habit moves the days', async () => {
+    const { page, noise } = await open('demo')
+    await page.getByTestId('count-sentence').waitFor()
+    expect(await page.getByTestId('count-sentence').innerText()).toContain('Gray stops you')
+    const before = await dryDays(page)
+    await page.getByRole('switch', { name: 'Wet, soap, rinse' }).click()
+    await expect.poll(() => dryDays(page)).toBeGreaterThan(before + 0.5)
+    await page.getByRole('switch', { name: 'Wet, soap, rinse' }).click()
+    await expect.poll(() => dryDays(page)).toBe(before)
+    expect(noise).toEqual([])
+  })
+
+  it('follows a level dragged on its post, by pointer and by keyboard', async () => {
+    const { page } = await open('demo')
+    const post = page.getByRole('slider', { name: 'Gray, starting level' })
+    await post.waitFor()
+    const before = await dryDays(page)
+    const box = (await post.boundingBox())!
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height - 4)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 8 })
+    await page.mouse.up()
+    await expect.poll(() => dryDays(page)).toBeLessThan(before - 2)
+    await post.press('Home')
+    await expect.poll(() => dryDays(page)).toBeGreaterThanOrEqual(before)
+  })
+
+  it('keeps an edited tank across a reload', async () => {
+    const { page } = await open('demo', '/rig')
+    const field = page.getByTestId('tank-gray').getByLabel('Holds')
+    await field.fill('100 l')
+    await field.blur()
+    await saved(page)
+    const strip = await page.getByTestId('count-strip').innerText()
+    await page.reload()
+    await page.getByTestId('tank-gray').waitFor()
+    expect(await field.inputValue()).toBe('100')
+    expect(await page.getByTestId('count-strip').innerText()).toBe(strip)
+  })
+
+  it('says beside the field what cannot be read, keeps what was typed and the last good count', async () => {
+    const { page } = await open('demo', '/rig')
+    const tank = page.getByTestId('tank-gray')
+    const strip = page.getByTestId('count-strip')
+    await tank.waitFor()
+    const before = await strip.innerText()
+    for (const [typed, words] of [
+      ['a bathtub', 'is not a number'],
+      ['-5', 'Between'],
+      ['', 'Put in a number'],
+      ['30 kg', 'measures something else'],
+    ] as const) {
+      await tank.getByLabel('Holds').fill(typed)
+      await tank.getByLabel('Holds').blur()
+      expect(await tank.getByRole('alert').innerText()).toContain(words)
+      expect(await tank.getByLabel('Holds').inputValue()).toBe(typed)
+      expect(await strip.innerText()).toBe(before)
+    }
+    await page.getByTestId('tank-fresh').getByLabel('Keep back').fill('400')
+    expect(await page.getByTestId('tank-fresh').getByRole('alert').innerText()).toContain(
+      'smaller than the tank',
+    )
+  })
+
+  it('exports, clears and imports to the same count; a broken file changes nothing', async () => {
+    const { page } = await open('demo', '/settings')
+    await saved(page)
+    const strip = () => page.getByTestId('count-strip').innerText()
+    const before = await strip()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Export to a file' }).click()
+    const file = await (await download).path()
+    expect((await download).suggestedFilename()).toBe('harrow-ridge-raptor-count.drycount.json')
+    await page.getByRole('button', { name: 'Clear everything' }).click()
+    await expect.poll(() => page.getByTestId('count-strip').count()).toBe(0)
+
+    const text = await readFile(file, 'utf8')
+    const parsed = JSON.parse(text) as { rigs: { containers: { capacity: { value: number } }[] }[] }
+    parsed.rigs[0]!.containers[1]!.capacity.value = -1
+    const broken = JSON.stringify(parsed)
+    const input = page.locator('input[type=file]')
+    const offer = (name: string, body: string) =>
+      input.setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(body) })
+    await offer('broken.json', broken)
+    await expect.poll(() => page.getByTestId('file-message').innerText()).toContain('nothing has changed')
+    expect(await page.getByTestId('file-message').innerText()).toContain(
+      'rigs[0].containers[1].capacity.value',
+    )
+    expect(await page.getByTestId('count-strip').count()).toBe(0)
+    await offer('torn.json', text.slice(0, 900))
+    await expect.poll(() => page.getByTestId('file-message').innerText()).toContain('does not read as JSON')
+
+    await offer('whole.drycount.json', text)
+    await expect.poll(strip).toBe(before)
+  })
+
+  it('shows the count with less than 170 kB of JavaScript, compressed', async () => {
+    const { page } = await open('demo', '/')
+    const bodies = await page.evaluate(async () => {
+      const entries = performance.getEntriesByType('resource') as PerformanceResourceTiming[]
+      const scripts = entries.map(({ name }) => name).filter((name) => name.endsWith('.js'))
+      return Promise.all(scripts.map(async (name) => (await fetch(name)).text()))
+    })
+    const bytes = bodies.reduce((sum, body) => sum + gzipSync(body).length, 0)
+    console.log(`JavaScript before the count: ${(bytes / 1000).toFixed(0)} kB gzip in ${bodies.length} files`)
+    expect(bodies.length).toBeGreaterThan(0)
+    expect(bytes).toBeLessThan(170_000)
+  })
+})

@@ -1,0 +1,51 @@
+import { afterAll, beforeAll, expect, inject } from 'vitest'
+import type { Browser, BrowserContext, BrowserContextOptions, Page } from 'playwright-core'
+import { launch } from './browser'
+
+export interface App {
+  page: Page
+  context: BrowserContext
+  /** Errors and warnings of the page's console since it opened. */
+  noise: string[]
+}
+
+/** One browser for a file of tests. */
+export function useBrowser() {
+  let browser: Browser
+  beforeAll(async () => {
+    browser = await launch()
+  })
+  afterAll(() => browser.close())
+
+  /** A fresh visitor. */
+  return async function open(
+    which: 'demo' | 'mine',
+    hash = '/',
+    options: BrowserContextOptions = {},
+  ): Promise<App> {
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      locale: 'en-GB',
+      reducedMotion: 'reduce',
+      ...options,
+    })
+    const page = await context.newPage()
+    const noise: string[] = []
+    page.on('console', (message) => {
+      if (message.type() === 'error' || message.type() === 'warning') noise.push(message.text())
+    })
+    page.on('pageerror', (error) => noise.push(error.message))
+    await page.goto(`${inject(which === 'demo' ? 'demoUrl' : 'mineUrl')}/#${hash}`)
+    return { page, context, noise }
+  }
+}
+
+/** The large figure of Camp. */
+export async function dryDays(page: Page): Promise<number> {
+  return Number(await page.getByTestId('count-days').innerText())
+}
+
+/** Everything shown has reached the disk. */
+export async function saved(page: Page): Promise<void> {
+  await expect.poll(() => page.getByTestId('saved').textContent()).toBe('saved')
+}

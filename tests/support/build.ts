@@ -1,0 +1,117 @@
+import type { Activity, Document, Habit, Stay } from '@/core/model'
+import { owned } from '@/core/quantities'
+
+export interface UseOptions {
+  kind?: Activity['kind']
+  role?: Activity['role']
+  per?: Activity['per']
+  rate: number
+  volume: number
+  drainShare?: number
+  weights?: [number, number, number, number]
+  adds?: [from: 'body' | 'brought-in', litres: number][]
+}
+
+/** An activity for an example; spread and dispersion play no part in a count. */
+export function use(id: string, options: UseOptions): Activity {
+  const {
+    kind = 'own',
+    role = 'kitchen',
+    per = 'crew',
+    rate,
+    volume,
+    drainShare = 1,
+    weights,
+    adds = [],
+  } = options
+  return {
+    id,
+    kind,
+    name: id,
+    role,
+    per,
+    rate: owned(rate),
+    volume: owned(volume),
+    drainShare: owned(drainShare),
+    weights: { values: weights ?? [0.25, 0.25, 0.25, 0.25], by: 'owner' },
+    spread: owned(0),
+    dispersion: 0,
+    adds: adds.map(([from, litres]) => ({ from, volume: owned(litres) })),
+  }
+}
+
+export interface ExampleOptions {
+  /** [capacity, reserve, level] in L. */
+  fresh: [number, number, number]
+  /** [capacity, safe fill, level] */
+  gray: [number, number, number]
+  black: [number, number, number]
+  persons?: string[]
+  uses: Activity[]
+  habits?: Habit[]
+  stay?: Partial<Stay>
+}
+
+/** A rig with one tank of each kind; shower, kitchen and basin drain to gray, the toilet to black. */
+export function example({
+  fresh,
+  gray,
+  black,
+  persons = ['ann'],
+  uses,
+  habits = [],
+  stay = {},
+}: ExampleOptions): Document {
+  const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
+  return {
+    format: 'dry-count/document',
+    version: 1,
+    currentStay: 'stay',
+    rigs: [
+      {
+        id: 'rig',
+        name: 'Rig',
+        containers: [
+          { id: 'fresh', name: 'Fresh', kind: 'fresh', capacity: owned(fresh[0]), reserve: owned(fresh[1]) },
+          { id: 'gray', name: 'Gray', kind: 'gray', capacity: owned(gray[0]), safeFill: owned(gray[1]) },
+          { id: 'black', name: 'Black', kind: 'black', capacity: owned(black[0]), safeFill: owned(black[1]) },
+        ],
+        fixtures: roles.map((role) => ({
+          id: role,
+          name: role,
+          draws: 'fresh',
+          drains: role === 'toilet' ? 'black' : 'gray',
+        })),
+        roles: roles.map((role) => ({ role, fixture: role, share: owned(1) })),
+      },
+    ],
+    crews: [
+      {
+        id: 'crew',
+        name: 'Crew',
+        persons: persons.map((id) => ({ id, name: id, rates: [] })),
+        activities: uses,
+      },
+    ],
+    habits,
+    stays: [
+      {
+        id: 'stay',
+        name: 'Stay',
+        rig: 'rig',
+        crew: 'crew',
+        start: '2027-05-03T05:00',
+        leaveAt: '2027-05-13T11:00',
+        horizonDays: owned(60),
+        levels: [
+          { container: 'fresh', level: owned(fresh[2]) },
+          { container: 'gray', level: owned(gray[2]) },
+          { container: 'black', level: owned(black[2]) },
+        ],
+        habits: [],
+        absences: [],
+        ...stay,
+      },
+    ],
+  }
+}
