@@ -1,12 +1,50 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
+import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vite'
 
 export default defineConfig({
   base: './',
-  plugins: [vue(), tailwindcss()],
+  plugins: [
+    vue(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['icon.svg', 'icon-192.png', 'icon-512.png'],
+      manifest: {
+        name: 'Dry Count',
+        short_name: 'Dry Count',
+        description: 'How many dry days your tanks give you, and what stops you first.',
+        display: 'standalone',
+        start_url: './',
+        scope: './',
+        background_color: '#f1ebdd',
+        theme_color: '#f1ebdd',
+        icons: [
+          { src: './icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: './icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: './icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: './icon.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm,webmanifest}'],
+        maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+        navigateFallback: 'index.html',
+        navigateFallbackDenylist: [/\/api\//, /\/mqtt/],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, assetsInlineLimit: 0, modulePreload: { polyfill: false } },
+  build: {
+    chunkSizeWarningLimit: 1600,
+    target: 'es2022',
+    sourcemap: false,
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+  },
 })

@@ -1,16 +1,22 @@
 <script setup lang="ts">
-import { onMounted, provide, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, provide, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
+import UpdateNotice from './UpdateNotice.vue'
 import { openWorkspace } from './openWorkspace'
 import { chosenSpace, switchSpace } from './space'
 import TopBar from './TopBar.vue'
 import BottomBar from './BottomBar.vue'
+import AppButton from '@/ui/AppButton.vue'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { SPACE } from '@/parts/space'
+import { useWhyStore } from '@/parts/why/whyStore'
 import { t } from '@/texts'
 
+const WhyDialog = defineAsyncComponent(() => import('@/parts/why/WhyDialog.vue'))
+
 const settings = useSettingsStore()
+const why = useWhyStore()
 const workspace = useWorkspaceStore()
 const route = useRoute()
 const space = chosenSpace()
@@ -26,6 +32,26 @@ watchEffect(() => {
 })
 onMounted(() => openWorkspace(space))
 
+/** `?show=…` leads to the place on a screen where a number can be changed. */
+const shown = computed(() => (typeof route.query.show === 'string' ? route.query.show : null))
+watch(
+  [shown, () => workspace.state],
+  async () => {
+    if (shown.value === null || workspace.state === 'loading') return
+    await nextTick()
+    setTimeout(() => focusAnchor(shown.value ?? ''), 150)
+  },
+  { immediate: true },
+)
+function focusAnchor(name: string) {
+  const place = document.querySelector<HTMLElement>(`[data-anchor="${CSS.escape(name)}"]`)
+  place?.scrollIntoView({ block: 'center' })
+  place?.querySelector<HTMLElement>('input, select, button')?.focus({ preventScroll: true })
+}
+
+function reload() {
+  location.reload()
+}
 function toContent() {
   document.getElementById('content')?.focus()
 }
@@ -62,7 +88,17 @@ function toContent() {
     >
       {{ t.states.failed }}
     </p>
+    <div
+      v-else-if="workspace.state === 'outdated'"
+      class="my-10 max-w-[50ch] border-2 border-ink p-6 text-lg"
+      role="alert"
+    >
+      <p>{{ t.update.oldTab }}</p>
+      <AppButton kind="primary" class="mt-4" @click="reload">{{ t.update.reload }}</AppButton>
+    </div>
     <RouterView v-else />
   </main>
   <BottomBar />
+  <UpdateNotice />
+  <WhyDialog v-if="why.question !== null" />
 </template>

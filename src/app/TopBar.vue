@@ -72,8 +72,10 @@ useEventListener('keydown', (event) => {
           :class="route.path === '/' ? '' : 'max-sm:hidden'"
           ><span class="border-2 border-ink px-2 py-0.5 whitespace-nowrap">{{ t.app.demo }}</span></RouterLink
         >
-        <CountStrip v-if="route.path !== '/'" />
-        <p v-else class="hidden truncate text-[0.95rem] text-soft md:block">{{ forecast.stay?.name }}</p>
+        <CountStrip v-if="!['/', '/start'].includes(route.path)" />
+        <p v-else-if="route.path === '/'" class="hidden truncate text-[0.95rem] text-soft md:block">
+          {{ forecast.stay?.name }}
+        </p>
         <span class="hidden text-[0.95rem] text-soft sm:inline" role="status" data-testid="saved">{{
           savedText
         }}</span>

@@ -14,6 +14,7 @@ export function createAppRouter() {
         name: 'settings',
         component: () => import('@/features/settings/SettingsPage.vue'),
       },
+      { path: '/start', name: 'start', component: () => import('@/features/start/StartPage.vue') },
       { path: '/:rest(.*)*', redirect: '/' },
     ],
     scrollBehavior: () => ({ top: 0 }),

@@ -6,9 +6,13 @@ const KEY = 'dry-count:space'
 export function chosenSpace(): Space {
   const stored = localStorage.getItem(KEY)
   if (stored !== null && stored in DATABASE_NAMES) return stored as Space
-  const asked =
-    document.documentElement.dataset.start === 'demo' || new URLSearchParams(location.search).has('demo')
+  const asked = isDemoAsked()
+  if (asked) localStorage.setItem(KEY, 'demo')
   return asked ? 'demo' : 'mine'
+}
+
+function isDemoAsked(): boolean {
+  return document.documentElement.dataset.start === 'demo' || new URLSearchParams(location.search).has('demo')
 }
 
 /** Shows the other data from now on; the page starts afresh with it. */

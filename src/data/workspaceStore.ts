@@ -11,8 +11,11 @@ import {
   type Snapshot,
 } from './storage/documentStore'
 
-/** loading: not read yet. kept: every edit is written. volatile: this browser keeps nothing. failed: reading failed. */
-export type WorkspaceState = 'loading' | 'kept' | 'volatile' | 'failed'
+/**
+ * loading: not read yet. kept: every edit is written. volatile: this browser keeps nothing. failed: reading failed.
+ * outdated: another tab has a newer application; this one must give way.
+ */
+export type WorkspaceState = 'loading' | 'kept' | 'volatile' | 'failed' | 'outdated'
 
 export type EditResult = { ok: true } | { ok: false; faults: DocumentFault[] }
 
@@ -47,7 +50,10 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     try {
       take(await opened.load())
       state.value = kind
-      opened.subscribe(() => void reload())
+      opened.subscribe((event) => {
+        if (event === 'outdated') state.value = 'outdated'
+        else void reload()
+      })
     } catch {
       state.value = 'failed'
     }

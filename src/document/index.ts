@@ -1,6 +1,7 @@
+export { addDocument } from './addDocument'
 export { FAULT_CODES, pathText, show } from './faults'
 export type { DocumentFault, FaultCode } from './faults'
-export { CURRENT_VERSION } from './migrations/chain'
+export { CURRENT_VERSION, chain, migrate } from './migrations/chain'
 export { checked, openDocument, readDocument } from './openDocument'
 export type { Result } from './openDocument'
 export { LIMITS } from './schema/limits'

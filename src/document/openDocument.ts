@@ -2,7 +2,7 @@ import type { Document } from '@/core/model'
 import { DOCUMENT_FORMAT } from '@/core/model'
 import { documentChecks } from './checks/documentChecks'
 import { show, type DocumentFault } from './faults'
-import { CURRENT_VERSION, chain } from './migrations/chain'
+import { CURRENT_VERSION, migrate } from './migrations/chain'
 import { LIMITS } from './schema/limits'
 import { documentSchemaV1 } from './schema/version1'
 import { shapeFaults } from './shapeFaults'
@@ -31,7 +31,7 @@ export function openDocument(input: unknown): Result<Document, DocumentFault[]> 
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return refuse('unknown-version', show(version), `1 to ${CURRENT_VERSION}`, ['version'])
   if (version > CURRENT_VERSION) return refuse('too-new', show(version), String(CURRENT_VERSION), ['version'])
-  return checked(migrated(input, version))
+  return checked(migrate(input, version, CURRENT_VERSION))
 }
 
 /** Faults of a document of the current version, shape first. */
@@ -41,12 +41,6 @@ export function checked(input: unknown): Result<Document, DocumentFault[]> {
   const document: Document = parsed.data
   const faults = documentChecks(document)
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: document }
-}
-
-function migrated(input: unknown, version: number): unknown {
-  let document: unknown = input
-  for (let from = version; from < CURRENT_VERSION; from++) document = chain[from]!(structuredClone(document))
-  return document
 }
 
 function refuse(

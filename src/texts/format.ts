@@ -13,7 +13,7 @@ export function formatNumber(value: number, decimals = 2): string {
 export function formatQuantity(si: number, dimension: Dimension, choice: UnitChoice): string {
   const unit: Unit = choice[dimension]
   const value = fromSi(si, unit)
-  return `${formatNumber(value, decimalsFor(value))} ${words.units[unit]}`
+  return `${formatNumber(value, decimalsFor(value))}\u00a0${words.units[unit]}`
 }
 
 export function formatVolume(litres: number, choice: UnitChoice): string {

@@ -10,8 +10,8 @@ const formatter = (options: Intl.DateTimeFormatOptions) => {
 
 /** `Fri 17 Sep` */
 export const formatDate = formatter({ weekday: 'short', day: 'numeric', month: 'short' })
-/** `Fri` */
-export const formatWeekday = formatter({ weekday: 'short' })
+/** `Fri 17` */
+export const formatShortDay = formatter({ weekday: 'short', day: 'numeric' })
 const longDay = formatter({ weekday: 'long', day: 'numeric', month: 'long' })
 
 /** `Friday 17 September, in the evening`; the night belongs to the day it began. */

@@ -12,4 +12,4 @@ export type Texts = typeof en
 export const t: Texts = en
 
 export { formatDays, formatNumber, formatQuantity, formatSigned, formatVolume } from './format'
-export { formatDate, formatPartOfDay, formatWeekday } from './formatTime'
+export { formatDate, formatPartOfDay, formatShortDay } from './formatTime'

@@ -1,3 +1,5 @@
+export { dailyUse } from './dailyUse'
+export type { DailyUse } from './dailyUse'
 export { inputsOf } from './inputs'
 export type { Input, InputKind } from './inputs'
 export { explainCount, explainLevel } from './sum'

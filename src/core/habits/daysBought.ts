@@ -8,23 +8,19 @@ export interface DaysBought {
   on: boolean
   /** Dry count with the habit minus without it, everything else as it stands. Negative where it costs days. */
   days: Days
-  /** One of the two counts lies beyond the horizon, so the true difference may be larger. */
+  /** The count with it lies beyond the horizon, so it may buy more. */
   atLeast: boolean
 }
 
 /** What each habit of the document buys in a stay. A rival of the same group is off in the count with it. */
 export function daysBought(document: Document, stayId: Id): DaysBought[] {
   const stay = found(document.stays, stayId, 'stay')
+  const asItStands = dryDays(document, stayId)
   return document.habits.map(({ id }) => {
-    const now = stay.habits.find(({ habit }) => habit === id)
-    const withIt = dryDays(switchHabit(document, stayId, id, true, now?.days ?? null), stayId)
-    const without = dryDays(switchHabit(document, stayId, id, false), stayId)
-    return {
-      habit: id,
-      on: now !== undefined,
-      days: withIt.days - without.days,
-      atLeast: withIt.beyond !== without.beyond,
-    }
+    const on = stay.habits.some(({ habit }) => habit === id)
+    const withIt = on ? asItStands : dryDays(switchHabit(document, stayId, id, true), stayId)
+    const without = on ? dryDays(switchHabit(document, stayId, id, false), stayId) : asItStands
+    return { habit: id, on, days: withIt.days - without.days, atLeast: withIt.beyond }
   })
 }
 

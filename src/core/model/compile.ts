@@ -1,6 +1,15 @@
 import { partGrid, type PartGrid } from '../calendar'
 import { compileStreams } from './compileStreams'
-import { limitOf, sideOf, type Crew, type Document, type Id, type Rig, type Stay } from './document'
+import {
+  limitOf,
+  sideOf,
+  type Activity,
+  type Crew,
+  type Document,
+  type Id,
+  type Rig,
+  type Stay,
+} from './document'
 import { factorsOf, type PartFactors } from './habitFactors'
 import type { Model, ModelContainer } from './model'
 import { presence, type Presence } from './presence'
@@ -61,20 +70,32 @@ function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
 }
 
 /** uses = rate × present × weight × share of the part × rate factors (model.md sections 3 and 4). */
-function compileUses(crew: Crew, factors: PartFactors[], present: Presence, grid: PartGrid): Float64Array {
+function compileUses(
+  crew: Crew,
+  factors: PartFactors[],
+  { group, groups }: Presence,
+  grid: PartGrid,
+): Float64Array {
   const uses = new Float64Array(crew.activities.length * grid.count)
   crew.activities.forEach((activity, a) => {
-    const rates = crew.persons.map(
-      (person) => person.rates.find((own) => own.activity === activity.id)?.rate.value ?? activity.rate.value,
-    )
-    for (let i = 0; i < grid.count; i++) {
-      const perDay =
-        activity.per === 'crew' ? (present.anyone[i] ? activity.rate.value : 0) : present.sum(i, rates)
-      const weight = activity.weights.values[grid.part[i]!]!
-      uses[a * grid.count + i] = perDay * weight * grid.share[i]! * factors[a]!.rate[i]!
-    }
+    const perDay = groups.map((here) => usesPerDay(activity, crew, here))
+    const { values } = activity.weights
+    const { rate } = factors[a]!
+    const row = uses.subarray(a * grid.count, (a + 1) * grid.count)
+    for (let i = 0; i < row.length; i++)
+      row[i] = perDay[group[i]!]! * values[grid.part[i]!]! * grid.share[i]! * rate[i]!
   })
   return uses
+}
+
+/** A rate of the crew applies in full while anyone is present; a person's own rate replaces the activity's. */
+function usesPerDay(activity: Activity, crew: Crew, here: readonly boolean[]): number {
+  if (activity.per === 'crew') return here.includes(true) ? activity.rate.value : 0
+  return crew.persons.reduce(
+    (sum, { rates }, p) =>
+      here[p] ? sum + (rates.find((own) => own.activity === activity.id) ?? activity).rate.value : sum,
+    0,
+  )
 }
 
 function compileVolumes(factors: PartFactors[], grid: PartGrid): Float64Array {

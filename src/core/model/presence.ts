@@ -1,33 +1,39 @@
 import { PARTS, type PartGrid } from '../calendar'
 import type { Crew, Stay } from './document'
 
-/** Who is there in each part of the grid. */
+/** Who is there in each part: few different groups, however many parts. */
 export interface Presence {
-  /** 1 where at least one person is present. */
-  anyone: Uint8Array
-  /** Adds up one number per person over those present in part i. */
-  sum(i: number, perPerson: readonly number[]): number
+  /** Index into `groups`, per part of the grid. */
+  group: Uint16Array
+  /** For each person of the crew, in order, whether they are in the group. */
+  groups: boolean[][]
 }
 
 /** Absences are (person, day, part): whole parts. */
 export function presence(crew: Crew, stay: Stay, grid: PartGrid): Presence {
-  const persons = crew.persons.length
-  const here = new Uint8Array(grid.count * persons).fill(1)
-  const firstPart = grid.part[0]!
+  const group = new Uint16Array(grid.count)
+  const groups = [crew.persons.map(() => true)]
+  const known = new Map([['', 0]])
+  for (const [part, persons] of absentByPart(crew, stay, grid)) {
+    const key = [...persons].sort((a, b) => a - b).join()
+    if (!known.has(key)) {
+      known.set(key, groups.length)
+      groups.push(crew.persons.map((_, person) => !persons.has(person)))
+    }
+    group[part] = known.get(key)!
+  }
+  return { group, groups }
+}
+
+/** The persons absent in each part in which somebody is. */
+function absentByPart(crew: Crew, stay: Stay, grid: PartGrid): Map<number, Set<number>> {
+  const absent = new Map<number, Set<number>>()
+  const index = new Map(crew.persons.map(({ id }, person) => [id, person]))
   for (const absence of stay.absences) {
-    const person = crew.persons.findIndex(({ id }) => id === absence.person)
-    const i = absence.day * PARTS.length + PARTS.indexOf(absence.part) - firstPart
-    if (person >= 0 && i >= 0 && i < grid.count) here[i * persons + person] = 0
+    const person = index.get(absence.person)
+    const part = absence.day * PARTS.length + PARTS.indexOf(absence.part) - grid.part[0]!
+    if (person === undefined || part < 0 || part >= grid.count) continue
+    absent.set(part, (absent.get(part) ?? new Set()).add(person))
   }
-  const anyone = Uint8Array.from({ length: grid.count }, (_, i) =>
-    here.subarray(i * persons, (i + 1) * persons).includes(1) ? 1 : 0,
-  )
-  return {
-    anyone,
-    sum(i, perPerson) {
-      let total = 0
-      for (let p = 0; p < persons; p++) if (here[i * persons + p]) total += perPerson[p]!
-      return total
-    },
-  }
+  return absent
 }

@@ -55,8 +55,17 @@ export function openDexieStore(space: Space): DocumentStore {
         await database.history.put({ ...step, undone: 0 })
       }),
     subscribe: (listener) => {
-      channel.addEventListener('message', listener)
-      return () => channel.removeEventListener('message', listener)
+      const edited = () => listener('edited')
+      const outdated = () => {
+        database.close()
+        listener('outdated')
+      }
+      channel.addEventListener('message', edited)
+      database.on('versionchange', outdated)
+      return () => {
+        channel.removeEventListener('message', edited)
+        database.on('versionchange').unsubscribe(outdated)
+      }
     },
     close: () => {
       channel.close()

@@ -49,10 +49,15 @@ export interface DocumentStore {
   /** Takes back, or makes again, one step; the same snapshot where there is none. */
   undo: () => Promise<Snapshot>
   redo: () => Promise<Snapshot>
-  /** Calls back after another tab has written. @returns stops listening */
-  subscribe: (listener: () => void) => () => void
+  /**
+   * Calls back after another tab has written ('edited'), or has brought a newer application whose data this one
+   * cannot read ('outdated'; the store is then closed). @returns stops listening
+   */
+  subscribe: (listener: (event: StoreEvent) => void) => () => void
   close: () => void
 }
+
+export type StoreEvent = 'edited' | 'outdated'
 
 export function emptyDocument(): Document {
   return {

@@ -116,9 +116,9 @@ describe('two openings of one database', () => {
   it('make their edits on top of each other, and tell each other', async () => {
     const [first, second] = [openDexieStore('mine'), openDexieStore('mine')]
     await first.commit([load], 1)
-    const told = new Promise<void>((resolve) => second.subscribe(resolve))
+    const told = new Promise<string>((resolve) => second.subscribe(resolve))
     await first.commit([capacity(111)], 2)
-    await told
+    expect(await told).toBe('edited')
     const rename: Edit = {
       label: 'rig',
       coalesce: null,

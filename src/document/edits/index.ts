@@ -1,4 +1,14 @@
 export {
+  copyCrew,
+  copyRig,
+  copyStay,
+  removeCrew,
+  removeRig,
+  removeStay,
+  useCrew,
+  useRig,
+} from './entityEdits'
+export {
   addContainer, addFixture, newContainer, removeContainer, removeFixture, rigOf, setCapacity, setReserve, setRole,
   setSafeFill,
 } from './rigEdits' // prettier-ignore

@@ -1,5 +1,26 @@
 /** The newest version this application writes. */
 export const CURRENT_VERSION = 1
 
-/** `chain[n]` turns a document of version n into version n + 1, on a copy. Contiguous from 1; tested. */
-export const chain: Record<number, (document: unknown) => unknown> = {}
+export type Migration = (document: unknown) => unknown
+
+/** `chain[n]` turns a document of version n into version n + 1. Contiguous from 1; each gets a copy. */
+export const chain: Record<number, Migration> = {}
+
+/**
+ * Carries a document from its version to another one, step by step, on copies.
+ * @throws RangeError where a step is missing: the chain must be contiguous
+ */
+export function migrate(
+  document: unknown,
+  from: number,
+  to: number,
+  steps: Record<number, Migration> = chain,
+): unknown {
+  let current = document
+  for (let version = from; version < to; version++) {
+    const step = steps[version]
+    if (!step) throw new RangeError(`no migration from version ${version}`)
+    current = step(structuredClone(current))
+  }
+  return current
+}

@@ -1,6 +1,6 @@
 export { ownActivity, starterActivities } from './activities'
 export { starterHabits } from './habits'
-export { starterCrew, starterDocument, starterRig, starterStay } from './starterStay'
-export type { StarterNames } from './starterStay'
+export { PRESETS, PRESET_IDS, SHOWER_RATES, firstChoices, startDocument } from './starterStay'
+export type { PresetId, ShowerHabit, StartChoices, StarterNames } from './starterStay'
 export { STARTER_HABIT_IDS } from './starterTexts'
 export type { StarterHabitId, StarterTexts } from './starterTexts'

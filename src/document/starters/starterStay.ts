@@ -1,6 +1,5 @@
-import { addWallDays, leaveAfterNights, type WallTime } from '@/core/calendar'
-import type { Crew, Document, Rig, Role, Stay } from '@/core/model'
-import { sideOf } from '@/core/model'
+import { leaveAfterNights, type WallTime } from '@/core/calendar'
+import { sideOf, type Crew, type Document, type Rig, type Role, type Stay } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
 import { newContainer } from '../edits/rigEdits'
 import { starterActivities } from './activities'
@@ -8,8 +7,8 @@ import { starterHabits } from './habits'
 import type { StarterTexts } from './starterTexts'
 
 export interface StarterNames {
-  rig: string
-  crew: string
+  rigs: Record<PresetId, string>
+  crew: (persons: number) => string
   stay: string
   person: (n: number) => string
   tanks: { fresh: string; gray: string; black: string }
@@ -17,17 +16,58 @@ export interface StarterNames {
 }
 
 type NewId = (kind: 'rig' | 'crew' | 'stay' | 'tank' | 'fixture' | 'person') => string
+type TankLitres = Record<'fresh' | 'gray' | 'black', number>
 
-/** A whole first document: a small rig, two people, a week from the given morning. */
-export function starterDocument(
+export const PRESET_IDS = ['small-van', 'van', 'light-trailer', 'family-trailer', 'large-trailer'] as const
+export type PresetId = (typeof PRESET_IDS)[number]
+
+/** Typical tanks to start from, L; invented, of no make. */
+export const PRESETS: Record<PresetId, TankLitres> = {
+  'small-van': { fresh: 45, gray: 40, black: 20 },
+  van: { fresh: 90, gray: 75, black: 45 },
+  'light-trailer': { fresh: 110, gray: 100, black: 75 },
+  'family-trailer': { fresh: 190, gray: 150, black: 130 },
+  'large-trailer': { fresh: 320, gray: 260, black: 170 },
+}
+
+/** Showers a day and person. */
+export const SHOWER_RATES = { daily: 1, 'every-other': 0.5, rarely: 0.25 } as const
+export type ShowerHabit = keyof typeof SHOWER_RATES
+
+/** What the guided start asks for. */
+export interface StartChoices {
+  preset: PresetId
+  litres: TankLitres
+  persons: number
+  pet: boolean
+  showers: ShowerHabit
+  start: WallTime
+  nights: number
+}
+
+/** The choices a new owner meets: a van, two people, five nights from tomorrow afternoon. @param tomorrow any time of that day */
+export function firstChoices(tomorrow: WallTime): StartChoices {
+  return {
+    preset: 'van',
+    litres: { ...PRESETS.van },
+    persons: 2,
+    pet: false,
+    showers: 'every-other',
+    start: `${tomorrow.slice(0, 10)}T15:00`,
+    nights: 5,
+  }
+}
+
+/** A whole document of what was chosen; every number explicit, assumed where it was not asked for. */
+export function startDocument(
+  choices: StartChoices,
   texts: StarterTexts,
   names: StarterNames,
   newId: NewId,
-  today: WallTime,
 ): Document {
-  const rig = starterRig(names, newId, { fresh: 100, gray: 80, black: 60 })
-  const crew = starterCrew(texts, names, newId, 2)
-  const stay = starterStay(names.stay, newId('stay'), rig, crew, today)
+  const rig = starterRig(choices, names, newId)
+  const crew = starterCrew(choices, texts, names, newId)
+  const stay = starterStay(choices, names.stay, newId('stay'), rig, crew)
   return {
     format: 'dry-count/document',
     version: 1,
@@ -39,12 +79,7 @@ export function starterDocument(
   }
 }
 
-/** @param litres capacities of the three tanks */
-export function starterRig(
-  names: StarterNames,
-  newId: NewId,
-  litres: Record<'fresh' | 'gray' | 'black', number>,
-): Rig {
+function starterRig({ preset, litres }: StartChoices, names: StarterNames, newId: NewId): Rig {
   const tanks = (['fresh', 'gray', 'black'] as const).map((kind) =>
     newContainer(kind, newId('tank'), names.tanks[kind], litres[kind]),
   )
@@ -63,36 +98,42 @@ export function starterRig(
   }))
   return {
     id: newId('rig'),
-    name: names.rig,
+    name: names.rigs[preset],
     containers: tanks,
     fixtures,
     roles: roles.map(([role], i) => ({ role, fixture: fixtures[i]!.id, share: owned(1) })),
   }
 }
 
-export function starterCrew(texts: StarterTexts, names: StarterNames, newId: NewId, persons: number): Crew {
+function starterCrew(
+  { persons, pet, showers }: StartChoices,
+  texts: StarterTexts,
+  names: StarterNames,
+  newId: NewId,
+): Crew {
   return {
     id: newId('crew'),
-    name: names.crew,
+    name: names.crew(persons),
     persons: Array.from({ length: persons }, (_, i) => ({
       id: newId('person'),
       name: names.person(i + 1),
       rates: [],
     })),
-    activities: starterActivities(texts, { pet: false, laundry: false }),
+    activities: starterActivities(texts, { pet, laundry: false }).map((activity) =>
+      activity.kind === 'shower' ? { ...activity, rate: owned(SHOWER_RATES[showers]) } : activity,
+    ),
   }
 }
 
-/** Seven nights from the evening of the given day, fresh full and waste empty. */
-export function starterStay(name: string, id: string, rig: Rig, crew: Crew, today: WallTime): Stay {
-  const start = `${addWallDays(today, 0).slice(0, 10)}T15:00`
+/** Fresh full and waste empty. */
+function starterStay({ start, nights }: StartChoices, name: string, id: string, rig: Rig, crew: Crew): Stay {
   return {
     id,
     name,
     rig: rig.id,
     crew: crew.id,
     start,
-    leaveAt: leaveAfterNights(start, `${start.slice(0, 10)}T11:00`, 7),
+    leaveAt: leaveAfterNights(start, `${start.slice(0, 10)}T11:00`, nights),
     horizonDays: fromSource(60, 'rule-of-thumb'),
     levels: rig.containers.map(({ id: container, kind, capacity }) => ({
       container,

@@ -1,22 +1,15 @@
 <script setup lang="ts">
-import { newId } from '@/data/newId'
-import { useWorkspaceStore } from '@/data/workspaceStore'
-import { starterDocument } from '@/document/starters'
+import { useRouter } from 'vue-router'
 import FileMessages from '@/parts/files/FileMessages.vue'
 import FilePicker from '@/parts/files/FilePicker.vue'
 import { useFiles } from '@/parts/files/useFiles'
 import { useSpace } from '@/parts/space'
-import { today } from '@/parts/today'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
-const workspace = useWorkspaceStore()
+const router = useRouter()
 const { message, importFile } = useFiles()
 const { switchTo } = useSpace()
-
-function start() {
-  workspace.replace('start', () => starterDocument(t.starters, t.starterNames, newId, today()))
-}
 </script>
 
 <template>
@@ -24,7 +17,7 @@ function start() {
     <h1 class="text-4xl font-extrabold tracking-tight sm:text-5xl">{{ t.camp.empty }}</h1>
     <p class="mt-4 text-xl leading-snug">{{ t.camp.emptyText }}</p>
     <div class="mt-8 flex flex-wrap gap-3">
-      <AppButton kind="primary" @click="start">{{ t.camp.startOwn }}</AppButton>
+      <AppButton kind="primary" @click="router.push('/start')">{{ t.camp.startOwn }}</AppButton>
       <AppButton @click="switchTo('demo')">{{ t.camp.startDemo }}</AppButton>
       <FilePicker :label="t.camp.open" @pick="importFile" />
     </div>

@@ -6,10 +6,12 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setLevel } from '@/document/edits'
 import StaffGauge from '@/parts/gauge/StaffGauge.vue'
 import { useAmounts } from '@/parts/useAmounts'
+import { useWhyStore } from '@/parts/why/whyStore'
 import { formatDays, formatNumber, t } from '@/texts'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
+const why = useWhyStore()
 const { volume } = useAmounts()
 
 const gauges = computed(() => {
@@ -43,9 +45,15 @@ function drag(container: string, litres: number) {
         <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge.id, $event)" />
         <p class="figure mt-2 text-xl leading-tight font-bold">{{ volume(gauge.start) }}</p>
         <p class="text-[0.95rem] text-soft">{{ t.gauge.of(volume(gauge.capacity)) }}</p>
-        <p class="figure text-xl font-bold" :class="gauge.isStopper ? 'text-oxide' : ''">
+        <button
+          type="button"
+          class="figure min-h-11 text-left text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
+          :class="gauge.isStopper ? 'text-oxide' : ''"
+          :aria-label="`${gauge.daysText}. ${t.gauge.why(gauge.name)}`"
+          @click="why.ask({ kind: 'count', container: gauge.id })"
+        >
           {{ gauge.daysText }}
-        </p>
+        </button>
       </li>
     </ul>
     <p class="mt-2 text-[0.95rem] text-soft">{{ t.camp.levelsHint }}</p>

@@ -2,11 +2,13 @@
 import { computed } from 'vue'
 import type { Habit } from '@/core/model'
 import BotherMarks from '@/parts/BotherMarks.vue'
+import { useWhyStore } from '@/parts/why/whyStore'
 import { formatSigned, t } from '@/texts'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
 const props = defineProps<{ habit: Habit; on: boolean; days: number; atLeast: boolean }>()
 defineEmits<{ toggle: [on: boolean] }>()
+const why = useWhyStore()
 
 const gain = computed(() => {
   const text = formatSigned(props.days)
@@ -31,12 +33,15 @@ const gain = computed(() => {
       <p :id="`note-${habit.id}`" class="text-[0.95rem] leading-snug text-soft">{{ habit.note }}</p>
     </div>
     <div class="pt-1.5 text-right">
-      <p
-        class="figure text-xl leading-tight font-bold whitespace-nowrap"
+      <button
+        type="button"
+        :aria-label="`${gain} d. ${t.why.habit(habit.name)}`"
+        class="figure min-h-8 text-xl leading-tight font-bold whitespace-nowrap"
+        @click="why.ask({ kind: 'habit', habit: habit.id })"
         :class="days > 0.05 ? 'text-sage' : 'text-soft'"
       >
         {{ gain }} <span class="text-base font-semibold">d</span>
-      </p>
+      </button>
       <BotherMarks :bother="habit.bother.value" class="mt-0.5 ml-auto" />
     </div>
   </li>

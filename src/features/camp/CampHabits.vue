@@ -44,7 +44,7 @@ function toggle(habit: string, on: boolean) {
 </script>
 
 <template>
-  <section aria-labelledby="habits">
+  <section aria-labelledby="habits" data-anchor="habits">
     <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
     <ul class="mt-1">
       <CampHabit

@@ -50,7 +50,7 @@ function remove(id: string) {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="fixtures">
+  <section class="pt-10" aria-labelledby="fixtures" data-anchor="fixtures">
     <h2 id="fixtures" class="text-xl font-bold">{{ t.rig.fixtures }}</h2>
     <p class="text-soft">{{ t.rig.fixturesHint }}</p>
     <ul class="mt-2">

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import RigFixtures from './RigFixtures.vue'
+import RigSwitcher from './RigSwitcher.vue'
 import RigTanks from './RigTanks.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { rigOf } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
+import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
 import { t } from '@/texts'
 
@@ -20,9 +22,13 @@ function rename(name: string) {
 </script>
 
 <template>
-  <div v-if="rig && forecast.stay">
+  <NoStay v-if="!rig || !forecast.stay" :title="t.rig.title" />
+  <div v-else>
     <PageHead :title="t.rig.title" />
-    <TextField class="max-w-md" :label="t.rig.name" :value="rig.name" :save="rename" />
+    <div class="grid items-end gap-x-6 gap-y-3 lg:grid-cols-2">
+      <TextField :label="t.rig.name" :value="rig.name" :save="rename" />
+      <RigSwitcher :rig="rig" :stay="forecast.stay" />
+    </div>
     <RigTanks :rig="rig" :stay="forecast.stay" />
     <RigFixtures :rig="rig" />
   </div>

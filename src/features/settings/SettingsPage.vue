@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import ImportChoice from './ImportChoice.vue'
 import { UNITS, type Dimension } from '@/core/quantities'
 import { emptyDocument } from '@/data/storage/documentStore'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
@@ -11,10 +11,11 @@ import PageHead from '@/parts/PageHead.vue'
 import { useSpace } from '@/parts/space'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
+import AppChoices from '@/ui/AppChoices.vue'
 
 const settings = useSettingsStore()
 const workspace = useWorkspaceStore()
-const { message, exportFile, importFile } = useFiles()
+const { message, pending, exportFile, importFile, chooseImport } = useFiles()
 const { space, switchTo } = useSpace()
 const dimensions = Object.keys(UNITS) as Dimension[]
 
@@ -36,40 +37,26 @@ function clear() {
   <section class="pt-4" aria-labelledby="units">
     <h2 id="units" class="text-xl font-bold">{{ t.settings.units }}</h2>
     <div class="mt-2 grid gap-4 sm:grid-cols-2">
-      <RadioGroup
+      <AppChoices
         v-for="dimension in dimensions"
         :key="dimension"
-        :model-value="settings.units[dimension]"
-        @update:model-value="setUnit(dimension, $event)"
-      >
-        <RadioGroupLabel class="text-[0.92rem] font-semibold text-soft">{{
-          t.settings.dimension[dimension]
-        }}</RadioGroupLabel>
-        <div class="mt-1 flex flex-wrap gap-2">
-          <RadioGroupOption v-for="unit in UNITS[dimension]" :key="unit" v-slot="{ checked }" :value="unit">
-            <span
-              class="grid min-h-11 cursor-pointer place-items-center border-2 px-4"
-              :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
-              >{{ t.unitNames[unit] }}</span
-            >
-          </RadioGroupOption>
-        </div>
-      </RadioGroup>
+        :label="t.settings.dimension[dimension]"
+        :value="settings.units[dimension]"
+        :options="UNITS[dimension].map((unit) => ({ value: unit, label: t.unitNames[unit] }))"
+        @choose="setUnit(dimension, $event)"
+      />
     </div>
   </section>
   <section class="pt-8" aria-labelledby="look">
     <h2 id="look" class="text-xl font-bold">{{ t.settings.look }}</h2>
-    <RadioGroup v-model="settings.theme" class="mt-2" :aria-label="t.settings.look">
-      <div class="flex flex-wrap gap-2">
-        <RadioGroupOption v-for="theme in THEMES" :key="theme" v-slot="{ checked }" :value="theme">
-          <span
-            class="grid min-h-11 cursor-pointer place-items-center border-2 px-4"
-            :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
-            >{{ t.settings.theme[theme] }}</span
-          >
-        </RadioGroupOption>
-      </div>
-    </RadioGroup>
+    <AppChoices
+      class="mt-2"
+      hide-label
+      :label="t.settings.look"
+      :value="settings.theme"
+      :options="THEMES.map((theme) => ({ value: theme, label: t.settings.theme[theme] }))"
+      @choose="settings.theme = $event"
+    />
   </section>
   <section class="pt-8" aria-labelledby="data">
     <h2 id="data" class="text-xl font-bold">{{ t.settings.data }}</h2>
@@ -88,5 +75,6 @@ function clear() {
       <AppButton @click="clear">{{ t.settings.clear }}</AppButton>
     </div>
     <FileMessages :message="message" />
+    <ImportChoice :pending="pending" @choose="chooseImport" />
   </section>
 </template>

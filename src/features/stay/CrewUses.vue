@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
+import { dailyUse } from '@/core/explain'
 import { NEVER_RATIONED, ROLES, type Activity, type Crew, type Role } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
@@ -11,11 +12,13 @@ import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useAmounts } from '@/parts/useAmounts'
+import { useWhyStore } from '@/parts/why/whyStore'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ crew: Crew }>()
 const workspace = useWorkspaceStore()
+const why = useWhyStore()
 const { volume } = useAmounts()
 const roles = ROLES.map((role) => ({ value: role, label: t.roles[role] }))
 
@@ -40,17 +43,7 @@ function remove(activity: string) {
   workspace.edit('crew', (draft) => removeActivity(draft, crew, activity))
 }
 
-/** L a day that the whole crew draws for it, nobody away and no habit on. */
-function perDay({ id, per, rate, volume: litres }: Activity): number {
-  const uses =
-    per === 'crew'
-      ? rate.value
-      : props.crew.persons.reduce(
-          (sum, { rates }) => sum + (rates.find(({ activity }) => activity === id)?.rate.value ?? rate.value),
-          0,
-        )
-  return uses * litres.value
-}
+const perDay = (activity: Activity) => volume(dailyUse(props.crew, activity).litres)
 const source = ({ volume: { ...quantity } }: Activity) =>
   quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
 </script>
@@ -64,6 +57,7 @@ const source = ({ volume: { ...quantity } }: Activity) =>
         v-for="activity in crew.activities"
         :key="activity.id"
         :data-testid="`use-${activity.id}`"
+        :data-anchor="`use-${activity.id}`"
         class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-3 lg:grid-cols-[minmax(0,5fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,6fr)_3rem]"
       >
         <div v-if="activity.kind === 'own'" class="col-span-2 grid grid-cols-2 gap-2 lg:col-span-1">
@@ -99,7 +93,15 @@ const source = ({ volume: { ...quantity } }: Activity) =>
           :save="(litres) => change(activity, 'volume', (draft) => void (draft.volume = owned(litres)))"
         />
         <p class="col-span-2 self-center text-[0.95rem] leading-snug text-soft lg:col-span-1">
-          <span class="figure font-bold text-ink">{{ t.stay.inDay(volume(perDay(activity))) }}</span> ·
+          <button
+            type="button"
+            class="figure min-h-11 font-bold text-ink underline decoration-line decoration-2 underline-offset-4"
+            :aria-label="`${t.stay.inDay(perDay(activity))}. ${t.why.use(activity.name)}`"
+            @click="why.ask({ kind: 'use', activity: activity.id })"
+          >
+            {{ t.stay.inDay(perDay(activity)) }}
+          </button>
+          ·
           {{ source(activity) }}
         </p>
         <AppButton

@@ -1,23 +1,37 @@
 <script setup lang="ts">
 import CrewPersons from './CrewPersons.vue'
+import CrewSwitcher from './CrewSwitcher.vue'
 import CrewUses from './CrewUses.vue'
-import StayAbsences from './StayAbsences.vue'
+import StayHeadline from './StayHeadline.vue'
+import StaySwitcher from './StaySwitcher.vue'
 import StayWhen from './StayWhen.vue'
+import TheBoard from './board/TheBoard.vue'
+import StayChart from './chart/StayChart.vue'
 import { useForecastStore } from '@/data/forecastStore'
-import PageHead from '@/parts/PageHead.vue'
+import NoStay from '@/parts/NoStay.vue'
 import { t } from '@/texts'
 
 const forecast = useForecastStore()
 </script>
 
 <template>
-  <div v-if="forecast.stay && forecast.crew">
-    <PageHead :title="t.stay.title" />
+  <NoStay v-if="!forecast.stay || !forecast.crew" :title="t.stay.title" />
+  <div v-else>
+    <h1 class="sr-only">{{ t.stay.title }}</h1>
+    <StayHeadline class="pt-5 pb-4" />
+    <TheBoard />
+    <p class="mt-1 max-w-[80ch] text-[0.95rem] text-soft">{{ t.board.hint }}</p>
+    <StayChart class="pt-6" />
     <div class="grid gap-x-12 lg:grid-cols-2">
-      <StayWhen :stay="forecast.stay" />
-      <CrewPersons :crew="forecast.crew" />
+      <div>
+        <StayWhen :stay="forecast.stay" />
+        <StaySwitcher class="mt-4" :stay="forecast.stay" />
+      </div>
+      <div>
+        <CrewPersons :crew="forecast.crew" />
+        <CrewSwitcher class="mt-4" :stay="forecast.stay" />
+      </div>
     </div>
-    <StayAbsences :stay="forecast.stay" :crew="forecast.crew" />
     <CrewUses :crew="forecast.crew" />
   </div>
 </template>

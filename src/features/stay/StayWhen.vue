@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Minus, Plus } from '@lucide/vue'
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import type { Stay } from '@/core/model'
@@ -7,7 +6,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setNights, setStart, stayOf } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import { t } from '@/texts'
-import AppButton from '@/ui/AppButton.vue'
+import AppStepper from '@/ui/AppStepper.vue'
 
 const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
@@ -39,23 +38,16 @@ const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
         :value="stay.leaveAt"
         :save="(leave) => edit('leave', (draft) => void (stayOf(draft, stay.id).leaveAt = leave))"
       />
-      <div class="flex items-center gap-2">
-        <AppButton
-          :aria-label="t.stay.fewerNights"
-          :disabled="nights <= 1"
-          @click="edit('nights', (draft) => setNights(draft, stay.id, nights - 1))"
-          ><Minus :size="18" aria-hidden="true"
-        /></AppButton>
-        <span class="figure min-w-24 text-center text-lg font-bold" data-testid="nights">{{
-          t.camp.nights(nights)
-        }}</span>
-        <AppButton
-          :aria-label="t.stay.moreNights"
-          :disabled="nights >= stay.horizonDays.value - 1"
-          @click="edit('nights', (draft) => setNights(draft, stay.id, nights + 1))"
-          ><Plus :size="18" aria-hidden="true"
-        /></AppButton>
-      </div>
+      <AppStepper
+        :value="nights"
+        :text="t.camp.nights(nights)"
+        :min="1"
+        :max="stay.horizonDays.value - 1"
+        :fewer="t.stay.fewerNights"
+        :more="t.stay.moreNights"
+        data-testid="nights"
+        @change="(to) => edit('nights', (draft) => setNights(draft, stay.id, to))"
+      />
     </div>
   </section>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatNumber, t } from '@/texts'
-import { filledTo, tallyShape } from './tally'
+import { filledTo, tallyShape, type Stroke } from './tally'
 
 const props = defineProps<{
   /** Nights planned. */
@@ -15,22 +15,31 @@ const props = defineProps<{
 }>()
 
 const shape = computed(() => tallyShape(props.planned, props.days, props.perRow))
+/** Room a date takes under the tally. */
+const LABEL_WIDTH = 78
 const labels = computed(() => {
   const { strokes } = shape.value
-  const under = (stroke: (typeof strokes)[number]) =>
-    Math.max(stroke.y1, stroke.y2) + (stroke.isBar ? 30 : 20)
-  const [first, stop, last] = [strokes[0]!, strokes.find(({ isStop }) => isStop), strokes.at(-1)!]
-  const all = [{ stroke: first, text: props.marks?.start ?? '', anchor: 'start', isStop: false }]
-  if (stop && props.marks?.stop)
-    all.push({ stroke: stop, text: props.marks.stop, anchor: 'middle', isStop: true })
-  const crowded = stop && Math.abs(stop.x1 - last.x1) < 60 && stop.y1 === last.y1
-  if (last.index > 3 && !crowded)
-    all.push({ stroke: last, text: props.marks?.end ?? '', anchor: 'start', isStop: false })
-  return all
-    .filter(
-      ({ stroke, isStop }) => isStop || !stop || stroke.y1 !== stop.y1 || Math.abs(stroke.x1 - stop.x1) > 60,
-    )
-    .map(({ stroke, ...mark }) => ({ ...mark, x: (stroke.x1 + stroke.x2) / 2, y: under(stroke) }))
+  const mark = (stroke: Stroke | undefined, text: string | null | undefined, isStop: boolean) =>
+    stroke && text
+      ? [
+          {
+            text,
+            isStop,
+            x: (stroke.x1 + stroke.x2) / 2,
+            y: Math.max(stroke.y1, stroke.y2) + (stroke.isBar ? 30 : 20),
+          },
+        ]
+      : []
+  const stop = mark(
+    strokes.find(({ isStop }) => isStop),
+    props.marks?.stop,
+    true,
+  )
+  const isFree = ({ x, y }: { x: number; y: number }) =>
+    stop.every((at) => at.y !== y || Math.abs(at.x - x) > LABEL_WIDTH)
+  const first = mark(strokes[0], props.marks?.start, false).filter(isFree)
+  const last = strokes.length > 5 ? mark(strokes.at(-1), props.marks?.end, false).filter(isFree) : []
+  return [...first, ...stop, ...last]
 })
 const label = computed(() => {
   const dry = Math.min(props.planned, Math.floor(props.days ?? props.planned))
@@ -79,7 +88,7 @@ const label = computed(() => {
         :key="mark.text"
         :x="mark.x"
         :y="mark.y"
-        :text-anchor="mark.anchor"
+        text-anchor="middle"
         :fill="mark.isStop ? 'var(--oxide)' : 'var(--soft)'"
       >
         {{ mark.text }}

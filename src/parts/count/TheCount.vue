@@ -3,23 +3,28 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { t } from '@/texts'
 import { tallyShape } from './tally'
+import CountSentence from './CountSentence.vue'
 import TallyMarks from './TallyMarks.vue'
-import { useCountWords } from './useCountWords'
+import type { CountWords } from './useCountWords'
 
-const words = useCountWords()
+const props = defineProps<{
+  words: CountWords
+  /** One column, for a place beside something else. */
+  compact?: boolean
+}>()
 const wide = useMediaQuery('(min-width: 40rem)')
 const perRow = computed(() => (wide.value ? 6 : 3))
 /** A stroke is as large for three nights as for twelve; only long stays shrink. */
 const tallyWidth = computed(() => {
-  const { width } = tallyShape(words.value?.nights ?? 1, null, perRow.value)
+  const { width } = tallyShape(props.words.nights, null, perRow.value)
   return `min(100%, ${(width * (wide.value ? 1.25 : 1.1)) / 17}rem)`
 })
 </script>
 
 <template>
   <section
-    v-if="words"
-    class="grid items-center gap-x-14 gap-y-3 lg:grid-cols-[auto_1fr]"
+    class="grid items-center gap-x-14 gap-y-3"
+    :class="compact ? '' : 'lg:grid-cols-[auto_1fr]'"
     aria-labelledby="the-count"
     aria-live="off"
   >
@@ -29,7 +34,8 @@ const tallyWidth = computed(() => {
         <span v-if="words.isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
         <span
           data-testid="count-days"
-          class="figure text-[7.4rem] leading-[0.86] font-extrabold tracking-[-0.045em] sm:text-[9.6rem]"
+          class="figure leading-[0.86] font-extrabold tracking-[-0.045em]"
+          :class="compact ? 'text-[5rem] lg:text-[9.6rem]' : 'text-[7.4rem] sm:text-[9.6rem]'"
           >{{ words.figure }}</span
         >
         <span class="figure pb-1.5 text-2xl leading-[1.05] font-semibold sm:pb-3 sm:text-[1.7rem]">{{
@@ -38,28 +44,14 @@ const tallyWidth = computed(() => {
       </p>
     </div>
     <div class="min-w-0">
-      <p
-        class="figure max-w-[34ch] text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]"
-        data-testid="count-sentence"
-      >
-        <template v-if="words.startsPast">
-          <span class="text-oxide">{{ t.count.startsPast(words.stopper ?? '') }}</span>
-        </template>
-        <template v-else-if="words.when">
-          {{ t.count.stops(words.stopper ?? '') }}
-          <span :class="words.lasts ? '' : 'text-oxide'">{{ words.when.day }}, {{ words.when.part }}</span
-          >,
-          {{ words.lasts ? t.count.enough : t.count.short(words.short) }}
-          {{ words.lasts ? '' : t.count.of(words.nights) }}.
-        </template>
-        <template v-else>{{ t.count.nothingStops(words.horizon) }}</template>
-      </p>
+      <CountSentence :words="words" />
       <TallyMarks
         :planned="words.nights"
         :days="words.days"
         :per-row="perRow"
         :marks="words.marks"
         class="mt-3 -ml-3 h-auto"
+        :class="compact ? 'max-lg:hidden' : ''"
         :style="{ width: tallyWidth }"
       />
       <slot />

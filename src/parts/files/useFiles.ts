@@ -1,6 +1,15 @@
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Document } from '@/core/model'
-import { fileName, LIMITS, pathText, readDocument, writeDocument, type DocumentFault } from '@/document'
+import {
+  addDocument,
+  fileName,
+  LIMITS,
+  pathText,
+  readDocument,
+  writeDocument,
+  type DocumentFault,
+} from '@/document'
+import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { t } from '@/texts'
 
@@ -10,12 +19,19 @@ export interface FileMessage {
   faults: string[]
 }
 
+/** A file that was read and is good, before the owner has said what to do with it. */
+export interface PendingImport {
+  name: string
+  document: Document
+}
+
 const FAULTS_SHOWN = 5
 
 /** Documents to and from files. A refused file changes nothing. */
 export function useFiles() {
   const workspace = useWorkspaceStore()
   const message = ref<FileMessage | null>(null)
+  const pending = shallowRef<PendingImport | null>(null)
 
   function exportFile() {
     const { document } = workspace
@@ -26,13 +42,25 @@ export function useFiles() {
   async function importFile(file: File) {
     const result = await readFile(file)
     if (!result.ok) message.value = refusal(file.name, result.faults)
-    else {
-      workspace.replace('import', () => result.value)
-      message.value = { text: t.settings.imported(file.name), faults: [] }
-    }
+    else if (workspace.document.stays.length === 0)
+      take({ name: file.name, document: result.value }, 'replace')
+    else pending.value = { name: file.name, document: result.value }
   }
 
-  return { message, exportFile, importFile }
+  /** What to do with the file that waits. */
+  function chooseImport(how: 'replace' | 'add' | 'cancel') {
+    if (pending.value && how !== 'cancel') take(pending.value, how)
+    pending.value = null
+  }
+
+  function take({ name, document: opened }: PendingImport, how: 'replace' | 'add') {
+    const make = how === 'replace' ? () => opened : (current: Document) => addDocument(current, opened, newId)
+    const result = workspace.replace('import', make)
+    const text = how === 'replace' ? t.settings.imported(name) : t.imports.added(name)
+    message.value = result.ok ? { text, faults: [] } : refusal(name, result.faults)
+  }
+
+  return { message, pending, exportFile, importFile, chooseImport }
 }
 
 async function readFile(

@@ -45,8 +45,14 @@ export const starters: StarterTexts = {
 }
 
 export const starterNames: StarterNames = {
-  rig: 'My rig',
-  crew: 'My crew',
+  rigs: {
+    'small-van': 'Small van',
+    van: 'Van',
+    'light-trailer': 'Light trailer',
+    'family-trailer': 'Family trailer',
+    'large-trailer': 'Large trailer',
+  },
+  crew: (persons) => (persons === 1 ? 'Just me' : `The ${persons} of us`),
   stay: 'My stay',
   person: (n) => `Person ${n}`,
   tanks: { fresh: 'Fresh', gray: 'Gray', black: 'Black' },

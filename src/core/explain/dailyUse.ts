@@ -1,0 +1,21 @@
+import type { Activity, Crew } from '../model'
+import type { Litres } from '../quantities'
+
+/** What an activity draws in a whole day with everybody there and no habit on. */
+export interface DailyUse {
+  /** Uses a day, a line per person, or one for the crew (`person` null). */
+  lines: { person: string | null; uses: number }[]
+  /** L drawn by all of them. */
+  litres: Litres
+}
+
+export function dailyUse(crew: Crew, activity: Activity): DailyUse {
+  const lines =
+    activity.per === 'crew'
+      ? [{ person: null, uses: activity.rate.value }]
+      : crew.persons.map(({ name, rates }) => ({
+          person: name,
+          uses: (rates.find((own) => own.activity === activity.id) ?? activity).rate.value,
+        }))
+  return { lines, litres: lines.reduce((sum, { uses }) => sum + uses, 0) * activity.volume.value }
+}

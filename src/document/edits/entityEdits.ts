@@ -1,0 +1,72 @@
+import { sideOf, type Document, type Id, type Rig, type Stay } from '@/core/model'
+import { fromSource } from '@/core/quantities'
+import { stayOf } from './stayEdits'
+
+/** Recipes on a draft: rigs, crews and stays as wholes. Containers and persons keep their ids in a copy. */
+
+/** A copy of the stay's rig, used by the stay from now on. */
+export function copyRig(draft: Document, stayId: Id, newId: Id, name: string): void {
+  const stay = stayOf(draft, stayId)
+  const rig = draft.rigs.find(({ id }) => id === stay.rig)!
+  draft.rigs.push({ ...copyOf(rig), id: newId, name })
+  stay.rig = newId
+}
+
+export function copyCrew(draft: Document, stayId: Id, newId: Id, name: string): void {
+  const stay = stayOf(draft, stayId)
+  const crew = draft.crews.find(({ id }) => id === stay.crew)!
+  draft.crews.push({ ...copyOf(crew), id: newId, name })
+  stay.crew = newId
+}
+
+/** A copy of a stay, shown from now on. */
+export function copyStay(draft: Document, stayId: Id, newId: Id, name: string): void {
+  draft.stays.push({ ...copyOf(stayOf(draft, stayId)), id: newId, name })
+  draft.currentStay = newId
+}
+
+/** Removes a stay; the next one, if any, is shown instead. */
+export function removeStay(draft: Document, stayId: Id): void {
+  draft.stays = draft.stays.filter(({ id }) => id !== stayId)
+  if (draft.currentStay === stayId) draft.currentStay = draft.stays.at(-1)?.id ?? null
+}
+
+/** A rig or crew no stay uses; the check refuses the removal of one in use. */
+export function removeRig(draft: Document, rigId: Id): void {
+  draft.rigs = draft.rigs.filter(({ id }) => id !== rigId)
+}
+
+export function removeCrew(draft: Document, crewId: Id): void {
+  draft.crews = draft.crews.filter(({ id }) => id !== crewId)
+}
+
+/** Takes another rig on the stay. Containers of the same id keep their starting level; others start full or empty. */
+export function useRig(draft: Document, stayId: Id, rigId: Id): void {
+  const stay = stayOf(draft, stayId)
+  const rig = draft.rigs.find(({ id }) => id === rigId)!
+  stay.rig = rigId
+  stay.levels = startingLevels(rig, stay.levels)
+}
+
+/** Takes another crew on the stay; absences of people who are not in it go. */
+export function useCrew(draft: Document, stayId: Id, crewId: Id): void {
+  const stay = stayOf(draft, stayId)
+  const persons = new Set(draft.crews.find(({ id }) => id === crewId)!.persons.map(({ id }) => id))
+  stay.crew = crewId
+  stay.absences = stay.absences.filter(({ person }) => persons.has(person))
+}
+
+function startingLevels(rig: Rig, known: Stay['levels']): Stay['levels'] {
+  return rig.containers.map(
+    ({ id: container, kind, capacity }) =>
+      known.find((entry) => entry.container === container && entry.level.value <= capacity.value) ?? {
+        container,
+        level: fromSource(sideOf(kind) === 'supply' ? capacity.value : 0, 'assumed'),
+      },
+  )
+}
+
+/** Drafts are proxies: a copy must be of plain values. */
+function copyOf<T>(value: T): T {
+  return JSON.parse(JSON.stringify(value)) as T
+}

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Rig, Stay } from '@/core/model'
+import { newId } from '@/data/newId'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { copyRig, removeRig, useRig } from '@/document/edits'
+import EntitySwitcher from '@/parts/EntitySwitcher.vue'
+import { t } from '@/texts'
+
+const props = defineProps<{ rig: Rig; stay: Stay }>()
+const workspace = useWorkspaceStore()
+const others = computed(() => workspace.document.rigs.filter(({ id }) => id !== props.rig.id))
+const usedElsewhere = computed(() =>
+  workspace.document.stays.some((stay) => stay.id !== props.stay.id && stay.rig === props.rig.id),
+)
+
+function choose(id: string) {
+  const stay = props.stay.id
+  workspace.edit('rig', (draft) => useRig(draft, stay, id))
+}
+function copy() {
+  const stay = props.stay.id
+  const id = newId('rig')
+  const { name } = props.rig
+  workspace.edit('copy', (draft) => copyRig(draft, stay, id, t.switcher.copyName(name)))
+}
+/** The stay takes another rig, then this one goes. */
+function remove() {
+  const [stay, id, next] = [props.stay.id, props.rig.id, others.value[0]!.id]
+  workspace.edit('remove', (draft) => {
+    useRig(draft, stay, next)
+    removeRig(draft, id)
+  })
+}
+</script>
+
+<template>
+  <EntitySwitcher
+    :label="t.switcher.rig"
+    :current="rig.id"
+    :entries="workspace.document.rigs"
+    :held="others.length === 0 || usedElsewhere ? t.switcher.inUse : null"
+    @choose="choose"
+    @copy="copy"
+    @remove="remove"
+  />
+</template>

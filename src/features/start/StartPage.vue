@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed, nextTick, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import StartCrew from './StartCrew.vue'
+import StartRig from './StartRig.vue'
+import StartStay from './StartStay.vue'
+import { addWallDays } from '@/core/calendar'
+import { count } from '@/core/count'
+import { compile } from '@/core/model'
+import { newId } from '@/data/newId'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { addDocument } from '@/document'
+import { firstChoices, startDocument } from '@/document/starters'
+import TheCount from '@/parts/count/TheCount.vue'
+import { countWords } from '@/parts/count/useCountWords'
+import { today } from '@/parts/today'
+import { t } from '@/texts'
+import AppButton from '@/ui/AppButton.vue'
+
+const STEPS = [StartRig, StartCrew, StartStay]
+const LEADS = [t.start.rigLead, t.start.crewLead, t.start.stayLead]
+
+const workspace = useWorkspaceStore()
+const route = useRoute()
+const router = useRouter()
+const choices = reactive(firstChoices(addWallDays(today(), 1)))
+const heading = ref<HTMLElement | null>(null)
+
+const step = computed(() => Math.min(STEPS.length, Math.max(1, Number(route.query.step ?? 1) || 1)))
+const isLast = computed(() => step.value === STEPS.length)
+/** The same choices, counted as they stand; ids do not matter here. */
+const preview = computed(() => {
+  let n = 0
+  const document = startDocument(choices, t.starters, t.starterNames, (kind) => `${kind}-${(n += 1)}`)
+  const model = compile(document, document.currentStay!)
+  return countWords(document.stays[0]!, model, count(model))
+})
+
+const go = (to: number) => router.push({ path: '/start', query: { step: to } })
+watch(step, () => void nextTick(() => heading.value?.focus()))
+
+function finish() {
+  const made = startDocument(choices, t.starters, t.starterNames, newId)
+  workspace.replace('start', (document) => addDocument(document, made, newId))
+  void router.push('/')
+}
+</script>
+
+<template>
+  <div class="grid gap-x-14 gap-y-6 pt-6 lg:grid-cols-[minmax(0,6fr)_minmax(0,5fr)]">
+    <form @submit.prevent="isLast ? finish() : go(step + 1)">
+      <p class="text-[0.95rem] font-semibold text-soft">{{ t.start.stepOf(step) }}</p>
+      <h1
+        ref="heading"
+        tabindex="-1"
+        class="text-3xl font-extrabold tracking-tight focus:outline-none sm:text-4xl"
+      >
+        {{ t.start.steps[step - 1] }}
+      </h1>
+      <p class="mt-1 text-soft">{{ LEADS[step - 1] }}</p>
+      <component :is="STEPS[step - 1]" class="mt-5" :choices="choices" />
+      <div class="mt-8 flex flex-wrap items-center gap-3">
+        <button type="submit" class="min-h-12 bg-ink px-6 text-lg font-semibold text-paper">
+          {{ isLast ? t.start.finish : t.start.next }}
+        </button>
+        <AppButton v-if="step > 1" @click="go(step - 1)">{{ t.start.back }}</AppButton>
+        <AppButton v-if="!isLast" kind="quiet" @click="finish">{{ t.start.skip }}</AppButton>
+        <AppButton kind="quiet" @click="router.push('/')">{{ t.start.cancel }}</AppButton>
+      </div>
+    </form>
+    <aside
+      class="border-t-2 border-ink pt-4 max-lg:order-first max-lg:border-t-0 max-lg:border-b-2 max-lg:pt-0 max-lg:pb-3 lg:border-t-0 lg:border-l-2 lg:pt-0 lg:pl-10"
+      :aria-label="t.start.live"
+    >
+      <TheCount :words="preview" compact />
+    </aside>
+  </div>
+</template>

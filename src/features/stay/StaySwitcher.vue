@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { Plus } from '@lucide/vue'
+import { useRouter } from 'vue-router'
+import type { Stay } from '@/core/model'
+import { newId } from '@/data/newId'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { copyStay, removeStay } from '@/document/edits'
+import EntitySwitcher from '@/parts/EntitySwitcher.vue'
+import { t } from '@/texts'
+import AppButton from '@/ui/AppButton.vue'
+
+const props = defineProps<{ stay: Stay }>()
+const workspace = useWorkspaceStore()
+const router = useRouter()
+
+const choose = (id: string) => workspace.edit('switch-stay', (draft) => void (draft.currentStay = id))
+function copy() {
+  const { id, name } = props.stay
+  const copyId = newId('stay')
+  workspace.edit('copy', (draft) => copyStay(draft, id, copyId, t.switcher.copyName(name)))
+}
+function remove() {
+  const { id } = props.stay
+  workspace.edit('remove', (draft) => removeStay(draft, id))
+}
+</script>
+
+<template>
+  <EntitySwitcher
+    :label="t.switcher.stay"
+    :current="stay.id"
+    :entries="workspace.document.stays"
+    :held="null"
+    @choose="choose"
+    @copy="copy"
+    @remove="remove"
+  >
+    <AppButton
+      kind="quiet"
+      :aria-label="t.switcher.newStay"
+      :title="t.switcher.newStay"
+      @click="router.push('/start')"
+    >
+      <Plus :size="22" aria-hidden="true" />
+    </AppButton>
+  </EntitySwitcher>
+</template>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import BoardHabitBar from './BoardHabitBar.vue'
+import { keptRange, type DayRange } from './rangeDrag'
+import type { useBoard } from './useBoard'
+import { switched } from '@/core/habits'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { stayOf } from '@/document/edits'
+import { t } from '@/texts'
+
+const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']>; dayWidth: number }>()
+const workspace = useWorkspaceStore()
+
+const lastDay = computed(() => props.board.days.length - 1)
+const bars = computed(() =>
+  props.board.stay.habits.map(({ habit: id, days }) => ({
+    id,
+    name: workspace.document.habits.find((habit) => habit.id === id)!.name,
+    range: (days ? [days[0], Math.min(days[1], lastDay.value)] : [0, lastDay.value]) as DayRange,
+  })),
+)
+const off = computed(() =>
+  workspace.document.habits.filter(({ id }) => !bars.value.some((bar) => bar.id === id)),
+)
+
+function set(habit: string, on: boolean, range: DayRange | null, coalesce: string | null = null) {
+  const { id } = props.board.stay
+  const days = range === null ? null : keptRange(range, lastDay.value)
+  workspace.edit(
+    'habit',
+    (draft) => {
+      const stay = stayOf(draft, id)
+      const at = stay.habits.findIndex((entry) => entry.habit === habit)
+      if (on && at >= 0) stay.habits[at]!.days = days
+      else stay.habits = switched(draft, stay.habits, habit, on, days)
+    },
+    coalesce,
+  )
+}
+
+function add(event: Event) {
+  const select = event.target as HTMLSelectElement
+  if (select.value !== '') set(select.value, true, null)
+  select.value = ''
+}
+</script>
+
+<template>
+  <div class="mt-3 border-t border-line pt-2">
+    <div v-for="bar in bars" :key="bar.id" class="flex items-center" :data-testid="`range-${bar.id}`">
+      <span class="board-label text-[0.92rem] leading-tight">{{ bar.name }}</span>
+      <BoardHabitBar
+        :name="bar.name"
+        :range="bar.range"
+        :days="board.days"
+        :day-width="dayWidth"
+        @range="set(bar.id, true, $event, `range ${bar.id}`)"
+        @off="set(bar.id, false, null)"
+      />
+    </div>
+    <div class="flex">
+      <span class="board-label z-10 w-auto!">
+        <select
+          class="h-11 max-w-64 border-b-2 border-ink bg-card px-2"
+          :aria-label="t.board.addHabit"
+          @change="add"
+        >
+          <option value="">{{ t.board.addHabit }}</option>
+          <option v-for="habit in off" :key="habit.id" :value="habit.id">{{ habit.name }}</option>
+        </select>
+      </span>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { useBoard } from './useBoard'
+import { PARTS, PARTS_PER_DAY, type Part } from '@/core/calendar'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setAbsence } from '@/document/edits'
+import { t } from '@/texts'
+import { useGridKeys } from '@/ui/useGridKeys'
+
+const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']> }>()
+const workspace = useWorkspaceStore()
+const element = ref<HTMLElement | null>(null)
+const { onKeydown, onFocusin, tabindex, startAt } = useGridKeys(() => element.value)
+startAt(0, props.board.firstPart)
+
+const away = computed(
+  () => new Set(props.board.stay.absences.map(({ person, day, part }) => `${person} ${day} ${part}`)),
+)
+const isAway = (person: string, day: number, part: Part) => away.value.has(`${person} ${day} ${part}`)
+
+function toggle(person: string, day: number, part: Part) {
+  const { id } = props.board.stay
+  const next = !isAway(person, day, part)
+  workspace.edit('absence', (draft) => setAbsence(draft, id, person, day, part, next))
+}
+</script>
+
+<template>
+  <div ref="element" role="group" :aria-label="t.board.people" @keydown="onKeydown" @focusin="onFocusin">
+    <div v-for="(person, r) in board.crew.persons" :key="person.id" class="flex items-center">
+      <span class="board-label truncate">{{ person.name }}</span>
+      <span v-for="day in board.days" :key="day.day" class="flex w-(--day) pr-[3px]">
+        <button
+          v-for="(part, p) in PARTS"
+          :key="part"
+          type="button"
+          role="checkbox"
+          class="grid h-9 flex-1 place-items-center disabled:opacity-20 max-lg:h-11"
+          :disabled="day.day === 0 && p < board.firstPart"
+          :data-row="r"
+          :data-col="day.day * PARTS_PER_DAY + p"
+          :tabindex="tabindex(r, day.day * PARTS_PER_DAY + p)"
+          :aria-checked="!isAway(person.id, day.day, part)"
+          :aria-label="t.board.presence(person.name, day.label, t.parts[part])"
+          :title="t.board.presence(person.name, day.label, t.parts[part])"
+          @click="toggle(person.id, day.day, part)"
+        >
+          <span
+            class="block w-1.5 rounded-full"
+            :class="isAway(person.id, day.day, part) ? 'h-1.5 bg-(--faint)' : 'h-6 bg-ink'"
+          />
+        </button>
+      </span>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { areaPath, linePath, type BoardCell } from './boardShape'
+import type { ModelContainer } from '@/core/model'
+import { useAmounts } from '@/parts/useAmounts'
+import { t } from '@/texts'
+
+const props = defineProps<{
+  row: ModelContainer & { cells: BoardCell[] }
+  rowIndex: number
+  days: { day: number; label: string }[]
+  dayWidth: number
+  tabindexOf: (col: number) => number
+}>()
+defineEmits<{ why: [part: number] }>()
+
+const HEIGHT = 84
+const { volume } = useAmounts()
+const inner = () => props.dayWidth - 3
+const limitY = () => (props.row.limit === null ? null : HEIGHT * (1 - props.row.limit / props.row.capacity))
+
+function label({ day, endL, overL }: BoardCell): string {
+  const level = t.board.cell(props.row.name, props.days[day]!.label, volume(endL))
+  if (overL <= 1e-9) return level
+  return `${level} ${props.row.side === 'supply' ? t.board.short(volume(overL)) : t.board.over(volume(overL))}`
+}
+/** The number stands where the line does not. */
+const labelAbove = ({ profile }: BoardCell) => Math.max(profile[0]!.share, profile.at(-1)!.share) < 0.7
+const shown = ({ endL, overL }: BoardCell) =>
+  overL <= 1e-9
+    ? volume(endL)
+    : props.row.side === 'supply'
+      ? t.board.short(volume(overL))
+      : t.board.over(volume(overL))
+</script>
+
+<template>
+  <div class="flex" role="group" :aria-label="row.name">
+    <svg v-if="row.side === 'waste'" width="0" height="0" class="absolute" aria-hidden="true">
+      <clipPath :id="`past-${row.id}`">
+        <rect x="0" y="0" :width="inner()" :height="limitY() ?? 0" />
+      </clipPath>
+    </svg>
+    <button
+      v-for="cell in row.cells"
+      :key="cell.day"
+      type="button"
+      class="relative block w-(--day) pr-[3px] text-left"
+      :data-row="rowIndex"
+      :data-col="cell.day"
+      :tabindex="tabindexOf(cell.day)"
+      :aria-label="label(cell)"
+      :data-testid="`cell-${row.id}-${cell.day}`"
+      @click="$emit('why', cell.part)"
+    >
+      <svg
+        :width="inner()"
+        :height="HEIGHT"
+        :viewBox="`0 0 ${inner()} ${HEIGHT}`"
+        aria-hidden="true"
+        class="block bg-post"
+      >
+        <path
+          :d="areaPath(cell.profile, inner(), HEIGHT)"
+          :fill="`url(#hatch-${cell.wasOver ? 'over' : row.side})`"
+        />
+        <path
+          v-if="cell.overL > 1e-9 && !cell.wasOver && row.side === 'waste'"
+          :d="areaPath(cell.profile, inner(), HEIGHT)"
+          fill="url(#hatch-over)"
+          :clip-path="`url(#past-${row.id})`"
+        />
+        <path
+          v-if="limitY() !== null"
+          :d="`M0 ${limitY()}h${inner()}`"
+          stroke="var(--ink)"
+          stroke-width="2"
+          stroke-dasharray="2 4"
+        />
+        <path
+          :d="linePath(cell.profile, inner(), HEIGHT)"
+          fill="none"
+          :stroke="cell.overL > 1e-9 ? 'var(--oxide)' : 'var(--ink)'"
+          stroke-width="3"
+        />
+      </svg>
+      <span
+        :style="labelAbove(cell) ? { top: '2px' } : { bottom: '2px' }"
+        class="figure absolute left-1 text-[0.92rem] font-bold whitespace-nowrap [text-shadow:0_0_3px_var(--post),0_0_3px_var(--post),0_0_5px_var(--post)]"
+        :class="cell.overL > 1e-9 ? 'text-oxide' : ''"
+        >{{ shown(cell) }}</span
+      >
+    </button>
+  </div>
+</template>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import BoardPatterns from './BoardPatterns.vue'
+import BoardHabits from './BoardHabits.vue'
+import BoardPeople from './BoardPeople.vue'
+import BoardRow from './BoardRow.vue'
+import { useBoard } from './useBoard'
+import { useMediaQuery } from '@vueuse/core'
+import { useAmounts } from '@/parts/useAmounts'
+import { useWhyStore } from '@/parts/why/whyStore'
+import { t } from '@/texts'
+import { useGridKeys } from '@/ui/useGridKeys'
+
+const board = useBoard()
+const why = useWhyStore()
+const { volume } = useAmounts()
+const wide = useMediaQuery('(min-width: 64rem)')
+const dayWidth = computed(() => (wide.value ? 92 : 112))
+const labelWidth = computed(() => (wide.value ? 132 : 84))
+const cellsElement = ref<HTMLElement | null>(null)
+const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
+
+const limitWords = (side: 'supply' | 'waste' | 'carrier', limit: number | null) =>
+  limit === null ? '' : t.board.limit[side](volume(limit))
+</script>
+
+<template>
+  <section v-if="board" aria-labelledby="board" data-testid="board">
+    <h2 id="board" class="sr-only">{{ t.board.title }}</h2>
+    <BoardPatterns />
+    <div class="-mx-4 overflow-x-auto overscroll-x-contain sm:-mx-8" tabindex="-1">
+      <div
+        class="w-max px-4 pb-3 sm:px-8"
+        :style="{ '--day': `${dayWidth}px`, '--label': `${labelWidth}px` }"
+      >
+        <div class="relative">
+          <div class="flex pt-7" aria-hidden="true">
+            <span class="board-label" />
+            <span
+              v-for="day in board.days"
+              :key="day.day"
+              class="figure w-(--day) border-l border-transparent pl-1 text-[0.95rem] font-semibold whitespace-nowrap"
+              >{{ day.short }}</span
+            >
+          </div>
+          <BoardPeople :board="board" />
+          <div ref="cellsElement" @keydown="onKeydown" @focusin="onFocusin">
+            <div v-for="(row, r) in board.rows" :key="row.id" class="mt-3 flex">
+              <div class="board-label pt-1">
+                <p class="leading-tight font-bold break-words" :class="row.isStopper ? 'text-oxide' : ''">
+                  {{ row.name }}
+                </p>
+                <p class="text-[0.85rem] leading-tight text-soft">{{ limitWords(row.side, row.limit) }}</p>
+              </div>
+              <BoardRow
+                :row="row"
+                :row-index="r"
+                :days="board.days"
+                :day-width="dayWidth"
+                :tabindex-of="(col) => tabindex(r, col)"
+                @why="(part) => why.ask({ kind: 'level', container: row.id, part })"
+              />
+            </div>
+          </div>
+          <BoardHabits :board="board" :day-width="dayWidth" />
+          <div
+            v-if="board.stopX !== null"
+            class="pointer-events-none absolute top-0 bottom-2 z-10 border-l-3 border-oxide"
+            :style="{
+              left: `${labelWidth + board.stopX * dayWidth}px`,
+            }"
+            data-testid="board-stop"
+          >
+            <span
+              class="figure absolute top-0 -translate-x-1/2 bg-oxide px-2 text-[0.9rem] font-bold text-paper"
+              >{{ t.board.stop }}</span
+            >
+          </div>
+        </div>
+      </div>
+    </div>
+  </section>
+</template>

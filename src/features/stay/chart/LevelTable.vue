@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LevelSeries } from './levelSeries'
+import { dayAndPartOf } from '@/core/calendar'
+import { formatDate, formatNumber, t } from '@/texts'
+
+const props = defineProps<{ series: LevelSeries[] }>()
+
+/** The last part end of each day. */
+const rows = computed(() => {
+  const times = props.series[0]?.times ?? []
+  return times.flatMap((time, i) => {
+    const next = times[i + 1]
+    const isLast = next === undefined || dayAndPartOf(times[0]!, next).part === 1
+    return i > 0 && isLast ? [{ time, cells: props.series.map(({ percent }) => percent[i]!) }] : []
+  })
+})
+</script>
+
+<template>
+  <div class="overflow-x-auto" tabindex="0" role="region" :aria-label="t.chart.table">
+    <table class="w-full max-w-3xl text-left">
+      <thead>
+        <tr class="border-b-2 border-ink">
+          <th class="py-1 pr-4">{{ t.chart.day }}, 05:00</th>
+          <th v-for="line in series" :key="line.id" class="py-1 pr-4 text-right">{{ line.name }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.time" class="border-b border-line">
+          <th class="py-1 pr-4 font-normal whitespace-nowrap">{{ formatDate(row.time) }}</th>
+          <td v-for="(cell, i) in row.cells" :key="i" class="figure py-1 pr-4 text-right">
+            {{ formatNumber(cell, 0) }} %
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

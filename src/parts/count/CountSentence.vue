@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import type { CountWords } from './useCountWords'
+import { t } from '@/texts'
+
+defineProps<{ words: CountWords }>()
+</script>
+
+<template>
+  <p
+    class="figure max-w-[60ch] text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]"
+    data-testid="count-sentence"
+  >
+    <span v-if="words.startsPast" class="text-oxide">{{ t.count.startsPast(words.stopper ?? '') }}</span>
+    <template v-else-if="words.when">
+      {{ t.count.stops(words.stopper ?? '') }}
+      <span :class="words.lasts ? '' : 'text-oxide'">{{ words.when.day }}, {{ words.when.part }}</span
+      >, {{ words.lasts ? t.count.enough : t.count.short(words.short)
+      }}{{ words.lasts ? '' : ` ${t.count.of(words.nights)}` }}.
+    </template>
+    <template v-else>{{ t.count.nothingStops(words.horizon) }}</template>
+  </p>
+</template>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Effect } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatNumber, formatSigned, t } from '@/texts'
+
+const props = defineProps<{ habitId: string }>()
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+const { volume } = useAmounts()
+
+const habit = computed(() => workspace.document.habits.find(({ id }) => id === props.habitId))
+const bought = computed(() => forecast.bought.find(({ habit: id }) => id === props.habitId))
+const days = computed(() => {
+  const now = forecast.result?.days ?? forecast.model?.horizonDays ?? 0
+  if (!bought.value) return null
+  const { on, days: gain } = bought.value
+  return { withIt: on ? now : now + gain, without: on ? now - gain : now }
+})
+const activityName = (id: string) =>
+  forecast.crew?.activities.find((activity) => activity.id === id)?.name ?? id
+const words = (effect: Effect) =>
+  effect.kind === 'replace'
+    ? t.why.effects.replace(activityName(effect.activity), volume(effect.volume.value))
+    : t.why.effects[effect.kind](activityName(effect.activity), formatNumber(effect.factor.value))
+const source = (effect: Effect) => {
+  const quantity = effect.kind === 'replace' ? effect.volume : effect.factor
+  return quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
+}
+</script>
+
+<template>
+  <div v-if="habit && bought && days">
+    <dl class="mt-3 text-lg">
+      <div class="flex justify-between border-b border-line py-2">
+        <dt>{{ t.why.withIt }}</dt>
+        <dd class="figure font-bold">{{ t.why.days(formatNumber(days.withIt)) }}</dd>
+      </div>
+      <div class="flex justify-between border-b-2 border-ink py-2">
+        <dt>{{ t.why.withoutIt }}</dt>
+        <dd class="figure font-bold">− {{ t.why.days(formatNumber(days.without)) }}</dd>
+      </div>
+      <div class="flex justify-between py-2 font-bold" data-testid="why-total">
+        <dt>{{ t.why.difference }}</dt>
+        <dd class="figure">{{ t.why.days(formatSigned(bought.days)) }}</dd>
+      </div>
+    </dl>
+    <h3 class="mt-3 font-bold">{{ t.why.effect }}</h3>
+    <ul>
+      <li v-for="(effect, i) in habit.effects" :key="i" class="py-1">
+        {{ words(effect) }} <span class="block text-[0.95rem] text-soft">{{ source(effect) }}</span>
+      </li>
+    </ul>
+  </div>
+</template>

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { inputsOf, type Input } from '@/core/explain'
+import { FLOW_ENDS, type FlowEnd } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { useWhyStore } from './whyStore'
+import { formatNumber, t } from '@/texts'
+
+const props = defineProps<{ activityId: string }>()
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+const why = useWhyStore()
+const { volume } = useAmounts()
+
+const inputs = computed(() =>
+  forecast.stay ? inputsOf(workspace.document, forecast.stay, props.activityId) : [],
+)
+
+const VOLUMES: readonly Input['kind'][] = ['volume', 'added', 'habit-replace']
+const SHARES: readonly Input['kind'][] = ['drain-share', 'share']
+function value({ kind, quantity }: Input): string {
+  if (VOLUMES.includes(kind)) return volume(quantity.value)
+  return SHARES.includes(kind) ? `${formatNumber(quantity.value * 100, 0)} %` : formatNumber(quantity.value)
+}
+const label = ({ kind, of }: Input) =>
+  t.why.input[kind]((FLOW_ENDS as readonly string[]).includes(of ?? '') ? t.ends[of as FlowEnd] : (of ?? ''))
+const source = ({ quantity }: Input) =>
+  quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
+
+/** The screen and the place on it where the number can be changed. */
+function place({ list }: Input) {
+  if (list === 'rigs') return { path: '/rig', query: { show: 'fixtures' } }
+  if (list === 'habits') return { path: '/', query: { show: 'habits' } }
+  return { path: '/stay', query: { show: `use-${props.activityId}` } }
+}
+</script>
+
+<template>
+  <ul class="mb-3 border-l-4 border-line pl-4">
+    <li v-for="(input, i) in inputs" :key="i" class="py-1.5">
+      <p class="flex flex-wrap items-baseline gap-x-3">
+        <span>{{ label(input) }}</span>
+        <span class="figure font-bold">{{ value(input) }}</span>
+        <RouterLink
+          :to="place(input)"
+          class="ml-auto grid min-h-11 place-items-center font-semibold underline underline-offset-4"
+          @click="why.close()"
+        >
+          {{ t.why.change }}<span class="sr-only"> {{ label(input) }}</span>
+        </RouterLink>
+      </p>
+      <p class="text-[0.95rem] leading-snug text-soft">{{ source(input) }}</p>
+    </li>
+  </ul>
+</template>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import WhyInputs from './WhyInputs.vue'
+import { addWallDays } from '@/core/calendar'
+import { explainCount, explainLevel, type Term } from '@/core/explain'
+import { FLOW_ENDS, type FlowEnd } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatNumber, formatPartOfDay, t } from '@/texts'
+
+const props = defineProps<{
+  containerId: string
+  /** The part at whose end the level is asked for; null: the container's own count. */
+  part: number | null
+}>()
+
+const forecast = useForecastStore()
+const { volume } = useAmounts()
+
+const index = computed(() => forecast.model?.containers.findIndex(({ id }) => id === props.containerId) ?? -1)
+const container = computed(() => forecast.model?.containers[index.value] ?? null)
+const sum = computed(() => {
+  const { model, result } = forecast
+  if (!model || !result || index.value < 0) return null
+  if (props.part !== null) return explainLevel(model, result.ledger, index.value, props.part)
+  return (
+    explainCount(model, result, index.value) ??
+    explainLevel(model, result.ledger, index.value, model.grid.count - 1)
+  )
+})
+const isReached = computed(() => props.part === null && forecast.result?.containers[index.value] != null)
+const when = computed(() => {
+  const { stay } = forecast
+  if (!stay || !sum.value || !isReached.value) return null
+  const { day, part } = formatPartOfDay(addWallDays(stay.start, sum.value.days))
+  return `${day}, ${part}`
+})
+
+const nameOf = (id: string) =>
+  (FLOW_ENDS as readonly string[]).includes(id)
+    ? t.ends[id as FlowEnd]
+    : (forecast.model?.containers.find((candidate) => candidate.id === id)?.name ?? id)
+const activityName = (id: string) =>
+  forecast.model?.activities.find((activity) => activity.id === id)?.name ?? id
+const other = (term: Term) => (term.amount > 0 ? t.why.into(nameOf(term.from)) : t.why.outOf(nameOf(term.to)))
+const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${volume(Math.abs(litres))}`
+</script>
+
+<template>
+  <div v-if="sum && container">
+    <p class="mt-3 flex justify-between border-b border-line py-2 text-lg">
+      <span>{{ t.why.start }}</span><span class="figure font-bold">{{ volume(sum.start) }}</span>
+    </p>
+    <details
+      v-for="term in sum.terms"
+      :key="`${term.activity} ${term.from} ${term.to}`"
+      class="border-b border-line"
+      data-testid="why-term"
+    >
+      <summary class="flex min-h-12 cursor-pointer items-baseline gap-3 py-2">
+        <span class="grow">
+          <span class="font-bold">{{ activityName(term.activity) }}</span>
+          <span class="text-soft">, {{ other(term) }}</span>
+          <span class="figure block text-[0.95rem] text-soft">{{
+            t.why.uses(formatNumber(term.uses, 1), volume(term.perUse))
+          }}</span>
+        </span>
+        <span class="figure text-lg font-bold whitespace-nowrap">{{ signed(term.amount) }}</span>
+      </summary>
+      <WhyInputs :activity-id="term.activity" />
+    </details>
+    <p
+      class="flex justify-between gap-4 border-t-2 border-ink py-2 text-lg font-bold"
+      data-testid="why-total"
+    >
+      <span>{{ isReached ? t.why.limitOf[container.side] : t.why.level }}</span><span class="figure">{{
+        volume(sum.level)
+      }}</span>
+    </p>
+    <p v-if="when" class="text-soft">{{ t.why.at(when) }}</p>
+  </div>
+</template>

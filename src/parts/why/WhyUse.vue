@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import WhyInputs from './WhyInputs.vue'
+import { dailyUse } from '@/core/explain'
+import { useForecastStore } from '@/data/forecastStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatNumber, t } from '@/texts'
+
+const props = defineProps<{ activityId: string }>()
+const forecast = useForecastStore()
+const { volume } = useAmounts()
+
+const activity = computed(() => forecast.crew?.activities.find(({ id }) => id === props.activityId) ?? null)
+const daily = computed(() =>
+  forecast.crew && activity.value ? dailyUse(forecast.crew, activity.value) : null,
+)
+</script>
+
+<template>
+  <div v-if="activity && daily" class="mt-3">
+    <p v-for="(line, i) in daily.lines" :key="i" class="flex justify-between border-b border-line py-2">
+      <span>{{ line.person === null ? t.why.whole : t.why.each(line.person) }}</span>
+      <span class="figure">{{ t.why.uses(formatNumber(line.uses), volume(activity.volume.value)) }}</span>
+    </p>
+    <p class="flex justify-between border-t-2 border-ink py-2 text-lg font-bold" data-testid="why-total">
+      <span>{{ t.stay.perDay }}</span><span class="figure">{{ t.stay.inDay(volume(daily.litres)) }}</span>
+    </p>
+    <h3 class="mt-3 font-bold">{{ t.why.inputs }}</h3>
+    <WhyInputs :activity-id="activityId" />
+  </div>
+</template>
