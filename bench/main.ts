@@ -1,4 +1,5 @@
 import { cpus } from 'node:os'
+import { benchBrowser } from './browser'
 import { sixtyDays } from './documents'
 import { median, sample } from './timing'
 import { count } from '@/core/count'
@@ -14,3 +15,5 @@ console.log(
   `count: 60 days, 4 containers, 12 activities, compiled and counted with its ledger from a fresh document: ` +
     `${median(times).toFixed(3)} ms median (limit 2)`,
 )
+
+await benchBrowser()

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
-import { computed } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, shallowRef, watch } from 'vue'
 import { count } from '@/core/count'
-import { compile } from '@/core/model'
-import { daysBought } from '@/core/habits'
+import { compile, type Document } from '@/core/model'
+import { daysBought, type DaysBought } from '@/core/habits'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** The count of the current stay; moves with every edit. */
@@ -14,8 +15,33 @@ export const useForecastStore = defineStore('forecast', () => {
   })
   const rig = computed(() => workspace.document.rigs.find(({ id }) => id === stay.value?.rig) ?? null)
   const crew = computed(() => workspace.document.crews.find(({ id }) => id === stay.value?.crew) ?? null)
-  const model = computed(() => (stay.value ? compile(workspace.document, stay.value.id) : null))
-  const result = computed(() => (model.value ? count(model.value) : null))
-  const bought = computed(() => (stay.value ? daysBought(workspace.document, stay.value.id) : []))
+  const counted = computed(() =>
+    stay.value ? timed(() => countStay(workspace.document, stay.value!.id)) : null,
+  )
+  const model = computed(() => counted.value?.model ?? null)
+  const result = computed(() => counted.value?.result ?? null)
+  /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
+  const bought = shallowRef<DaysBought[]>([])
+  const countHabits = () => {
+    bought.value = stay.value ? daysBought(workspace.document, stay.value.id) : []
+  }
+  watch(() => stay.value?.id, countHabits, { immediate: true })
+  watchDebounced(() => workspace.document, countHabits, { debounce: 60, maxWait: 300 })
   return { stay, rig, crew, model, result, bought }
 })
+
+function countStay(document: Document, stay: string) {
+  const model = compile(document, stay)
+  return { model, result: count(model) }
+}
+
+/** What `npm run bench` watches in the browser; the entry is dropped at once. */
+export const COUNT_MEASURE = 'dry-count:count'
+
+function timed<T>(work: () => T): T {
+  const start = performance.now()
+  const result = work()
+  performance.measure(COUNT_MEASURE, { start })
+  performance.clearMeasures(COUNT_MEASURE)
+  return result
+}

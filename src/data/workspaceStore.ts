@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { produce } from 'immer'
 import type { Document } from '@/core/model'
-import { checked, type DocumentFault } from '@/document'
+import { checkedEdit, type DocumentFault } from '@/document'
 import {
   emptyDocument,
   type DocumentStore,
@@ -32,14 +32,22 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   const writeFailed = ref(false)
   const saved = computed(() => pending.value === 0 && !writeFailed.value)
   let store: DocumentStore | null = null
+  let revision = 0
+  /** Another tab wrote while edits of this one were waiting: show what is kept once they are through. */
+  let isBehind = false
   let queue: Edit[] = []
   let chain = Promise.resolve()
   let now: () => number = () => 0
 
-  function take(snapshot: Snapshot) {
+  /** @param isOwn what was written is what is shown already, unless another tab wrote in between */
+  function take(snapshot: Snapshot, isOwn = false) {
     undoLabel.value = snapshot.undo
     redoLabel.value = snapshot.redo
-    if (queue.length === 0) document.value = snapshot.document
+    isBehind ||= !isOwn || snapshot.revision !== revision + 1
+    revision = snapshot.revision
+    if (!isBehind || queue.length > 0) return
+    document.value = snapshot.document
+    isBehind = false
   }
 
   /** Reads what is kept. @param clock UTC milliseconds, for the history */
@@ -52,23 +60,26 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       state.value = kind
       opened.subscribe((event) => {
         if (event === 'outdated') state.value = 'outdated'
-        else void reload()
+        else reload()
       })
     } catch {
       state.value = 'failed'
     }
   }
 
-  async function reload(): Promise<void> {
-    if (store) take(await store.load())
+  /** After the writes that are under way, so that none of them is taken for another tab's. */
+  function reload(): void {
+    chain = chain.then(async () => {
+      if (store) take(await store.load())
+    })
   }
 
   /** One write after the other; a failed one is said, and what is shown stays so that nothing typed is lost. */
-  function enqueue(work: (store: DocumentStore) => Promise<Snapshot>): Promise<void> {
+  function enqueue(work: (store: DocumentStore) => Promise<Snapshot>, isOwn = false): Promise<void> {
     pending.value += 1
     chain = chain.then(async () => {
       try {
-        if (store) take(await work(store))
+        if (store) take(await work(store), isOwn)
         writeFailed.value = false
       } catch {
         writeFailed.value = true
@@ -79,13 +90,15 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     return chain
   }
 
+  /** Edits made while a write is under way wait together for the next one. */
   function write(edit: Edit): void {
     queue.push(edit)
+    if (queue.length > 1) return
     void enqueue((target) => {
       const edits = queue
       queue = []
-      return edits.length > 0 ? target.commit(edits, now()) : target.load()
-    })
+      return target.commit(edits, now())
+    }, true)
   }
 
   /**
@@ -107,7 +120,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     coalesce: string | null = null,
   ): EditResult {
     const next = make(document.value)
-    const result = checked(next)
+    const result = checkedEdit(document.value, next)
     if (!result.ok) return { ok: false, faults: result.faults }
     document.value = next
     write({ label, coalesce, make: (kept) => validOr(kept, make(kept)) })
@@ -125,5 +138,5 @@ export const useWorkspaceStore = defineStore('workspace', () => {
 
 /** On top of another tab's edit the same change may no longer fit: then what is kept stays. */
 function validOr(kept: Document, next: Document): Document {
-  return checked(next).ok ? next : kept
+  return checkedEdit(kept, next).ok ? next : kept
 }

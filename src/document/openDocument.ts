@@ -4,7 +4,7 @@ import { documentChecks } from './checks/documentChecks'
 import { show, type DocumentFault } from './faults'
 import { CURRENT_VERSION, migrate } from './migrations/chain'
 import { LIMITS } from './schema/limits'
-import { documentSchemaV1 } from './schema/version1'
+import { crewSchema, documentSchemaV1, habitSchema, rigSchema, staySchema } from './schema/version1'
 import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
@@ -41,6 +41,37 @@ export function checked(input: unknown): Result<Document, DocumentFault[]> {
   const document: Document = parsed.data
   const faults = documentChecks(document)
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: document }
+}
+
+const ENTITY_SCHEMAS = { rigs: rigSchema, crews: crewSchema, habits: habitSchema, stays: staySchema }
+
+/**
+ * The same for an edit of a good document: only entities that are new objects are held against the schema, so that
+ * dragging a level does not read the whole document at every pixel.
+ * @param base a document that was checked; entities shared with it are taken as good
+ */
+export function checkedEdit(base: Document, next: Document): Result<Document, DocumentFault[]> {
+  const shape = (Object.keys(ENTITY_SCHEMAS) as (keyof typeof ENTITY_SCHEMAS)[]).flatMap((list) => {
+    if (next[list] === base[list]) return []
+    const known = new Set<object>(base[list])
+    const changed = next[list].flatMap((entity, i) => {
+      const parsed = known.has(entity) ? null : ENTITY_SCHEMAS[list].safeParse(entity)
+      if (!parsed || parsed.success) return []
+      return shapeFaults(parsed.error.issues, entity).map((fault) => ({
+        ...fault,
+        path: [list, i, ...fault.path],
+      }))
+    })
+    const tooMany = next[list].length > LIMITS.entries
+    return tooMany ? [tooManyFault(list, next[list].length), ...changed] : changed
+  })
+  if (shape.length > 0) return { ok: false, faults: shape }
+  const faults = documentChecks(next)
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: next }
+}
+
+function tooManyFault(list: string, length: number): DocumentFault {
+  return { code: 'too-many', path: [list], found: `a list of ${length}`, expected: String(LIMITS.entries) }
 }
 
 function refuse(

@@ -7,7 +7,7 @@ defineEmits<{ choose: [value: T] }>()
 
 <template>
   <RadioGroup :model-value="value" @update:model-value="$emit('choose', $event)">
-    <RadioGroupLabel :class="hideLabel ? 'sr-only' : 'text-[0.92rem] font-semibold text-soft'">{{
+    <RadioGroupLabel as="span" :class="hideLabel ? 'sr-only' : 'text-[0.92rem] font-semibold text-soft'">{{
       label
     }}</RadioGroupLabel>
     <div class="mt-1 flex flex-wrap gap-2">

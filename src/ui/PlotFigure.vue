@@ -30,7 +30,7 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div class="relative min-h-72">
+  <div class="relative min-h-72 min-w-0 overflow-hidden">
     <p v-if="state !== 'drawn'" class="absolute inset-0 grid place-items-center text-soft" role="status">
       {{ state === 'loading' ? loading : failed }}
     </p>

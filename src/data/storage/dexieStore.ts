@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { CURRENT_VERSION } from '@/document'
-import { LISTS, inverse, setList, type Change } from './changes'
+import { LISTS, applied, inverse, setList, type Change } from './changes'
 import { DryCountDatabase, type Space } from './database'
 import { emptyDocument, type DocumentStore, type HistoryStep, type Snapshot } from './documentStore'
 import { nextStep, withStep, type HistoryState } from './history'
@@ -11,22 +11,45 @@ export function openDexieStore(space: Space): DocumentStore {
   const channel = new BroadcastChannel(`${database.name}-edits`)
   const tables = [...LISTS.map((list) => database[list]), database.meta, database.history]
 
-  const write = async (work: () => Promise<void>): Promise<Snapshot> => {
+  /** What this tab read or wrote last; good as long as no other tab has written since. */
+  let known: { revision: number; document: Document } | null = null
+
+  const current = async (): Promise<{ revision: number; document: Document }> => {
+    const revision = await revisionOf(database)
+    if (known?.revision !== revision) known = { revision, document: await readDocument(database) }
+    return known
+  }
+  const write = async (work: (document: Document) => Promise<Document>): Promise<Snapshot> => {
     const snapshot = await database.transaction('rw', tables, async () => {
-      await work()
-      await database.meta.put({ key: 'revision', value: (await revisionOf(database)) + 1 })
+      const before = await current()
+      const document = await work(before.document)
+      const revision = before.revision + 1
+      await database.meta.put({ key: 'revision', value: revision })
       await database.meta.put({ key: 'documentVersion', value: CURRENT_VERSION })
-      return read(database)
+      return { document, revision, ...(await labels(database)) }
     })
+    known = snapshot
     channel.postMessage(snapshot.revision)
     return snapshot
   }
+  const replay = async (
+    document: Document,
+    step: HistoryStep | undefined,
+    undone: 0 | 1,
+  ): Promise<Document> => {
+    if (!step) return document
+    const changes = undone === 1 ? inverse(step.changes) : step.changes
+    await writeChanges(database, changes)
+    await database.history.put({ ...step, undone })
+    return applied(document, changes)
+  }
 
   return {
-    load: () => database.transaction('r', tables, () => read(database)),
+    load: () =>
+      database.transaction('r', tables, async () => ({ ...(await current()), ...(await labels(database)) })),
     commit: (edits, at) =>
-      write(async () => {
-        let document = await readDocument(database)
+      write(async (kept) => {
+        let document = kept
         let history: HistoryState = await readHistory(database)
         for (const edit of edits) {
           const edited = edit.make(document)
@@ -39,21 +62,10 @@ export function openDexieStore(space: Space): DocumentStore {
           await database.history.put(step.kept)
           history = next
         }
+        return document
       }),
-    undo: () =>
-      write(async () => {
-        const step = await lastStanding(database)
-        if (!step) return
-        await writeChanges(database, inverse(step.changes))
-        await database.history.put({ ...step, undone: 1 })
-      }),
-    redo: () =>
-      write(async () => {
-        const step = await firstUndone(database)
-        if (!step) return
-        await writeChanges(database, step.changes)
-        await database.history.put({ ...step, undone: 0 })
-      }),
+    undo: () => write(async (document) => replay(document, await lastStanding(database), 1)),
+    redo: () => write(async (document) => replay(document, await firstUndone(database), 0)),
     subscribe: (listener) => {
       const edited = () => listener('edited')
       const outdated = () => {
@@ -74,10 +86,8 @@ export function openDexieStore(space: Space): DocumentStore {
   }
 }
 
-async function read(database: DryCountDatabase): Promise<Snapshot> {
+async function labels(database: DryCountDatabase): Promise<Pick<Snapshot, 'undo' | 'redo'>> {
   return {
-    document: await readDocument(database),
-    revision: await revisionOf(database),
     undo: (await lastStanding(database))?.label ?? null,
     redo: (await firstUndone(database))?.label ?? null,
   }

@@ -46,7 +46,10 @@ export function removeContainer(draft: Document, rigId: Id, containerId: Id): vo
     if (stay.rig === rigId) stay.levels = stay.levels.filter(({ container }) => container !== containerId)
 }
 
-/** Sets a capacity; a starting level that was the full tank stays the full tank. */
+/**
+ * Sets a capacity; a starting level that was the full tank stays the full tank. Any other level is left alone, even
+ * above the capacity: halfway through typing '210' the tank holds 2, and the level must survive that.
+ */
 export function setCapacity(draft: Document, rigId: Id, containerId: Id, litres: number): void {
   const container = containerOf(rigOf(draft, rigId), containerId)
   const before = container.capacity.value
@@ -54,7 +57,7 @@ export function setCapacity(draft: Document, rigId: Id, containerId: Id, litres:
   for (const stay of draft.stays) {
     const entry =
       stay.rig === rigId ? stay.levels.find((level) => level.container === containerId) : undefined
-    if (entry && (entry.level.value === before || entry.level.value > litres)) entry.level = owned(litres)
+    if (entry?.level.value === before) entry.level = owned(litres)
   }
 }
 

@@ -32,16 +32,13 @@ const entries = computed(() => {
     <h2 id="setup" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.setup }}</h2>
     <ul class="mt-1 grid gap-x-6 sm:grid-cols-3">
       <li v-for="entry in entries" :key="entry.label">
-        <RouterLink
-          :to="entry.to"
-          class="block border-t-2 border-ink py-2"
-          :aria-label="t.camp.change(entry.label)"
-        >
+        <RouterLink :to="entry.to" class="block border-t-2 border-ink py-2">
           <span
             class="block leading-tight font-bold underline decoration-line decoration-2 underline-offset-4"
             >{{ entry.name }}</span
           >
           <span class="block text-[0.95rem] leading-snug text-soft">{{ entry.more }}</span>
+          <span class="sr-only">{{ t.camp.change(entry.label) }}</span>
         </RouterLink>
       </li>
     </ul>

@@ -124,17 +124,25 @@ function daysOf(id: string): string {
               edit(`safe fill ${container.id}`, (draft) => setSafeFill(draft, rig.id, container.id, share))
           "
         />
-        <QuantityField
-          :label="t.rig.start"
-          :value="levelOf(container.id)"
-          dimension="volume"
-          :min="0"
-          :max="container.capacity.value"
-          :save="
-            (litres) =>
-              edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))
-          "
-        />
+        <div>
+          <QuantityField
+            :label="t.rig.start"
+            :value="levelOf(container.id)"
+            dimension="volume"
+            :min="0"
+            :max="container.capacity.value"
+            :save="
+              (litres) =>
+                edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))
+            "
+          />
+          <p
+            v-if="levelOf(container.id) > container.capacity.value"
+            class="mt-1 text-[0.95rem] font-semibold"
+          >
+            {{ t.rig.tooFull }}
+          </p>
+        </div>
         <p
           class="figure self-end pb-2 text-xl font-bold"
           :class="container.id === forecast.result?.stopper ? 'text-oxide' : ''"

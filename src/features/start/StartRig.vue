@@ -25,7 +25,9 @@ const describe = (preset: PresetId) =>
 <template>
   <div>
     <RadioGroup :model-value="choices.preset" @update:model-value="pick">
-      <RadioGroupLabel class="text-[0.92rem] font-semibold text-soft">{{ t.start.preset }}</RadioGroupLabel>
+      <RadioGroupLabel as="span" class="text-[0.92rem] font-semibold text-soft">{{
+        t.start.preset
+      }}</RadioGroupLabel>
       <div class="mt-1 flex flex-wrap gap-2">
         <RadioGroupOption
           v-for="preset in PRESET_IDS"

@@ -66,6 +66,7 @@ export const screens = {
     fixture: 'Fixture', serves: 'Used for', draws: 'Draws from', drains: 'Drains to', broughtIn: 'brought in by hand', addFixture: 'Add a fixture',
     nameOf: (what: string) => `Name of ${what}`,
     inUse: (fixtures: string) => `First lead ${fixtures} to another tank.`,
+    tooFull: 'More than the tank holds: which of the two is right?',
     lastTank: 'A rig needs at least one tank.',
   },
   stay: {

@@ -27,12 +27,14 @@ export function useBrowser() {
       viewport: { width: 1280, height: 800 },
       locale: 'en-GB',
       reducedMotion: 'reduce',
+      serviceWorkers: 'block',
       ...options,
     })
     const page = await context.newPage()
     const noise: string[] = []
     page.on('console', (message) => {
-      if (message.type() === 'error' || message.type() === 'warning') noise.push(message.text())
+      const isOurs = !message.text().includes('Service Worker registration blocked')
+      if (isOurs && (message.type() === 'error' || message.type() === 'warning')) noise.push(message.text())
     })
     page.on('pageerror', (error) => noise.push(error.message))
     await page.goto(`${inject(which === 'demo' ? 'demoUrl' : 'mineUrl')}/#${hash}`)

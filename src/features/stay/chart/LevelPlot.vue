@@ -61,7 +61,9 @@ const FRAME = { low: 2, high: 110 }
 /** A label stands where its line leaves the frame, or at its end; those that end together are pushed apart. */
 function lineLabels(series: LevelSeries[]): { line: LevelSeries; x: string; y: number; isEnd: boolean }[] {
   const labels = series.map((line) => {
-    const leaves = line.percent.findIndex((percent) => percent > FRAME.high || percent < FRAME.low)
+    const leaves = line.percent.findIndex((percent) =>
+      line.side === 'supply' ? percent < FRAME.low : percent > FRAME.high,
+    )
     const at = leaves > 0 ? leaves : line.percent.length - 1
     const y = Math.min(FRAME.high, Math.max(FRAME.low + 3, line.percent[at]!))
     return { line, x: line.times[at]!, y, isEnd: at === line.percent.length - 1 }

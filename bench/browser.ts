@@ -1,0 +1,70 @@
+import { launch } from '../tests/e2e/support/browser'
+import { createServer } from '../server/app'
+import { COUNT_MEASURE } from '@/data/forecastStore'
+import { median } from './timing'
+
+const DRAG_MS = 10_000
+
+interface Watch {
+  counts: number[]
+  longTasks: number[]
+  frames: number[]
+}
+
+/** Drags the gray level on Camp up and down for ten seconds and prints what the browser measured meanwhile. */
+export async function benchBrowser(): Promise<void> {
+  const server = await createServer({ root: new URL('../dist', import.meta.url).pathname, demo: true })
+  const url = await server.listen({ port: 0, host: '127.0.0.1' })
+  const browser = await launch()
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  })
+  const page = await context.newPage()
+  // tsx names functions for stack traces; inside the page there is nobody to name them.
+  await page.addInitScript('globalThis.__name = (target) => target')
+  await page.goto(url)
+  const post = page.getByRole('slider', { name: 'Gray, starting level' })
+  await post.waitFor()
+  await page.waitForTimeout(1500)
+  await page.evaluate((name) => {
+    const watch: Watch = { counts: [], longTasks: [], frames: [] }
+    Object.assign(window, { watch })
+    new PerformanceObserver((list) => {
+      for (const { name: of, duration } of list.getEntries()) if (of === name) watch.counts.push(duration)
+    }).observe({ type: 'measure' })
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) watch.longTasks.push(duration)
+    }).observe({ type: 'longtask' })
+    let last = performance.now()
+    const frame = (now: number) => {
+      watch.frames.push(now - last)
+      last = now
+      requestAnimationFrame(frame)
+    }
+    requestAnimationFrame(frame)
+  }, COUNT_MEASURE)
+  const { x, y, width, height } = (await post.boundingBox())!
+  await page.mouse.move(x + width / 2, y + height / 2)
+  await page.mouse.down()
+  const end = Date.now() + DRAG_MS
+  for (let step = 0; Date.now() < end; step++) {
+    await page.mouse.move(x + width / 2, y + height * (0.5 + 0.45 * Math.sin(step / 12)))
+    await page.waitForTimeout(8)
+  }
+  await page.mouse.up()
+  const { counts, longTasks, frames } = await page.evaluate(
+    () => (window as unknown as { watch: Watch }).watch,
+  )
+  console.log(
+    `browser: ${counts.length} counts in ten seconds of dragging, ${median(counts).toFixed(2)} ms median (limit 4)`,
+  )
+  console.log(
+    `browser: ${longTasks.length} tasks over 50 ms${longTasks.length > 0 ? `, longest ${Math.max(...longTasks).toFixed(0)} ms` : ''} (limit 0)`,
+  )
+  console.log(
+    `browser: frame ${median(frames).toFixed(1)} ms median, ${frames.filter((ms) => ms > 34).length} of ${frames.length} over two frames`,
+  )
+  await browser.close()
+  await server.close()
+}

@@ -1,0 +1,40 @@
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import { count } from '@/core/count'
+import { compile } from '@/core/model'
+import { addDocument, checked } from './index'
+import { documentArb } from '../../tests/support/generate'
+import { trailerDemo } from '../../scripts/demo/trailer'
+
+function counter() {
+  let n = 0
+  return (kind: string) => `${kind}-new-${(n += 1)}`
+}
+const days = (document: Parameters<typeof compile>[0], stay: string) => count(compile(document, stay)).days
+
+it('adds everything and loses nothing: every stay of both counts as it did before', () => {
+  fc.assert(
+    fc.property(documentArb, documentArb, (base, added) => {
+      const both = addDocument(base, added, counter())
+      expect(checked(both)).toEqual({ ok: true, value: both })
+      expect(both.rigs.slice(0, base.rigs.length)).toEqual(base.rigs)
+      for (const { id } of base.stays) expect(days(both, id)).toBe(days(base, id))
+      expect(days(both, both.currentStay!)).toBe(days(added, 'stay'))
+    }),
+    { numRuns: 100 },
+  )
+})
+
+it('adds nothing twice', () => {
+  const demo = trailerDemo()
+  expect(addDocument(demo, demo, counter())).toEqual(demo)
+  const changed = structuredClone(demo)
+  changed.rigs[0]!.name = 'Another trailer'
+  const both = addDocument(demo, changed, counter())
+  expect([both.rigs.length, both.crews.length, both.habits.length, both.stays.length]).toEqual([
+    2,
+    1,
+    demo.habits.length,
+    2,
+  ])
+})

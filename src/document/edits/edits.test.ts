@@ -1,0 +1,123 @@
+import fc from 'fast-check'
+import { produce } from 'immer'
+import { describe, expect, it } from 'vitest'
+import { count } from '@/core/count'
+import { compile, type Document } from '@/core/model'
+import { addWallDays } from '@/core/calendar'
+import { checked } from '../index'
+import { PRESET_IDS, PRESETS, firstChoices, startDocument } from '../starters'
+import * as edits from './index'
+import { starterNames, starters } from '@/texts/en/starters'
+import { trailerDemo } from '../../../scripts/demo/trailer'
+
+const edit = (recipe: (draft: Document) => void, document = trailerDemo()) => produce(document, recipe)
+const valid = (document: Document) => {
+  expect(checked(document)).toMatchObject({ ok: true })
+  return document
+}
+
+describe('edits leave a valid document, or are refused by the check', () => {
+  it('tanks: a new one has its level in every stay; one in use cannot go; a full tank stays full', () => {
+    const added = valid(edit((draft) => edits.addContainer(draft, 'trailer', 'gray', 'tank-x', 'Gray 2')))
+    expect(added.stays[0]!.levels.at(-1)).toMatchObject({ container: 'tank-x', level: { value: 0 } })
+    expect(valid(edit((draft) => edits.removeContainer(draft, 'trailer', 'tank-x'), added))).toEqual(
+      trailerDemo(),
+    )
+    expect(checked(edit((draft) => edits.removeContainer(draft, 'trailer', 'gray')))).toMatchObject({
+      ok: false,
+    })
+    const larger = valid(edit((draft) => edits.setCapacity(draft, 'trailer', 'fresh', 400)))
+    expect(larger.stays[0]!.levels[0]!.level.value).toBe(400)
+    const typed = valid(
+      edit((draft) => {
+        for (const litres of [5, 54]) edits.setCapacity(draft, 'trailer', 'black', litres)
+      }),
+    )
+    expect(typed.stays[0]!.levels[2]!.level.value).toBe(8)
+  })
+
+  it('fixtures: those that serve a role share it alike, and removing one gives it back', () => {
+    const two = valid(edit((draft) => edits.addFixture(draft, 'trailer', 'f-x', 'Tap', 'kitchen')))
+    expect(
+      two.rigs[0]!.roles.filter(({ role }) => role === 'kitchen').map(({ share }) => share.value),
+    ).toEqual([0.5, 0.5])
+    const back = valid(edit((draft) => edits.removeFixture(draft, 'trailer', 'f-x'), two))
+    expect(
+      back.rigs[0]!.roles.filter(({ role }) => role === 'kitchen').map(({ share }) => share.value),
+    ).toEqual([1])
+  })
+
+  it('people: a person leaves with their absences and rates', () => {
+    const without = valid(edit((draft) => edits.removePerson(draft, 'crew', 'maren')))
+    expect(without.stays[0]!.absences.some(({ person }) => person === 'maren')).toBe(false)
+    const own = valid(edit((draft) => edits.setOwnRate(draft, 'crew', 'tobin', 'shower', 2)))
+    expect(own.crews[0]!.persons[1]!.rates).toHaveLength(1)
+    expect(
+      valid(edit((draft) => edits.setOwnRate(draft, 'crew', 'tobin', 'shower', null), own)).crews,
+    ).toEqual(trailerDemo().crews)
+    const noDishes = valid(edit((draft) => edits.removeActivity(draft, 'crew', 'dishes')))
+    expect(
+      noDishes.habits.flatMap(({ effects }) => effects).some(({ activity }) => activity === 'dishes'),
+    ).toBe(false)
+  })
+
+  it('dates: a moved start keeps the nights', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -200, max: 200 }), fc.integer({ min: 1, max: 45 }), (days, nights) => {
+        const moved = valid(
+          edit((draft) => {
+            edits.setNights(draft, 'harrow-ridge', nights)
+            edits.setStart(draft, 'harrow-ridge', addWallDays('2027-09-11T16:00', days))
+          }),
+        )
+        const stay = moved.stays[0]!
+        expect(stay.leaveAt).toBe(addWallDays(`${stay.start.slice(0, 10)}T11:00`, nights))
+      }),
+    )
+  })
+
+  it('wholes: a copy counts as its original, and another rig brings its own levels', () => {
+    const days = (document: Document) => count(compile(document, document.currentStay!)).days
+    const copy = valid(edit((draft) => edits.copyStay(draft, 'harrow-ridge', 'stay-2', 'Copy')))
+    expect([copy.currentStay, days(copy)]).toEqual(['stay-2', days(trailerDemo())])
+    const rig = valid(edit((draft) => edits.copyRig(draft, 'harrow-ridge', 'rig-2', 'Copy')))
+    expect([rig.stays[0]!.rig, days(rig)]).toEqual(['rig-2', days(trailerDemo())])
+    expect(checked(edit((draft) => edits.removeRig(draft, 'rig-2'), rig))).toMatchObject({ ok: false })
+    const back = valid(edit((draft) => { edits.useRig(draft, 'harrow-ridge', 'trailer'); edits.removeRig(draft, 'rig-2') }, rig)) // prettier-ignore
+    expect(back).toEqual(trailerDemo())
+    const crew = valid(edit((draft) => edits.copyCrew(draft, 'harrow-ridge', 'crew-2', 'Copy')))
+    const smaller = valid(edit((draft) => { edits.removePerson(draft, 'crew-2', 'wren'); edits.useCrew(draft, 'harrow-ridge', 'crew') }, crew)) // prettier-ignore
+    expect(days(smaller)).toBe(days(trailerDemo()))
+    expect(valid(edit((draft) => edits.removeStay(draft, 'harrow-ridge'))).currentStay).toBeNull()
+  })
+})
+
+it('the guided start makes a valid document of every choice', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...PRESET_IDS),
+      fc.integer({ min: 1, max: 12 }),
+      fc.boolean(),
+      fc.constantFrom('daily' as const, 'every-other' as const, 'rarely' as const),
+      fc.integer({ min: 1, max: 45 }),
+      (preset, persons, pet, showers, nights) => {
+        let n = 0
+        const choices = {
+          ...firstChoices('2027-05-01T22:10'),
+          preset,
+          litres: PRESETS[preset],
+          persons,
+          pet,
+          showers,
+          nights,
+        }
+        const document = valid(
+          startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`),
+        )
+        expect(document.crews[0]!.persons.length).toBe(persons)
+        expect(document.stays[0]!.start).toBe('2027-05-01T15:00')
+        expect(count(compile(document, document.currentStay!)).days).not.toBeNull()
+      },
+    ),
+  )
+})

@@ -1,0 +1,88 @@
+import { readFile } from 'node:fs/promises'
+import type { Page } from 'playwright-core'
+import { describe, expect, it } from 'vitest'
+import { useBrowser } from './support/app'
+
+const open = useBrowser()
+const axe = await readFile('node_modules/axe-core/axe.min.js', 'utf8')
+
+interface Screen {
+  name: string
+  which: 'demo' | 'mine'
+  hash: string
+  ready: string
+  prepare?: (page: Page) => Promise<unknown>
+}
+
+const SCREENS: Screen[] = [
+  { name: 'Camp', which: 'demo', hash: '/', ready: '[data-testid=count-days]' },
+  { name: 'Camp, empty', which: 'mine', hash: '/', ready: 'h1' },
+  { name: 'Stay', which: 'demo', hash: '/stay', ready: '[data-testid=board]' },
+  { name: 'Stay, with the chart', which: 'demo', hash: '/stay', ready: '[data-testid=board]', prepare: async (page) => {
+    await page.getByRole('button', { name: 'Draw the levels' }).click()
+    await page.locator('[data-testid=plot] svg').first().waitFor()
+    await page.getByText('The same as a table').click()
+  } },
+  { name: 'Stay, empty', which: 'mine', hash: '/stay', ready: 'h1' },
+  { name: 'Rig', which: 'demo', hash: '/rig', ready: '[data-testid=tank-gray]' },
+  { name: 'Rig, with a fault', which: 'demo', hash: '/rig', ready: '[data-testid=tank-gray]', prepare: (page) => page.getByTestId('tank-gray').getByLabel('Holds').fill('x') },
+  { name: 'Settings', which: 'demo', hash: '/settings', ready: '[data-testid=count-strip]' },
+  { name: 'Start, rig', which: 'mine', hash: '/start', ready: '[data-testid=count-days]' },
+  { name: 'Start, crew', which: 'mine', hash: '/start?step=2', ready: '[data-testid=count-days]' },
+  { name: 'Start, stay', which: 'mine', hash: '/start?step=3', ready: '[data-testid=count-days]' },
+  { name: 'Why?', which: 'demo', hash: '/', ready: '[data-testid=count-days]', prepare: async (page) => {
+    await page.getByRole('button', { name: 'Why?', exact: true }).click()
+    await page.getByTestId('why-term').first().click()
+  } },
+] // prettier-ignore
+
+const THEMES = ['light', 'dark', 'sun']
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+
+interface AxeWindow {
+  axe: {
+    run: (
+      options: object,
+    ) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>
+  }
+}
+
+async function show(screen: Screen): Promise<Page> {
+  const { page } = await open(screen.which, screen.hash)
+  await prepare(page, screen)
+  return page
+}
+
+async function prepare(page: Page, screen: Screen): Promise<void> {
+  await page.locator(screen.ready).first().waitFor()
+  await screen.prepare?.(page)
+}
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axe)
+  return page.evaluate(async (rules) => {
+    const found = await (window as unknown as AxeWindow).axe.run({ runOnly: rules })
+    return found.violations.flatMap(({ id, nodes }) =>
+      nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} ${failureSummary}`),
+    )
+  }, RULES)
+}
+
+describe.each(SCREENS)('$name', (screen) => {
+  it('has nothing for axe to find in any theme, and fits 360, 390 and 1280 px', async () => {
+    const page = await show(screen)
+    for (const theme of THEMES) {
+      await page.evaluate((chosen) => localStorage.setItem('dry-count:theme', chosen), theme)
+      await page.reload()
+      await prepare(page, screen)
+      expect({ theme, found: await violations(page) }).toEqual({ theme, found: [] })
+    }
+    for (const width of [360, 390, 1280]) {
+      await page.setViewportSize({ width, height: 844 })
+      const overflow = () =>
+        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      await expect.poll(overflow, { message: `at ${width} px` }).toBe(0)
+    }
+    await page.context().close()
+  })
+})

@@ -1,0 +1,174 @@
+import { readFile } from 'node:fs/promises'
+import type { Page } from 'playwright-core'
+import { describe, expect, it } from 'vitest'
+import { createServer } from '../../server/app'
+import { dryDays, saved, useBrowser } from './support/app'
+
+const open = useBrowser()
+const gray = (page: Page) => page.getByTestId('tank-gray').getByLabel('Holds')
+
+describe('data that cannot be lost', () => {
+  it('undoes and redoes across a reload, a drag as one step', async () => {
+    const { page } = await open('demo')
+    const first = await dryDays(page)
+    await page.getByRole('switch', { name: 'Wet, soap, rinse' }).click()
+    await expect.poll(() => dryDays(page)).toBeGreaterThan(first)
+    const second = await dryDays(page)
+    const post = page.getByRole('slider', { name: 'Gray, starting level' })
+    for (let n = 0; n < 20; n++) await post.press('ArrowUp')
+    await expect.poll(() => dryDays(page)).toBeLessThan(second)
+    const third = await dryDays(page)
+    await saved(page)
+    await page.reload()
+    await expect.poll(() => dryDays(page)).toBe(third)
+    await page.getByRole('button', { name: 'Undo: level' }).click()
+    await expect.poll(() => dryDays(page)).toBe(second)
+    await page.keyboard.press('Control+Z')
+    await expect.poll(() => dryDays(page)).toBe(first)
+    await saved(page)
+    await page.reload()
+    await page.getByRole('button', { name: 'Redo: habit' }).click()
+    await expect.poll(() => dryDays(page)).toBe(second)
+    await page.keyboard.press('Control+Shift+Z')
+    await expect.poll(() => dryDays(page)).toBe(third)
+  })
+
+  it('shows two tabs each other’s edits, and keeps both', async () => {
+    const { page, context } = await open('demo', '/rig')
+    await saved(page)
+    const other = await context.newPage()
+    await other.goto(page.url())
+    await gray(other).waitFor()
+    await gray(page).fill('150')
+    await expect.poll(() => gray(other).inputValue()).toBe('150')
+    await other.getByTestId('tank-black').getByLabel('Holds').fill('99')
+    await expect.poll(() => page.getByTestId('tank-black').getByLabel('Holds').inputValue()).toBe('99')
+    expect(await gray(page).inputValue()).toBe('150')
+    await saved(other)
+    expect(await other.getByTestId('count-strip').innerText()).toBe(
+      await page.getByTestId('count-strip').innerText(),
+    )
+  })
+
+  it('loses nothing that was shown as saved in fifty kills at random moments', async () => {
+    const { page: first, context } = await open('demo', '/rig')
+    await saved(first)
+    const url = first.url()
+    await first.close()
+    let confirmed = 210
+    let kills = 0
+    let edits = 0
+    for (; kills < 50; kills++) {
+      const page = await context.newPage()
+      await page.exposeFunction('confirm', (litres: number) => (confirmed = Math.max(confirmed, litres)))
+      await page.goto(url)
+      await gray(page).waitFor()
+      const kept = Number(await gray(page).inputValue())
+      expect(kept).toBeGreaterThanOrEqual(confirmed)
+      // Types 1 L more again and again, and tells what the page itself calls saved; the crash comes in between.
+      await page.evaluate((from) => {
+        const field = document.querySelector<HTMLInputElement>(
+          '[data-testid=tank-gray] input[inputmode=decimal]',
+        )!
+        const state = document.querySelector('[data-testid=saved]')!
+        const shown = () => Number(field.value)
+        new MutationObserver(() => {
+          if (state.textContent === 'saved')
+            (window as unknown as { confirm: (litres: number) => void }).confirm(shown())
+        }).observe(state, { childList: true, characterData: true, subtree: true })
+        let next = from
+        const type = () => {
+          field.value = String((next += 1))
+          field.dispatchEvent(new Event('input', { bubbles: true }))
+          // Five in a row, then long enough for a breath of 'saved'.
+          setTimeout(type, next % 5 === 0 ? 200 : 9)
+        }
+        type()
+      }, kept)
+      const before = confirmed
+      const isConfirmed = () =>
+        expect.poll(() => confirmed, { timeout: 10_000, interval: 10 }).toBeGreaterThan(before)
+      await isConfirmed().catch(async () => {
+        const state = await page.getByTestId('saved').textContent()
+        throw new Error(
+          `kill ${kills}: '${String(state)}', ${await gray(page).inputValue()} L shown, ${confirmed} L confirmed`,
+        )
+      })
+      await page.waitForTimeout((kills * 37) % 300)
+      const session = await context.newCDPSession(page)
+      await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')])
+      edits = confirmed - 210
+      await page.close()
+    }
+    const last = await context.newPage()
+    await last.goto(url)
+    await gray(last).waitFor()
+    expect(Number(await gray(last).inputValue())).toBeGreaterThanOrEqual(confirmed)
+    console.log(`${kills} kills, ${edits} edits confirmed, none lost`)
+    expect(edits).toBeGreaterThan(50)
+  }, 300_000)
+
+  it('replaces or adds a file, and undoes either', async () => {
+    const { page } = await open('demo', '/settings')
+    await saved(page)
+    const file = await readFile('demo/harrow-ridge-trailer.drycount.json', 'utf8')
+    const larger = file.replace('"Family trailer"', '"Long trailer"').replace('"value": 210', '"value": 400')
+    const offer = () =>
+      page.locator('input[type=file]').setInputFiles({
+        name: 'larger.drycount.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(larger),
+      })
+    const strip = () => page.getByTestId('count-strip').innerText()
+    const before = await strip()
+    await offer()
+    await page.getByRole('button', { name: 'Leave it' }).last().click()
+    expect(await strip()).toBe(before)
+    await offer()
+    await page.getByRole('button', { name: 'Add to what is here' }).click()
+    await expect.poll(strip).not.toBe(before)
+    const added = await strip()
+    await page.getByRole('link', { name: 'Stay', exact: true }).first().click()
+    await expect.poll(() => page.getByLabel('Stay', { exact: true }).locator('option').count()).toBe(2)
+    await page.getByRole('button', { name: 'Undo: import' }).click()
+    await expect.poll(strip).toBe(before)
+    await expect.poll(() => page.getByLabel('Stay', { exact: true }).locator('option').count()).toBe(1)
+    await page.getByRole('link', { name: 'Settings' }).first().click()
+    await offer()
+    await page.getByRole('button', { name: 'Replace what is here' }).click()
+    await expect.poll(strip).toBe(added)
+    await page.keyboard.press('Control+Z')
+    await expect.poll(strip).toBe(before)
+  })
+
+  it('works whole with the server gone, after one visit', async () => {
+    const server = await createServer({ root: new URL('../../dist', import.meta.url).pathname, demo: true })
+    const url = await server.listen({ port: 0, host: '127.0.0.1' })
+    const { page } = await open('demo', '/', { serviceWorkers: 'allow' })
+    await page.goto(url)
+    await saved(page)
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready
+    })
+    await server.close()
+    await page.reload()
+    const before = await dryDays(page)
+    await page.getByRole('switch', { name: 'Half the showers' }).click()
+    await expect.poll(() => dryDays(page)).toBeGreaterThan(before)
+    for (const [name, heading] of [
+      ['Stay', 'Levels over the stay'],
+      ['Rig', 'Tanks'],
+      ['Settings', 'Your data'],
+    ] as const) {
+      await page.getByRole('link', { name, exact: true }).first().click()
+      await page.getByRole('heading', { name: heading }).waitFor()
+    }
+    await page.goto(`${url}/#/stay`)
+    await page.getByRole('button', { name: 'Draw the levels' }).click()
+    await page.locator('[data-testid=plot] svg').first().waitFor()
+    const fonts = await page.evaluate(() =>
+      document.fonts.ready.then(() => [...document.fonts].filter(({ status }) => status === 'loaded').length),
+    )
+    expect(fonts).toBeGreaterThan(0)
+  })
+})

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest'
+import type { Page } from 'playwright-core'
+import { dryDays, saved, useBrowser } from './support/app'
+
+const open = useBrowser()
+
+/** Tab until the focused control has this name. */
+async function tabTo(page: Page, name: RegExp): Promise<void> {
+  for (let presses = 0; presses < 60; presses++) {
+    await page.keyboard.press('Tab')
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement as HTMLElement | null
+      const label = element?.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : null
+      return element?.getAttribute('aria-label') ?? label ?? element?.textContent ?? ''
+    })
+    if (name.test(focused.trim())) return
+  }
+  throw new Error(`no control ${String(name)} within sixty tabs`)
+}
+
+describe('the guided start', () => {
+  it('builds a rig, a crew and a stay from nothing by keyboard alone, with a live count from the first step', async () => {
+    const { page, noise } = await open('mine')
+    await page.getByRole('heading', { name: 'No stay yet' }).waitFor()
+    await tabTo(page, /^Set up my rig$/)
+    await page.keyboard.press('Enter')
+    await page.getByRole('heading', { name: 'Your rig' }).waitFor()
+    const live = await dryDays(page)
+    await tabTo(page, /^Van: /)
+    await page.keyboard.press('ArrowRight')
+    await page.keyboard.press('ArrowRight')
+    await expect.poll(() => dryDays(page)).toBeGreaterThan(live)
+    await tabTo(page, /^Gray$/)
+    await page.keyboard.press('Control+A')
+    await page.keyboard.type('55 gal')
+    await page.keyboard.press('Enter')
+    await page.getByRole('heading', { name: 'Who comes' }).waitFor()
+    const two = await dryDays(page)
+    await tabTo(page, /^One person more$/)
+    await page.keyboard.press('Enter')
+    await expect.poll(() => dryDays(page)).toBeLessThan(two)
+    await tabTo(page, /^Next$/)
+    await page.keyboard.press('Enter')
+    await page.getByRole('heading', { name: 'When' }).waitFor()
+    await tabTo(page, /^One night more$/)
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Enter')
+    const last = await dryDays(page)
+    await tabTo(page, /^Show me the count$/)
+    await page.keyboard.press('Enter')
+    await page.getByRole('heading', { name: 'Levels at the start' }).waitFor()
+    expect(await dryDays(page)).toBe(last)
+    const setup = page.getByRole('region', { name: 'This stay' })
+    expect(await setup.innerText()).toMatch(/3 people[\s\S]*7 nights/)
+    await saved(page)
+    await page.reload()
+    await expect.poll(() => dryDays(page)).toBe(last)
+    expect(noise).toEqual([])
+  })
+
+  it('goes back without losing what was typed, skips, and can be left', async () => {
+    const { page } = await open('mine', '/start')
+    await page.getByLabel('Fresh', { exact: true }).fill('123')
+    await page.getByRole('button', { name: 'Next' }).click()
+    await page.getByRole('button', { name: 'Back' }).click()
+    expect(await page.getByLabel('Fresh', { exact: true }).inputValue()).toBe('123')
+    await page.getByLabel('Fresh', { exact: true }).fill('a lot')
+    expect(await page.getByRole('alert').innerText()).toContain('Still counting with 123')
+    await page.getByRole('button', { name: 'Leave without it' }).click()
+    await page.getByRole('heading', { name: 'No stay yet' }).waitFor()
+    await page.goBack()
+    await page.getByRole('button', { name: 'Skip the rest' }).click()
+    await page.getByTestId('count-sentence').waitFor()
+    await page.getByRole('link', { name: 'Rig', exact: true }).first().click()
+    expect(await page.getByLabel('Holds').first().inputValue()).toBe('90')
+  })
+})
