@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, onMounted, provide, watch, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, provide, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import UpdateNotice from './UpdateNotice.vue'
 import { openWorkspace } from './openWorkspace'
@@ -17,6 +17,14 @@ const WhyDialog = defineAsyncComponent(() => import('@/parts/why/WhyDialog.vue')
 
 const settings = useSettingsStore()
 const why = useWhyStore()
+/** Loaded with the first question; stays then, so that closing it gives the focus back. */
+const wasAsked = ref(false)
+watch(
+  () => why.question,
+  (question) => {
+    if (question) wasAsked.value = true
+  },
+)
 const workspace = useWorkspaceStore()
 const route = useRoute()
 const space = chosenSpace()
@@ -100,5 +108,5 @@ function toContent() {
   </main>
   <BottomBar />
   <UpdateNotice />
-  <WhyDialog v-if="why.question !== null" />
+  <WhyDialog v-if="wasAsked" />
 </template>

@@ -1,9 +1,21 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
+import { watch } from 'vue'
 
-defineProps<{ open: boolean; title: string; closeLabel: string }>()
+const props = defineProps<{ open: boolean; title: string; closeLabel: string }>()
 defineEmits<{ close: [] }>()
+
+/** The control that opened it gets the focus back, also where the dialog arrived later than the click. */
+let opener: Element | null = null
+watch(
+  () => props.open,
+  (isOpen) => {
+    if (isOpen) opener = document.activeElement
+    else setTimeout(() => (opener as HTMLElement | null)?.focus({ preventScroll: true }), 40)
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

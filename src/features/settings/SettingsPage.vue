@@ -63,9 +63,7 @@ function clear() {
     <p class="max-w-[60ch] text-soft">{{ t.settings.dataText }}</p>
     <p class="mt-3 max-w-[60ch]">{{ space === 'demo' ? t.settings.demoText : t.settings.mineText }}</p>
     <div class="mt-3 flex flex-wrap gap-3">
-      <AppButton v-if="space === 'demo'" kind="primary" @click="switchTo('mine')">{{
-        t.settings.leaveDemo
-      }}</AppButton>
+      <AppButton v-if="space === 'demo'" @click="switchTo('mine')">{{ t.settings.leaveDemo }}</AppButton>
       <AppButton v-else @click="switchTo('demo')">{{ t.settings.openDemo }}</AppButton>
     </div>
     <div class="mt-3 flex flex-wrap gap-3">

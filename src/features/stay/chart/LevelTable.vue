@@ -1,20 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LevelSeries } from './levelSeries'
-import { dayAndPartOf } from '@/core/calendar'
 import { formatDate, formatNumber, t } from '@/texts'
 
 const props = defineProps<{ series: LevelSeries[] }>()
 
-/** The last part end of each day. */
-const rows = computed(() => {
-  const times = props.series[0]?.times ?? []
-  return times.flatMap((time, i) => {
-    const next = times[i + 1]
-    const isLast = next === undefined || dayAndPartOf(times[0]!, next).part === 1
-    return i > 0 && isLast ? [{ time, cells: props.series.map(({ percent }) => percent[i]!) }] : []
-  })
-})
+/** A row per day: the levels when it ends, at 05:00. */
+const rows = computed(() =>
+  (props.series[0]?.times ?? []).flatMap((time, i) =>
+    i > 0 && time.endsWith('T05:00') ? [{ time, cells: props.series.map(({ percent }) => percent[i]!) }] : [],
+  ),
+)
 </script>
 
 <template>
