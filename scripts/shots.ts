@@ -16,9 +16,27 @@ const SHOTS: Shot[] = [
   { name: 'camp-phone', hash: '/', phone: true },
   { name: 'camp-dark', hash: '/', theme: 'dark' },
   { name: 'stay', hash: '/stay' },
+  { name: 'stay-phone', hash: '/stay', phone: true },
+  { name: 'stay-sun', hash: '/stay', theme: 'sun' },
+  { name: 'stay-chart', hash: '/stay', prepare: drawLevels },
+  { name: 'why', hash: '/', prepare: askWhy },
+  { name: 'start', hash: '/start' },
+  { name: 'start-phone', hash: '/start?step=2', phone: true },
   { name: 'rig', hash: '/rig' },
+  { name: 'rig-phone', hash: '/rig', phone: true },
   { name: 'settings', hash: '/settings' },
 ]
+
+async function drawLevels(page: Page) {
+  await page.getByRole('button', { name: 'Draw the levels' }).click()
+  await page.locator('[data-testid=plot] svg').first().waitFor()
+  await page.getByTestId('chart-sentence').scrollIntoViewIfNeeded()
+}
+
+async function askWhy(page: Page) {
+  await page.getByRole('button', { name: 'Why?', exact: true }).click()
+  await page.getByTestId('why-term').first().click()
+}
 
 async function take(
   browser: Browser,
@@ -32,6 +50,7 @@ async function take(
   })
   await context.addInitScript((chosen) => localStorage.setItem('dry-count:theme', chosen), theme)
   const page = await context.newPage()
+  await page.clock.setFixedTime(new Date('2027-09-02T09:00:00'))
   await page.goto(`${url}/#${hash}`)
   await page.locator('[data-testid=count-days], [data-testid=count-strip]').first().waitFor()
   await prepare?.(page)

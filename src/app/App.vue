@@ -87,6 +87,7 @@ function toContent() {
     </p>
     <p v-if="workspace.writeFailed" class="my-3 border-2 border-ink px-4 py-3 font-semibold" role="alert">
       {{ t.states.writeFailed }}
+      <AppButton kind="quiet" @click="workspace.retry()">{{ t.states.tryAgain }}</AppButton>
     </p>
     <p v-if="workspace.state === 'loading'" class="py-20 text-soft" role="status">{{ t.states.loading }}</p>
     <p

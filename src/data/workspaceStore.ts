@@ -36,6 +36,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   /** Another tab wrote while edits of this one were waiting: show what is kept once they are through. */
   let isBehind = false
   let queue: Edit[] = []
+  let isFlushQueued = false
   let chain = Promise.resolve()
   let now: () => number = () => 0
 
@@ -90,14 +91,25 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     return chain
   }
 
-  /** Edits made while a write is under way wait together for the next one. */
   function write(edit: Edit): void {
     queue.push(edit)
-    if (queue.length > 1) return
-    void enqueue((target) => {
+    void flush()
+  }
+
+  /** Edits made while a write is under way wait together for the next one; those that failed go first. */
+  function flush(): Promise<void> {
+    if (isFlushQueued || queue.length === 0) return chain
+    isFlushQueued = true
+    return enqueue(async (target) => {
+      isFlushQueued = false
       const edits = queue
       queue = []
-      return target.commit(edits, now())
+      try {
+        return await target.commit(edits, now())
+      } catch (error) {
+        queue = [...edits, ...queue]
+        throw error
+      }
     }, true)
   }
 
@@ -131,6 +143,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     state, document, saved, writeFailed, undoLabel, redoLabel, open, edit, replace,
     undo: () => enqueue((target) => target.undo()),
     redo: () => enqueue((target) => target.redo()),
+    /** Writes again what could not be written. */
+    retry: () => flush(),
     /** Resolves when everything shown has been written. */
     settled: () => chain,
   } // prettier-ignore

@@ -1,4 +1,4 @@
-import { levelBefore, type Count, type Ledger } from '../count'
+import { levelBefore, partAt, type Count, type Ledger } from '../count'
 import { FLOW_ENDS, endId, type Id, type Model, type Stream } from '../model'
 import type { Days, Litres } from '../quantities'
 
@@ -33,10 +33,15 @@ export function explainLevel(model: Model, ledger: Ledger, container: number, pa
 /** The sum behind a container's own count, up to the instant it is crossed; null where it never is. */
 export function explainCount(model: Model, counted: Count, container: number): LevelSum | null {
   const breach = counted.breaches[container]
-  if (!breach) return null
+  return breach ? explainAt(model, counted.ledger, container, breach.days) : null
+}
+
+/** The sum behind a level at any instant. @param days from the start, 0 to the last edge of the grid */
+export function explainAt(model: Model, ledger: Ledger, container: number, days: Days): LevelSum {
   const { edges } = model.grid
-  const width = edges[breach.part + 1]! - edges[breach.part]!
-  return sumUpTo(model, counted.ledger, container, breach.part, (breach.days - edges[breach.part]!) / width)
+  const part = partAt(model, days)
+  const share = (days - edges[part]!) / (edges[part + 1]! - edges[part]!)
+  return sumUpTo(model, ledger, container, part, share)
 }
 
 /** @param shareOfLast how much of the last part counts, 0 to 1: flows are uniform within a part */

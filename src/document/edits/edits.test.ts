@@ -61,6 +61,27 @@ describe('edits leave a valid document, or are refused by the check', () => {
     ).toBe(false)
   })
 
+  it('the parts of a day: one set, the others in proportion, the sum always one', () => {
+    expect(edits.withWeight([0.25, 0.25, 0.5, 0], 2, 0.2)).toEqual([0.4, 0.4, 0.2, 0])
+    expect(edits.withWeight([0, 0, 1, 0], 2, 0.4).map((weight) => Math.round(weight * 10) / 10)).toEqual([
+      0.2, 0.2, 0.4, 0.2,
+    ])
+    fc.assert(
+      fc.property(
+        fc.nat(3),
+        fc.array(fc.tuple(fc.nat(3), fc.double({ min: 0, max: 1, noNaN: true })), { maxLength: 12 }),
+        (_, steps) => {
+          const document = edit((draft) => {
+            const activity = draft.crews[0]!.activities[0]!
+            for (const [part, share] of steps)
+              activity.weights.values = edits.withWeight(activity.weights.values, part, share)
+          })
+          valid(document)
+        },
+      ),
+    )
+  })
+
   it('dates: a moved start keeps the nights', () => {
     fc.assert(
       fc.property(fc.integer({ min: -200, max: 200 }), fc.integer({ min: 1, max: 45 }), (days, nights) => {

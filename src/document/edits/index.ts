@@ -13,5 +13,5 @@ export {
   setSafeFill,
 } from './rigEdits' // prettier-ignore
 export {
-  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setNights, setOwnRate, setStart, stayOf,
+  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setNights, setOwnRate, setStart, stayOf, withWeight,
 } from './stayEdits' // prettier-ignore

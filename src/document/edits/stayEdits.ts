@@ -81,3 +81,21 @@ export function setAbsence(
   )
   if (away) stay.absences.push({ person, day, part })
 }
+
+/**
+ * The four parts' weights with one of them set; the others keep their proportions and take the rest.
+ * @param share 0 to 1
+ */
+export function withWeight(
+  weights: readonly number[],
+  part: number,
+  share: number,
+): [number, number, number, number] {
+  const others = weights.reduce((sum, weight, i) => (i === part ? sum : sum + weight), 0)
+  const rest = 1 - share
+  const next = weights.map((weight, i) => {
+    if (i === part) return share
+    return others > 0 ? (weight / others) * rest : rest / (weights.length - 1)
+  })
+  return next as [number, number, number, number]
+}

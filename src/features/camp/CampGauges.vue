@@ -54,6 +54,18 @@ function drag(container: string, litres: number) {
         >
           {{ gauge.daysText }}
         </button>
+        <button
+          v-if="gauge.atStop !== null && !gauge.isStopper"
+          type="button"
+          class="block min-h-11 text-left text-[0.95rem] leading-tight text-soft underline decoration-line underline-offset-4"
+          @click="why.ask({ kind: 'at-stop', container: gauge.id })"
+        >
+          {{
+            gauge.side === 'supply'
+              ? t.camp.leftAtStop(volume(gauge.atStop))
+              : t.camp.atStop(volume(gauge.atStop))
+          }}
+        </button>
       </li>
     </ul>
     <p class="mt-2 text-[0.95rem] text-soft">{{ t.camp.levelsHint }}</p>

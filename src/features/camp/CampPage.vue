@@ -6,19 +6,12 @@ import CampSetup from './CampSetup.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
-import { useWhyStore } from '@/parts/why/whyStore'
+import { useAskCount } from '@/parts/count/useAskCount'
 import { t } from '@/texts'
-import AppButton from '@/ui/AppButton.vue'
 
 const forecast = useForecastStore()
-const why = useWhyStore()
+const askCount = useAskCount()
 const words = useCountWords()
-
-/** Why the stopper stops; where nothing does, why the first container does not. */
-function askCount() {
-  const container = forecast.result?.stopper ?? forecast.model?.containers[0]?.id
-  if (container !== undefined) why.ask({ kind: 'count', container })
-}
 </script>
 
 <template>
@@ -27,7 +20,13 @@ function askCount() {
     <h1 class="sr-only">{{ t.camp.title }}</h1>
     <div class="border-b border-line pt-5 pb-5">
       <TheCount v-if="words" :words="words"
-        ><AppButton kind="quiet" class="-ml-2" @click="askCount">{{ t.count.why }}</AppButton></TheCount
+        ><button
+          type="button"
+          class="min-h-11 px-1 text-lg font-semibold whitespace-nowrap text-soft underline decoration-line decoration-2 underline-offset-4"
+          @click="askCount"
+        >
+          {{ t.count.why }}
+        </button></TheCount
       >
     </div>
     <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">

@@ -23,12 +23,14 @@ import {
 } from '@/core/model'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
+import { useWhyStore } from '@/parts/why/whyStore'
 import { formatDays, formatNumber, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ rig: Rig; stay: Stay }>()
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
+const why = useWhyStore()
 const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS]
 
 const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('rig', recipe, key)
@@ -143,12 +145,15 @@ function daysOf(id: string): string {
             {{ t.rig.tooFull }}
           </p>
         </div>
-        <p
-          class="figure self-end pb-2 text-xl font-bold"
+        <button
+          type="button"
+          class="figure min-h-11 self-end text-left text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
           :class="container.id === forecast.result?.stopper ? 'text-oxide' : ''"
+          :aria-label="`${daysOf(container.id)}. ${t.gauge.why(container.name)}`"
+          @click="why.ask({ kind: 'count', container: container.id })"
         >
           {{ daysOf(container.id) }}
-        </p>
+        </button>
         <AppButton
           kind="quiet"
           class="justify-self-end self-end"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
 import { UNITS, type Dimension } from '@/core/quantities'
 import { emptyDocument } from '@/data/storage/documentStore'
@@ -61,6 +62,7 @@ function clear() {
   <section class="pt-8" aria-labelledby="data">
     <h2 id="data" class="text-xl font-bold">{{ t.settings.data }}</h2>
     <p class="max-w-[60ch] text-soft">{{ t.settings.dataText }}</p>
+    <OfflineState class="mt-3" />
     <p class="mt-3 max-w-[60ch]">{{ space === 'demo' ? t.settings.demoText : t.settings.mineText }}</p>
     <div class="mt-3 flex flex-wrap gap-3">
       <AppButton v-if="space === 'demo'" @click="switchTo('mine')">{{ t.settings.leaveDemo }}</AppButton>

@@ -19,6 +19,10 @@ function rename(person: string, name: string) {
     `person ${person}`,
   )
 }
+function renameCrew(name: string) {
+  const crew = props.crew.id
+  return workspace.edit('crew', (draft) => void (crewOf(draft, crew).name = name), `crew ${crew}`)
+}
 function add() {
   const { id, persons } = props.crew
   workspace.edit('crew', (draft) =>
@@ -34,6 +38,7 @@ function remove(person: string) {
 <template>
   <section class="pt-6" aria-labelledby="who">
     <h2 id="who" class="text-xl font-bold">{{ t.stay.who }}</h2>
+    <TextField class="mt-3" :label="t.stay.crewName" :value="crew.name" :save="renameCrew" />
     <ul class="mt-3">
       <li v-for="person in crew.persons" :key="person.id" class="mb-2 flex items-center gap-2">
         <TextField

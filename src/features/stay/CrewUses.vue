@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
+import UseDetails from './UseDetails.vue'
 import { dailyUse } from '@/core/explain'
 import { NEVER_RATIONED, ROLES, type Activity, type Crew, type Role } from '@/core/model'
 import { owned } from '@/core/quantities'
@@ -113,6 +114,12 @@ const source = ({ volume: { ...quantity } }: Activity) =>
         >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
+        <details class="col-span-2 lg:col-span-5">
+          <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
+            {{ t.stay.more(activity.name) }}
+          </summary>
+          <UseDetails :crew="crew" :activity="activity" />
+        </details>
       </li>
     </ul>
     <div class="border-t border-line pt-4">

@@ -18,5 +18,6 @@ defineProps<{ words: CountWords }>()
       }}{{ words.lasts ? '' : ` ${t.count.of(words.nights)}` }}.
     </template>
     <template v-else>{{ t.count.nothingStops(words.horizon) }}</template>
+    <slot />
   </p>
 </template>

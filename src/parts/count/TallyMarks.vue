@@ -25,6 +25,7 @@ const labels = computed(() => {
           {
             text,
             isStop,
+            anchor: 'middle',
             x: (stroke.x1 + stroke.x2) / 2,
             y: Math.max(stroke.y1, stroke.y2) + (stroke.isBar ? 30 : 20),
           },
@@ -37,7 +38,9 @@ const labels = computed(() => {
   )
   const isFree = ({ x, y }: { x: number; y: number }) =>
     stop.every((at) => at.y !== y || Math.abs(at.x - x) > LABEL_WIDTH)
-  const first = mark(strokes[0], props.marks?.start, false).filter(isFree)
+  const first = mark(strokes[0], props.marks?.start, false)
+    .filter(isFree)
+    .map((at) => ({ ...at, anchor: 'start', x: at.x - 3 }))
   const last = strokes.length > 5 ? mark(strokes.at(-1), props.marks?.end, false).filter(isFree) : []
   return [...first, ...stop, ...last]
 })
@@ -88,7 +91,7 @@ const label = computed(() => {
         :key="mark.text"
         :x="mark.x"
         :y="mark.y"
-        text-anchor="middle"
+        :text-anchor="mark.anchor"
         :fill="mark.isStop ? 'var(--oxide)' : 'var(--soft)'"
       >
         {{ mark.text }}

@@ -44,7 +44,7 @@ const tallyWidth = computed(() => {
       </p>
     </div>
     <div class="min-w-0">
-      <CountSentence :words="words" />
+      <CountSentence :words="words"><slot /></CountSentence>
       <TallyMarks
         :planned="words.nights"
         :days="words.days"
@@ -54,7 +54,6 @@ const tallyWidth = computed(() => {
         :class="compact ? 'max-lg:hidden' : ''"
         :style="{ width: tallyWidth }"
       />
-      <slot />
     </div>
   </section>
 </template>

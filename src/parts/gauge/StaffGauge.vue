@@ -90,13 +90,7 @@ function key(event: KeyboardEvent) {
       :class="{ long: tick === 5 }"
       :style="{ bottom: `${tick * 10}%` }"
     />
-    <span v-if="atStop !== null && !isStopper" class="at-stop" :style="{ bottom: `${shareAtStop * 100}%` }">
-      <span
-        class="figure absolute left-full ml-2 hidden text-[0.95rem] leading-[1.1] font-semibold text-soft sm:block"
-        :class="side === 'supply' ? 'bottom-1' : 'top-1'"
-        >{{ side === 'supply' ? t.camp.leftAtStop(volume(atStop)) : t.camp.atStop(volume(atStop)) }}</span
-      >
-    </span>
+    <span v-if="atStop !== null && !isStopper" class="at-stop" :style="{ bottom: `${shareAtStop * 100}%` }" />
     <span class="level" :style="{ bottom: `${share * 100}%` }" />
     <span
       v-if="limitShare !== null"
@@ -136,9 +130,6 @@ function key(event: KeyboardEvent) {
   position: absolute;
   inset-inline: -4px;
   border-top: 3px dotted var(--ink);
-}
-.at-stop > span {
-  width: 5.2rem;
 }
 /* The limit: a notch filed into the post from outside. */
 .notch {

@@ -21,7 +21,9 @@ const question = computed(() => why.question)
       <WhySum
         v-else
         :container-id="question.container"
-        :part="question.kind === 'level' ? question.part : null"
+        :until="
+          question.kind === 'level' ? question.part : question.kind === 'at-stop' ? 'stop' : 'own-count'
+        "
       />
     </div>
   </AppDialog>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import WhyInputs from './WhyInputs.vue'
 import { addWallDays } from '@/core/calendar'
-import { explainCount, explainLevel, type Term } from '@/core/explain'
+import { explainAt, explainCount, explainLevel, type Term } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
@@ -10,8 +10,8 @@ import { formatNumber, formatPartOfDay, t } from '@/texts'
 
 const props = defineProps<{
   containerId: string
-  /** The part at whose end the level is asked for; null: the container's own count. */
-  part: number | null
+  /** Up to the end of a part, to the stop of the stay, or to the container's own limit. */
+  until: number | 'stop' | 'own-count'
 }>()
 
 const forecast = useForecastStore()
@@ -22,13 +22,17 @@ const container = computed(() => forecast.model?.containers[index.value] ?? null
 const sum = computed(() => {
   const { model, result } = forecast
   if (!model || !result || index.value < 0) return null
-  if (props.part !== null) return explainLevel(model, result.ledger, index.value, props.part)
+  if (typeof props.until === 'number') return explainLevel(model, result.ledger, index.value, props.until)
+  if (props.until === 'stop')
+    return explainAt(model, result.ledger, index.value, result.days ?? model.horizonDays)
   return (
     explainCount(model, result, index.value) ??
     explainLevel(model, result.ledger, index.value, model.grid.count - 1)
   )
 })
-const isReached = computed(() => props.part === null && forecast.result?.containers[index.value] != null)
+const isReached = computed(
+  () => props.until === 'own-count' && forecast.result?.containers[index.value] != null,
+)
 const when = computed(() => {
   const { stay } = forecast
   if (!stay || !sum.value || !isReached.value) return null

@@ -20,6 +20,7 @@ export function useWhyTitle() {
       return t.why.use(forecast.crew?.activities.find(({ id }) => id === question.activity)?.name ?? '')
     const index = model.containers.findIndex(({ id }) => id === question.container)
     const name = model.containers[index]?.name ?? ''
+    if (question.kind === 'at-stop') return t.why.atStop(name)
     if (question.kind === 'level')
       return t.why.levelAt(name, formatDate(addWallDays(dayZero(stay.start), model.grid.day[question.part]!)))
     const days = result.containers[index]

@@ -5,6 +5,7 @@ import { shallowRef } from 'vue'
 export type Question =
   | { kind: 'count'; container: string }
   | { kind: 'level'; container: string; part: number }
+  | { kind: 'at-stop'; container: string }
   | { kind: 'habit'; habit: string }
   | { kind: 'use'; activity: string }
 
