@@ -64,7 +64,7 @@ module.exports = {
       name: 'unresolvable',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '\\?|^virtual:' },
+      to: { couldNotResolve: true, pathNot: '\\?|^virtual:|^plotly\\.js$' },
     },
   ],
   options: {

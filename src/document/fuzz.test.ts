@@ -62,8 +62,8 @@ function mutate(root: unknown, { place, kind, value, other }: Mutation): void {
   if (typeof holder !== 'object' || holder === null) return
   const target = holder as Holder
   if (kind === 'set') target[key] = value
-  else if (kind === 'delete')
-    Array.isArray(holder) ? holder.splice(Number(key), 1) : Reflect.deleteProperty(target, key)
+  else if (kind === 'delete' && Array.isArray(holder)) holder.splice(Number(key), 1)
+  else if (kind === 'delete') Reflect.deleteProperty(target, key)
   else if (kind === 'double' && Array.isArray(holder)) holder.push(structuredClone(target[key]))
   else if (kind === 'key')
     Object.defineProperty(target, typeof value === 'string' ? value : 'extra', {

@@ -37,8 +37,8 @@ const gain = computed(() => {
         type="button"
         :aria-label="`${gain} d. ${t.why.habit(habit.name)}`"
         class="figure min-h-8 text-xl leading-tight font-bold whitespace-nowrap"
-        @click="why.ask({ kind: 'habit', habit: habit.id })"
         :class="days > 0.05 ? 'text-sage' : 'text-soft'"
+        @click="why.ask({ kind: 'habit', habit: habit.id })"
       >
         {{ gain }} <span class="text-base font-semibold">d</span>
       </button>

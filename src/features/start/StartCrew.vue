@@ -5,13 +5,13 @@ import AppChoices from '@/ui/AppChoices.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
-const props = defineProps<{ choices: StartChoices }>()
+defineProps<{ choices: StartChoices }>()
+defineEmits<{ change: [change: Partial<StartChoices>] }>()
 const MOST_PEOPLE = 12
 const showers = (Object.keys(SHOWER_RATES) as ShowerHabit[]).map((value) => ({
   value,
   label: t.start.shower[value],
 }))
-const set = (change: Partial<StartChoices>) => Object.assign(props.choices, change)
 </script>
 
 <template>
@@ -25,17 +25,17 @@ const set = (change: Partial<StartChoices>) => Object.assign(props.choices, chan
         :max="MOST_PEOPLE"
         :fewer="t.start.fewer"
         :more="t.start.more"
-        @change="set({ persons: $event })"
+        @change="$emit('change', { persons: $event })"
       />
     </div>
     <AppChoices
       :label="t.start.showers"
       :value="choices.showers"
       :options="showers"
-      @choose="set({ showers: $event })"
+      @choose="$emit('change', { showers: $event })"
     />
     <div class="-ml-2 flex items-center gap-1">
-      <AppSwitch :on="choices.pet" :label="t.start.pet" @change="set({ pet: $event })" />
+      <AppSwitch :on="choices.pet" :label="t.start.pet" @change="$emit('change', { pet: $event })" />
       <span aria-hidden="true">{{ t.start.pet }}</span>
     </div>
   </div>

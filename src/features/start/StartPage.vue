@@ -58,7 +58,12 @@ function finish() {
         {{ t.start.steps[step - 1] }}
       </h1>
       <p class="mt-1 text-soft">{{ LEADS[step - 1] }}</p>
-      <component :is="STEPS[step - 1]" class="mt-5" :choices="choices" />
+      <component
+        :is="STEPS[step - 1]"
+        class="mt-5"
+        :choices="choices"
+        @change="Object.assign(choices, $event)"
+      />
       <div class="mt-8 flex flex-wrap items-center gap-3">
         <button type="submit" class="min-h-12 bg-ink px-6 text-lg font-semibold text-paper">
           {{ isLast ? t.start.finish : t.start.next }}

@@ -7,15 +7,16 @@ import { useAmounts } from '@/parts/useAmounts'
 import { t } from '@/texts'
 
 const props = defineProps<{ choices: StartChoices }>()
+const emit = defineEmits<{ change: [change: Partial<StartChoices>] }>()
 const { volume } = useAmounts()
 const KINDS = ['fresh', 'gray', 'black'] as const
 const TALLEST_L = 320
 
 function pick(preset: PresetId) {
-  Object.assign(props.choices, { preset, litres: { ...PRESETS[preset] } })
+  emit('change', { preset, litres: { ...PRESETS[preset] } })
 }
 function set(kind: (typeof KINDS)[number], litres: number) {
-  Object.assign(props.choices.litres, { [kind]: litres })
+  emit('change', { litres: { ...props.choices.litres, [kind]: litres } })
   return { ok: true as const }
 }
 const describe = (preset: PresetId) =>

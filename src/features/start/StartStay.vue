@@ -6,13 +6,14 @@ import TextField from '@/parts/fields/TextField.vue'
 import { t } from '@/texts'
 import AppStepper from '@/ui/AppStepper.vue'
 
-const props = defineProps<{ choices: StartChoices }>()
+defineProps<{ choices: StartChoices }>()
+const emit = defineEmits<{ change: [change: Partial<StartChoices>] }>()
 const MOST_NIGHTS = 45
 
 function setStart(start: string): EditResult {
   if (!isWallTime(start))
     return { ok: false, faults: [{ code: 'bad-time', path: ['start'], found: start || '…', expected: '' }] }
-  Object.assign(props.choices, { start })
+  emit('change', { start })
   return { ok: true }
 }
 </script>
@@ -33,7 +34,7 @@ function setStart(start: string): EditResult {
       :max="MOST_NIGHTS"
       :fewer="t.stay.fewerNights"
       :more="t.stay.moreNights"
-      @change="Object.assign(choices, { nights: $event })"
+      @change="emit('change', { nights: $event })"
     />
   </div>
 </template>

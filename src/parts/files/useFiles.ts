@@ -40,7 +40,11 @@ export function useFiles() {
   }
 
   async function importFile(file: File) {
-    const result = await readFile(file)
+    const result = await readFile(file).catch(() => null)
+    if (result === null) {
+      message.value = { text: t.settings.unreadable(file.name), faults: [] }
+      return
+    }
     if (!result.ok) message.value = refusal(file.name, result.faults)
     else if (workspace.document.stays.length === 0)
       take({ name: file.name, document: result.value }, 'replace')
