@@ -30,7 +30,9 @@ const SHOTS: Shot[] = [
 async function drawLevels(page: Page) {
   await page.getByRole('button', { name: 'Draw the levels' }).click()
   await page.locator('[data-testid=plot] svg').first().waitFor()
-  await page.getByTestId('chart-sentence').scrollIntoViewIfNeeded()
+  await page.getByRole('heading', { name: 'Levels over the stay' }).evaluate((heading) => {
+    window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 90)
+  })
 }
 
 async function askWhy(page: Page) {

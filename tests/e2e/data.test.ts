@@ -1,4 +1,6 @@
-import { readFile } from 'node:fs/promises'
+import { appendFile, cp, mkdtemp, readFile, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { createServer } from '../../server/app'
@@ -170,5 +172,41 @@ describe('data that cannot be lost', () => {
       document.fonts.ready.then(() => [...document.fonts].filter(({ status }) => status === 'loaded').length),
     )
     expect(fonts).toBeGreaterThan(0)
+  })
+
+  it('offers a newer version and forces it on nobody', async () => {
+    const root = await mkdtemp(join(tmpdir(), 'dry-count-update-'))
+    await cp(new URL('../../dist', import.meta.url).pathname, root, { recursive: true })
+    for (const twin of ['sw.js.br', 'sw.js.gz']) await rm(join(root, twin), { force: true })
+    const server = await createServer({ root, demo: true })
+    const url = await server.listen({ port: 0, host: '127.0.0.1' })
+    const { page } = await open('demo', '/', { serviceWorkers: 'allow' })
+    await page.goto(url)
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready
+    })
+    await page.reload()
+    await page.getByTestId('count-days').waitFor()
+    await appendFile(join(root, 'sw.js'), '\n// newer\n')
+    await page.evaluate(async () => {
+      await (await navigator.serviceWorker.getRegistration())?.update()
+    })
+    const notice = page.getByText('A newer Dry Count is ready.')
+    await notice.waitFor()
+    const before = await dryDays(page)
+    await page.getByRole('switch', { name: 'Half the showers' }).click()
+    await expect.poll(() => dryDays(page)).toBeGreaterThan(before)
+    await page.getByRole('button', { name: 'Later' }).click()
+    expect(await notice.count()).toBe(0)
+    await page.reload()
+    await notice.waitFor()
+    await page.getByRole('button', { name: 'Use it now' }).click()
+    await expect
+      .poll(() =>
+        page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting === null),
+      )
+      .toBe(true)
+    await page.context().close()
+    await server.close()
   })
 })

@@ -10,6 +10,7 @@ Options: --stay ID   the stay (default: the document's current stay)
   unknownCommand: (found: string) => `unknown command '${found}'; known: count`,
   unknownOption: (found: string) => `unknown option '${found}'`,
   missingFile: 'name a file, or - for standard input',
+  broken: (what: string) => `this could not be computed (${what}); please report it with the file`,
   unreadable: (file: string) => `${file}: cannot be read`,
   noStay: (file: string, found: string) => `${file}: stays: found ${found}, expected the id of a stay`,
   badNumber: (option: string, found: string) =>
