@@ -49,8 +49,7 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
           ends[to] = (ends[to] ?? 0) - amount
         }
         const outside = (ends.body ?? 0) + (ends['brought-in'] ?? 0) + (ends.consumed ?? 0)
-        const scale = Math.max(1, initial, Math.abs(final)) * 1e-3
-        expect(Math.abs(initial + outside - final)).toBeLessThan(1e-9 * Math.max(1, scale))
+        expect(Math.abs(initial + outside - final)).toBeLessThan(1e-9)
       }),
       RUNS,
     )
