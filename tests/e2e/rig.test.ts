@@ -1,0 +1,111 @@
+import type { Page } from 'playwright-core'
+import { describe, expect, it } from 'vitest'
+import { saved, useBrowser } from './support/app'
+
+const open = useBrowser()
+const strip = (page: Page) => page.getByTestId('count-strip').innerText()
+const days = async (page: Page) => Number.parseFloat(await strip(page))
+const daysOf = async (page: Page, tank: string) =>
+  Number.parseFloat(await page.getByTestId(`tank-${tank}`).getByRole('button', { name: /Why\?/ }).innerText())
+
+describe('Rig', () => {
+  it('follows a drain led to another tank, and a tank that is added and removed', async () => {
+    const { page, noise } = await open('demo', '/rig')
+    await page.getByTestId('tank-gray').waitFor()
+    const [before, gray, black] = [await strip(page), await daysOf(page, 'gray'), await daysOf(page, 'black')]
+    await page.getByTestId('fixture-bath-shower').getByLabel('Drains to').selectOption({ label: 'Black' })
+    await expect.poll(() => daysOf(page, 'gray')).toBeGreaterThan(gray)
+    expect(await daysOf(page, 'black')).toBeLessThan(black)
+    expect(await strip(page)).toContain('Black')
+    await page.keyboard.press('Control+Z')
+    await expect.poll(() => strip(page)).toBe(before)
+
+    await page.getByRole('button', { name: 'Add a gray tank' }).click()
+    const galley = page.getByRole('listitem').filter({ has: page.locator('input[value="Gray 2"]') })
+    await expect.poll(() => page.getByTestId(/^tank-tank-/).count()).toBe(1)
+    await page.getByTestId('fixture-kitchen-sink').getByLabel('Drains to').selectOption({ label: 'Gray 2' })
+    await expect.poll(() => daysOf(page, 'gray')).toBeGreaterThan(gray)
+    expect(await page.getByRole('button', { name: 'Remove Gray 2' }).isDisabled()).toBe(true)
+    await page.getByTestId('fixture-kitchen-sink').getByLabel('Drains to').selectOption({ label: 'Gray' })
+    await page.getByRole('button', { name: 'Remove Gray 2' }).click()
+    await expect.poll(() => strip(page)).toBe(before)
+    expect(await galley.count()).toBe(0)
+    expect(noise).toEqual([])
+  })
+
+  it('shares a role between two fixtures, and takes a fixture out', async () => {
+    const { page } = await open('demo', '/rig')
+    await page.getByTestId('tank-gray').waitFor()
+    const gray = await daysOf(page, 'gray')
+    await page.getByRole('button', { name: 'Add a fixture' }).click()
+    const added = page.getByTestId(/^fixture-fixture-/)
+    await added.getByLabel('Drains to').selectOption({ label: 'Black' })
+    await expect.poll(() => daysOf(page, 'gray')).toBeGreaterThan(gray)
+    await added.getByRole('checkbox', { name: 'Kitchen tap' }).click()
+    await expect.poll(() => daysOf(page, 'gray')).toBe(gray)
+    await added.getByRole('checkbox', { name: 'Shower', exact: true }).press('Space')
+    await expect.poll(() => daysOf(page, 'gray')).toBeGreaterThan(gray)
+    await page.getByRole('button', { name: 'Remove Fixture' }).click()
+    await expect.poll(() => daysOf(page, 'gray')).toBe(gray)
+  })
+})
+
+describe('what a day takes', () => {
+  it('has a person’s own rate, the parts of a day, and uses of the crew’s own', async () => {
+    const { page } = await open('demo', '/stay')
+    const shower = page.getByTestId('use-shower')
+    await shower.waitFor()
+    const before = await days(page)
+    await shower.getByText('More about Shower').click()
+    expect(await shower.getByLabel('Wren, a day').inputValue()).toBe('0.6')
+    await shower.getByLabel('Tobin, a day').fill('0')
+    await expect.poll(() => days(page)).toBeGreaterThan(before)
+    await shower.getByRole('button', { name: 'Tobin: as the others again' }).click()
+    await expect.poll(() => days(page)).toBe(before)
+    await shower.getByLabel('morning').fill('100')
+    await expect.poll(() => shower.getByLabel('evening').inputValue()).toBe('0')
+
+    await page.getByRole('button', { name: 'Add a use of your own' }).click()
+    const own = page.getByTestId(/^use-use-/)
+    await own.getByLabel('Use', { exact: true }).fill('Bottle washing')
+    await own.getByLabel('Water a use').fill('2 gal')
+    await expect.poll(() => own.innerText()).toContain('7.6')
+    await expect.poll(() => days(page)).toBeLessThan(before)
+    await saved(page)
+    await page.reload()
+    await own.waitFor()
+    expect(await own.getByLabel('Use', { exact: true }).inputValue()).toBe('Bottle washing')
+  })
+})
+
+describe('Settings', () => {
+  it('changes units and looks on every screen, and says whether it works offline', async () => {
+    const { page } = await open('demo', '/settings')
+    await page.getByRole('radio', { name: 'US gallons' }).click()
+    await page.getByRole('radio', { name: 'Night' }).click()
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe('dark')
+    expect(await page.getByTestId('offline').innerText()).toContain('Not kept for offline use')
+    const count = await days(page)
+    await page.getByRole('link', { name: 'Rig', exact: true }).first().click()
+    expect(await page.getByTestId('tank-fresh').getByLabel('Holds').inputValue()).toBe('89.82')
+    expect(await days(page)).toBe(count)
+    await page.reload()
+    expect(await page.getByTestId('tank-fresh').getByLabel('Holds').inputValue()).toBe('89.82')
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).toBe('dark')
+  })
+
+  it('keeps the demo and the owner’s data apart', async () => {
+    const { page } = await open('demo', '/settings')
+    await page.getByRole('button', { name: 'Use my own data' }).click()
+    await page.getByRole('heading', { name: 'No stay yet' }).waitFor()
+    await page.reload()
+    await page.getByRole('heading', { name: 'No stay yet' }).waitFor()
+    await page.getByRole('button', { name: 'Look around the demo' }).click()
+    await page.getByTestId('count-days').waitFor()
+    await page.getByRole('link', { name: 'Settings' }).first().click()
+    await page.getByRole('button', { name: 'Clear everything' }).click()
+    await expect.poll(() => page.getByTestId('count-strip').count()).toBe(0)
+    await page.getByRole('button', { name: 'Put the demo back as it was' }).click()
+    await expect.poll(() => page.getByTestId('count-strip').count()).toBe(1)
+  })
+})
