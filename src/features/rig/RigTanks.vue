@@ -156,7 +156,7 @@ function daysOf(id: string): string {
         </button>
         <AppButton
           kind="quiet"
-          class="justify-self-end self-end"
+          class="self-end justify-self-end max-lg:col-span-2 max-lg:-mt-3"
           :disabled="heldBy(container) !== null"
           :aria-label="t.rig.remove(container.name)"
           :title="heldBy(container) ?? undefined"
