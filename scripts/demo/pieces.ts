@@ -1,17 +1,45 @@
-import type { SupplyContainer, WasteContainer } from '@/core/model'
-import { fromSource, owned } from '@/core/quantities'
+import type { Activity, Document, RoleShare, Role } from '@/core/model'
+import { owned } from '@/core/quantities'
+import { starterActivities, starterHabits } from '@/document/starters'
+import { starters } from '@/texts/en/starters'
 
-/** @param capacity L @param reserve L */
-export function fresh(id: string, name: string, capacity: number, reserve: number): SupplyContainer {
-  return { id, name, kind: 'fresh', capacity: owned(capacity), reserve: owned(reserve) }
+/** What a crew does differently from the starting points. */
+export type OwnNumbers = Record<string, { rate?: number; volume?: number }>
+
+/** The standard activities with a crew's own numbers in place of the assumed ones. */
+export function activitiesOf(own: OwnNumbers, options: { pet: boolean; laundry: boolean }): Activity[] {
+  return starterActivities(starters, options).map((activity) => {
+    const { rate, volume } = own[activity.id] ?? {}
+    return {
+      ...activity,
+      ...(rate === undefined ? {} : { rate: owned(rate) }),
+      ...(volume === undefined ? {} : { volume: owned(volume) }),
+    }
+  })
 }
 
-/** @param capacity L; safe to 90 % of it */
-export function waste(
-  kind: WasteContainer['kind'],
-  id: string,
-  name: string,
-  capacity: number,
-): WasteContainer {
-  return { id, name, kind, capacity: owned(capacity), safeFill: fromSource(0.9, 'rule-of-thumb') }
+/** One fixture for each role. */
+export function rolesOf(fixtures: Partial<Record<Role, string>>): RoleShare[] {
+  return (Object.keys(fixtures) as Role[]).map((role) => ({
+    role,
+    fixture: fixtures[role]!,
+    share: owned(1),
+  }))
+}
+
+/** A document of one rig, crew and stay with the whole catalogue of habits. */
+export function demoOf(
+  rig: Document['rigs'][0],
+  crew: Document['crews'][0],
+  stay: Document['stays'][0],
+): Document {
+  return {
+    format: 'dry-count/document',
+    version: 2,
+    currentStay: stay.id,
+    rigs: [rig],
+    crews: [crew],
+    habits: starterHabits(starters),
+    stays: [stay],
+  }
 }

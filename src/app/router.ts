@@ -9,6 +9,12 @@ export function createAppRouter() {
       { path: '/', name: 'camp', component: CampPage },
       { path: '/stay', name: 'stay', component: () => import('@/features/stay/StayPage.vue') },
       { path: '/rig', name: 'rig', component: () => import('@/features/rig/RigPage.vue') },
+      { path: '/habits', name: 'habits', component: () => import('@/features/habits/HabitsPage.vue') },
+      {
+        path: '/rig/gray-to-black',
+        name: 'gray-to-black',
+        component: () => import('@/features/rig/transfer/TransferPage.vue'),
+      },
       {
         path: '/settings',
         name: 'settings',

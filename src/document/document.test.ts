@@ -3,10 +3,15 @@ import { describe, expect, it } from 'vitest'
 import type { Document } from '@/core/model'
 import { en } from '@/texts'
 import { z } from './schema/zod'
+import { newContainer } from './starters'
 import { documentSchemaV1 } from './schema/version1'
+import { documentSchemaV2 } from './schema/version2'
 import { FAULT_CODES, checked, fileName, openDocument, pathText, readDocument, type FaultCode } from './index'
 import { trailerDemo } from '../../scripts/demo/trailer'
+import { truckDemo } from '../../scripts/demo/truck'
+import { vanDemo } from '../../scripts/demo/van'
 
+const find = (d: Document, id: string) => d.habits.find((habit) => habit.id === id)!
 type Draft = Record<string, never> & Document
 const faultsOf = (change: (draft: Draft) => void) => {
   const draft = structuredClone(trailerDemo()) as Draft
@@ -18,9 +23,13 @@ const faultsOf = (change: (draft: Draft) => void) => {
 }
 
 describe('a document', () => {
-  it('opens as it is shipped, and the shipped file is the one that is built', () => {
-    const text = readFileSync('demo/harrow-ridge-trailer.drycount.json', 'utf8')
-    expect(readDocument(text)).toEqual({ ok: true, value: trailerDemo() })
+  it.each([
+    ['harrow-ridge-trailer', trailerDemo],
+    ['low-meadow-van', vanDemo],
+    ['ridge-season-truck', truckDemo],
+  ])('opens as it is shipped: %s, and the shipped file is the one that is built', (name, build) => {
+    const text = readFileSync(`demo/${name}.drycount.json`, 'utf8')
+    expect(readDocument(text)).toEqual({ ok: true, value: build() })
   })
 
   const cases: [string, (draft: Draft) => void, string][] = [
@@ -49,10 +58,21 @@ describe('a document', () => {
     ['a stay of a hundred days', (d) => (d.stays[0]!.leaveAt = '2027-12-31T11:00'), 'beyond-horizon stays[0].leaveAt'],
     ['days that run backwards', (d) => (d.stays[0]!.habits[0]!.days = [5, 2]), 'days-reversed stays[0].habits[0].days'],
     ['a rate of one’s own for the washing-up', (d) => d.crews[0]!.persons[0]!.rates.push({ activity: 'dishes', rate: { value: 1, by: 'owner' } }), 'rate-of-crew-activity crews[0].persons[0].rates[0].activity'],
-    ['less to drink', (d) => (d.habits[1]!.effects[0]!.activity = 'drinking'), 'rationed habits[1].effects[0]'],
-    ['less hand-washing', (d) => (d.habits[2]!.effects[0]!.activity = 'hand-wash'), 'rationed habits[2].effects[0]'],
+    ['less to drink', (d) => (find(d, 'one-hair-rinse').effects[0]!.activity = 'drinking'), 'rationed habits[2].effects[0]'],
+    ['less hand-washing', (d) => (find(d, 'shower-every-other').effects[0]!.activity = 'hand-wash'), 'rationed habits[3].effects[0]'],
     ['two rivals on', (d) => d.stays[0]!.habits.push({ habit: 'basin-dishes', days: null }, { habit: 'paper-plates', days: null }), 'rivals-on stays[0].habits[2]'],
     ['a habit on twice', (d) => d.stays[0]!.habits.push({ habit: 'tooth-cup', days: null }), 'listed-twice stays[0].habits[1]'],
+    ['a drain into a bin', (d) => { d.rigs[0]!.containers.push(newContainer('solids', 'bin', 'Bin')); d.rigs[0]!.fixtures[3]!.drains = 'bin' }, 'liquid-into-solids rigs[0].fixtures[3].drains'],
+    ['solids into gray', (d) => (d.rigs[0]!.fixtures[3]!.solids = 'gray'), 'solids-astray rigs[0].fixtures[3].solids'],
+    ['a tank at two outlets', (d) => d.rigs[0]!.outlets.push({ ...d.rigs[0]!.outlets[0]!, id: 'second' }), 'two-outlets rigs[0].outlets[1].containers[0]'],
+    ['one open tank', (d) => (d.rigs[0]!.outlets[0]!.joined = ['gray']), 'joined-alone rigs[0].outlets[0].joined'],
+    ['open tanks without an end valve', (d) => Object.assign(d.rigs[0]!.outlets[0]!, { joined: ['gray', 'black'], endValve: false }), 'joined-without-end-valve rigs[0].outlets[0].endValve'],
+    ['reuse without a vessel', (d) => (find(d, 'shower-basin').vessel = null), 'no-vessel habits[5].effects[0]'],
+    ['gray water for cooking', (d) => (find(d, 'shower-basin').effects[1]!.activity = 'cooking'), 'gray-reuse habits[5].effects[1]'],
+    ['a loop of reuse', (d) => (find(d, 'shower-basin').effects[1]!.activity = 'shower'), 'reuse-loop habits[5].effects[1]'],
+    ['gear that is not there', (d) => d.stays[0]!.habits.push({ habit: 'full-shut-off', days: null }), 'gear-missing stays[0].habits[1]'],
+    ['a habit the land forbids', (d) => d.stays[0]!.habits.push({ habit: 'dish-water-outdoors', days: null }), 'not-allowed stays[0].habits[1]'],
+    ['a sun that sets first', (d) => (d.stays[0]!.weather.sunset = '05:00'), 'night-before-day stays[0].weather.sunset'],
     ['too many absences', (d) => (d.stays[0]!.absences = Array.from({ length: 10_001 }, () => ({ person: 'maren', day: 1, part: 'night' as const }))), 'too-many stays[0].absences'],
     ['another format', (d) => Object.assign(d, { format: 'something/else' }), 'foreign format'],
     ['a newer version', (d) => Object.assign(d, { version: 99 }), 'too-new version'],
@@ -108,10 +128,11 @@ describe('a document', () => {
   })
 
   it('ships the JSON Schema that it checks by', () => {
-    const shipped: unknown = JSON.parse(readFileSync('docs/schema/document-1.schema.json', 'utf8'))
-    expect(shipped).toEqual(
-      JSON.parse(JSON.stringify(z.toJSONSchema(documentSchemaV1, { unrepresentable: 'any' }))),
-    )
+    for (const [version, schema] of [documentSchemaV1, documentSchemaV2].entries()) {
+      const file = `docs/schema/document-${version + 1}.schema.json`
+      const shipped: unknown = JSON.parse(readFileSync(file, 'utf8'))
+      expect(shipped).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(schema, { unrepresentable: 'any' }))))
+    }
   })
 
   it('checks an edit as it checks a file', () => {

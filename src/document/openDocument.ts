@@ -4,7 +4,8 @@ import { documentChecks } from './checks/documentChecks'
 import { show, type DocumentFault } from './faults'
 import { CURRENT_VERSION, migrate } from './migrations/chain'
 import { LIMITS } from './schema/limits'
-import { crewSchema, documentSchemaV1, habitSchema, rigSchema, staySchema } from './schema/version1'
+import { documentSchemaV1 } from './schema/version1'
+import { crewSchema, documentSchemaV2, habitSchema, rigSchema, staySchema } from './schema/version2'
 import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
@@ -31,12 +32,18 @@ export function openDocument(input: unknown): Result<Document, DocumentFault[]> 
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return refuse('unknown-version', show(version), `1 to ${CURRENT_VERSION}`, ['version'])
   if (version > CURRENT_VERSION) return refuse('too-new', show(version), String(CURRENT_VERSION), ['version'])
+  if (version === CURRENT_VERSION) return checked(input)
+  const old = OLD_SCHEMAS[version]!.safeParse(input)
+  if (!old.success) return { ok: false, faults: shapeFaults(old.error.issues, input) }
   return checked(migrate(input, version, CURRENT_VERSION))
 }
 
+/** An older document is held against its own version before it is migrated. */
+const OLD_SCHEMAS: Record<number, Pick<typeof documentSchemaV1, 'safeParse'>> = { 1: documentSchemaV1 }
+
 /** Faults of a document of the current version, shape first. */
 export function checked(input: unknown): Result<Document, DocumentFault[]> {
-  const parsed = documentSchemaV1.safeParse(input)
+  const parsed = documentSchemaV2.safeParse(input)
   if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }
   const document: Document = parsed.data
   const faults = documentChecks(document)

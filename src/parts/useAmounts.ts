@@ -1,11 +1,17 @@
 import { useSettingsStore } from '@/data/settingsStore'
-import { formatQuantity, formatVolume } from '@/texts'
+import type { LevelUnit } from '@/core/model'
+import { formatNumber, formatQuantity, formatVolume, t } from '@/texts'
 
 /** Amounts in the owner's units. */
 export function useAmounts() {
   const settings = useSettingsStore()
   return {
     volume: (litres: number) => formatVolume(litres, settings.units),
+    /** A level, or an amount of what a container holds: litres in the owner's unit, or uses. */
+    level: (amount: number, unit: LevelUnit) =>
+      unit === 'L'
+        ? formatVolume(amount, settings.units)
+        : t.gauge.uses(formatNumber(amount, amount < 20 ? 1 : 0)),
     mass: (kilograms: number) => formatQuantity(kilograms, 'mass', settings.units),
   }
 }

@@ -13,6 +13,7 @@ describe('Rig', () => {
     const { page, noise } = await open('demo', '/rig')
     await page.getByTestId('tank-gray').waitFor()
     const [before, gray, black] = [await strip(page), await daysOf(page, 'gray'), await daysOf(page, 'black')]
+    await page.getByText('The same as a list').click()
     await page.getByTestId('fixture-bath-shower').getByLabel('Drains to').selectOption({ label: 'Black' })
     await expect.poll(() => daysOf(page, 'gray')).toBeGreaterThan(gray)
     expect(await daysOf(page, 'black')).toBeLessThan(black)
@@ -20,7 +21,7 @@ describe('Rig', () => {
     await page.keyboard.press('Control+Z')
     await expect.poll(() => strip(page)).toBe(before)
 
-    await page.getByRole('button', { name: 'Add a gray tank' }).click()
+    await page.getByRole('button', { name: 'Add: gray' }).click()
     const galley = page.getByRole('listitem').filter({ has: page.locator('input[value="Gray 2"]') })
     await expect.poll(() => page.getByTestId(/^tank-tank-/).count()).toBe(1)
     await page.getByTestId('fixture-kitchen-sink').getByLabel('Drains to').selectOption({ label: 'Gray 2' })
@@ -37,6 +38,7 @@ describe('Rig', () => {
     const { page } = await open('demo', '/rig')
     await page.getByTestId('tank-gray').waitFor()
     const gray = await daysOf(page, 'gray')
+    await page.getByText('The same as a list').click()
     await page.getByRole('button', { name: 'Add a fixture' }).click()
     const added = page.getByTestId(/^fixture-fixture-/)
     await added.getByLabel('Drains to').selectOption({ label: 'Black' })

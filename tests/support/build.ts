@@ -1,5 +1,7 @@
-import type { Activity, Document, Habit, Stay } from '@/core/model'
+import type { Activity, Container, Document, Fixture, Habit, Rig, Role, Stay } from '@/core/model'
+import { newHabit } from '@/document/edits'
 import { owned } from '@/core/quantities'
+import { assumedCrew, assumedWeather, newFixture } from '@/document/starters'
 
 export interface UseOptions {
   kind?: Activity['kind']
@@ -32,6 +34,7 @@ export function use(id: string, options: UseOptions): Activity {
     per,
     rate: owned(rate),
     volume: owned(volume),
+    timed: null,
     drainShare: owned(drainShare),
     weights: { values: weights ?? [0.25, 0.25, 0.25, 0.25], by: 'owner' },
     spread: owned(0),
@@ -65,7 +68,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 1,
+    version: 2,
     currentStay: 'stay',
     rigs: [
       {
@@ -73,15 +76,28 @@ export function example({
         name: 'Rig',
         containers: [
           { id: 'fresh', name: 'Fresh', kind: 'fresh', capacity: owned(fresh[0]), reserve: owned(fresh[1]) },
-          { id: 'gray', name: 'Gray', kind: 'gray', capacity: owned(gray[0]), safeFill: owned(gray[1]) },
-          { id: 'black', name: 'Black', kind: 'black', capacity: owned(black[0]), safeFill: owned(black[1]) },
+          {
+            id: 'gray',
+            name: 'Gray',
+            kind: 'gray',
+            capacity: owned(gray[0]),
+            safeFill: owned(gray[1]),
+            shape: null,
+          },
+          {
+            id: 'black',
+            name: 'Black',
+            kind: 'black',
+            capacity: owned(black[0]),
+            safeFill: owned(black[1]),
+            shape: null,
+          },
         ],
-        fixtures: roles.map((role) => ({
-          id: role,
-          name: role,
-          draws: 'fresh',
-          drains: role === 'toilet' ? 'black' : 'gray',
-        })),
+        fixtures: roles.map((role) => newFixture(role, role, 'fresh', role === 'toilet' ? 'black' : 'gray')),
+        outlets: [],
+        heater: null,
+        gear: [],
+        payload: null,
         roles: roles.map((role) => ({ role, fixture: role, share: owned(1) })),
       },
     ],
@@ -91,6 +107,7 @@ export function example({
         name: 'Crew',
         persons: persons.map((id) => ({ id, name: id, rates: [] })),
         activities: uses,
+        ...assumedCrew(),
       },
     ],
     habits,
@@ -110,8 +127,37 @@ export function example({
         ],
         habits: [],
         absences: [],
+        rules: [],
+        weather: assumedWeather(),
         ...stay,
       },
     ],
   }
+}
+
+/** A habit for an example. */
+export function habit(id: string, effects: Habit['effects'], more: Partial<Habit> = {}): Habit {
+  return { ...newHabit(id, id), effects, ...more }
+}
+
+/** The example with another rig: its own containers, fixtures by role, and every level at the start. */
+export function withRig(
+  document: Document,
+  containers: Container[],
+  fixtures: Partial<Record<Role, Fixture[]>>,
+  levels: Record<string, number>,
+  more: Partial<Rig> = {},
+): Document {
+  const copy = structuredClone(document)
+  copy.rigs[0] = {
+    ...copy.rigs[0]!,
+    containers,
+    fixtures: Object.values(fixtures).flat(),
+    roles: (Object.keys(fixtures) as Role[]).flatMap((role) =>
+      fixtures[role]!.map(({ id }) => ({ role, fixture: id, share: owned(1 / fixtures[role]!.length) })),
+    ),
+    ...more,
+  }
+  copy.stays[0]!.levels = containers.map(({ id }) => ({ container: id, level: owned(levels[id] ?? 0) }))
+  return copy
 }

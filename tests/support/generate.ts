@@ -1,44 +1,86 @@
 import fc from 'fast-check'
 import { PARTS } from '@/core/calendar'
-import type { Activity, Container, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/model'
+import { sideOf } from '@/core/model'
+import type { Activity, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/model'
 import { owned } from '@/core/quantities'
+import { newHabit, newOutlet } from '@/document/edits'
+import { assumedCrew, assumedWeather, newContainer, newFixture } from '@/document/starters'
 
 const ROLES_USED: Role[] = ['shower', 'kitchen', 'basin', 'toilet']
 const litres = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
+/** Toilets of every kind; the first of two may divert. */
+const TOILETS = ['black', 'cassette', 'diverting', 'diverting-tank', 'none'] as const
+
 const rigArb: fc.Arbitrary<Rig> = fc
   .record({
-    fresh: fc.array(litres(20, 400), { minLength: 1, maxLength: 3 }),
+    fresh: fc.array(litres(20, 400), { minLength: 1, maxLength: 2 }),
     gray: fc.array(litres(20, 250), { minLength: 1, maxLength: 3 }),
-    black: fc.array(litres(20, 180), { minLength: 1, maxLength: 2 }),
+    black: litres(20, 180),
     routes: fc.array(fc.tuple(fc.nat(), fc.nat(), fc.boolean()), { minLength: 6, maxLength: 6 }),
     split: litres(0, 1),
+    toilet: fc.constantFrom(...TOILETS),
+    spares: fc.nat(2),
+    joined: fc.boolean(),
+    shaped: fc.boolean(),
+    heater: fc.boolean(),
+    takes: fc.constantFrom('all' as const, 'liquids' as const),
   })
-  .map(({ fresh, gray, black, routes, split }) => {
-    const supplies: Container[] = fresh.map((capacity, i) => ({
-      id: `fresh-${i}`, name: `Fresh ${i}`, kind: 'fresh', capacity: owned(capacity), reserve: owned(capacity * 0.05),
-    })) // prettier-ignore
-    const wastes: Container[] = [...gray.map((c) => ['gray', c] as const), ...black.map((c) => ['black', c] as const)].map(
-      ([kind, capacity], i) => ({ id: `${kind}-${i}`, name: `${kind} ${i}`, kind, capacity: owned(capacity), safeFill: owned(0.9) }),
-    ) // prettier-ignore
-    const fixtures = routes.map(([from, to, piped], i) => ({
-      id: `fixture-${i}`,
-      name: `Fixture ${i}`,
-      draws: piped || i < 3 ? supplies[from % supplies.length]!.id : null,
-      drains: wastes[to % wastes.length]!.id,
-    }))
+  .map(({ fresh, gray, black, routes, split, toilet, spares, joined, shaped, heater, takes }) => {
+    const supplies = [
+      ...fresh.map((size, i) => newContainer('fresh', `fresh-${i}`, `Fresh ${i}`, size)),
+      newContainer('flush', 'flush', 'Flush', 30),
+    ]
+    const shape = (i: number) => ({ height: owned(0.3), bottom: owned(0.1 * i), error: owned(0.01) })
+    const tanks = [
+      ...gray.map((size, i) => newContainer('gray', `gray-${i}`, `gray ${i}`, size)),
+      newContainer('black', 'black', 'Black', black),
+    ].map((tank, i) => ('shape' in tank && shaped ? { ...tank, shape: shape(i) } : tank))
+    const carried = [
+      newContainer('cassette', 'cassette', 'Cassette'),
+      newContainer('urine', 'urine', 'Urine jug', 12),
+      newContainer('solids', 'solids', 'Solids bin', 40),
+    ].map((container) => ('spares' in container ? { ...container, spares } : container))
+    const fixtures = routes.map(([from, to, piped], i) =>
+      newFixture(
+        `fixture-${i}`,
+        `Fixture ${i}`,
+        piped || i < 3 ? supplies[from % supplies.length]!.id : null,
+        tanks[to % tanks.length]!.id,
+      ),
+    )
+    if (toilet === 'cassette') fixtures[3] = newFixture('fixture-3', 'Cassette toilet', 'flush', 'cassette')
+    if (toilet.startsWith('diverting'))
+      fixtures[3] = {
+        ...newFixture('fixture-3', 'Diverting toilet', null, toilet === 'diverting' ? 'urine' : 'gray-0'),
+        solids: 'solids',
+        waterFactor: owned(0),
+      }
+    fixtures[5] = { ...fixtures[5]!, takes, waterFactor: owned(0.5) }
+    const both = ['gray-0', 'black']
     return {
       id: 'rig',
       name: 'Rig',
-      containers: [...supplies, ...wastes],
+      containers: [...supplies, ...tanks, ...carried, newContainer('tote', 'tote', 'Tote')],
       fixtures,
       roles: [
         { role: 'shower', fixture: 'fixture-0', share: owned(split) },
         { role: 'shower', fixture: 'fixture-4', share: owned(1 - split) },
         { role: 'kitchen', fixture: 'fixture-1', share: owned(1) },
         { role: 'basin', fixture: 'fixture-2', share: owned(1) },
-        { role: 'toilet', fixture: 'fixture-3', share: owned(1) },
+        ...(toilet === 'none'
+          ? []
+          : [
+              { role: 'toilet' as const, fixture: 'fixture-3', share: owned(split) },
+              { role: 'toilet' as const, fixture: 'fixture-5', share: owned(1 - split) },
+            ]),
       ],
+      outlets: [
+        { ...newOutlet('outlet', 'Outlet'), containers: both, endValve: true, joined: joined ? both : [] },
+      ],
+      heater: heater ? { volume: owned(20), supply: 'fresh-0', counted: split < 0.5 } : null,
+      gear: [],
+      payload: null,
     }
   })
 
@@ -60,15 +102,18 @@ const activityArb = (i: number): fc.Arbitrary<Activity> =>
       weights: weightsArb,
       body: litres(0, 0.5),
       toilet: fc.boolean(),
+      kind: fc.constantFrom('own' as const, 'solid-use' as const, 'liquid-use' as const),
+      timed: fc.boolean(),
     })
-    .map(({ role, per, rate, volume, drainShare, weights, body, toilet }) => ({
+    .map(({ role, per, rate, volume, drainShare, weights, body, toilet, kind, timed }) => ({
       id: `activity-${i}`,
-      kind: 'own',
+      kind: role === 'toilet' ? kind : 'own',
       name: `Activity ${i}`,
       role,
       per,
       rate: owned(rate),
       volume: owned(volume),
+      timed: timed ? { flow: owned(4), on: owned(volume / 5), trickle: owned(0.3), paused: owned(1), runUp: owned(0.5) } : null,
       drainShare: owned(drainShare),
       weights: { values: weights, by: 'owner' },
       spread: owned(0.35),
@@ -95,6 +140,7 @@ const crewArb: fc.Arbitrary<Crew> = fc
         rates: i === 0 && own ? [{ activity: own.id, rate: owned(ownRate) }] : [],
       })),
       activities,
+      ...assumedCrew(),
     }
   })
 
@@ -114,18 +160,33 @@ const effectArb: fc.Arbitrary<Effect> = fc.oneof(
     activity: fc.constant('activity-0'),
     volume: litres(0, 9).map(owned),
   }),
+  fc.record({
+    kind: fc.constant('redirect' as const),
+    activity: fc.constant('activity-0'),
+    share: litres(0, 1).map(owned),
+    to: fc.constantFrom('ground' as const, 'carried-out' as const, 'urine' as const),
+  }),
 )
+
+/** Catches the first activity's water for one toilet use; the catch is idle where the donor is the recipient. */
+const vesselEffects: Effect[] = [
+  { kind: 'catch', activity: 'activity-0', share: owned(0.7) },
+  { kind: 'reuse', activity: 'liquid-use', share: owned(0.8) },
+]
 
 const habitsArb: fc.Arbitrary<Habit[]> = fc
   .array(fc.array(effectArb, { maxLength: 3 }), { maxLength: 4 })
   .map((all) =>
     all.map((effects, i) => ({
-      id: `habit-${i}`,
-      name: `Habit ${i}`,
-      note: '',
+      ...newHabit(`habit-${i}`, `Habit ${i}`),
       group: i < 2 ? 'rivals' : null,
       effects,
       bother: owned(i),
+      when: {
+        parts: i === 2 ? ['morning' as const, 'evening' as const] : null,
+        daylight: i === 3,
+        lowest: i === 3 ? owned(15) : null,
+      },
     })),
   )
 
@@ -152,20 +213,44 @@ export const documentArb: fc.Arbitrary<Document> = fc
       horizonDays: owned(30),
       levels: rig.containers.map(({ id, kind, capacity }, i) => ({
         container: id,
-        level: owned(capacity.value * (kind === 'fresh' ? 0.5 + fill[i]! / 2 : fill[i]! * 0.3)),
+        level: owned(
+          capacity.value * (sideOf(kind) === 'supply' ? 0.5 + fill[i % 8]! / 2 : fill[i % 8]! * 0.3),
+        ),
       })),
       habits: habits
         .slice(1)
         .map(({ id }) => ({ habit: id, days: id === 'habit-2' ? [from, from + 5] : null })),
       absences: gone.map(([day, part]) => ({ person: 'person-0', day, part: PARTS[part]! })),
+      rules: [],
+      weather: { ...assumedWeather(), days: [{ day: 1, warmest: owned(10 + from * 3) }] },
     }
     return {
       format: 'dry-count/document',
-      version: 1,
+      version: 2,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],
       habits,
       stays: [stay],
     }
+  })
+
+/**
+ * The same with water kept for reuse: the last activity becomes a toilet's liquid use that draws from a vessel which the
+ * first one fills.
+ */
+export const reuseArb: fc.Arbitrary<Document> = fc
+  .tuple(documentArb, litres(0.5, 30), litres(0, 3))
+  .map(([document, capacity, volume]) => {
+    const copy = structuredClone(document)
+    const { activities } = copy.crews[0]!
+    activities[0]!.kind = 'own'
+    activities.push({
+      ...structuredClone(activities[0]!),
+      id: 'liquid-use', kind: 'liquid-use', role: 'toilet', per: 'crew', volume: owned(volume), rate: owned(5), timed: null,
+    }) // prettier-ignore
+    const vessel = { capacity: owned(capacity), clean: false }
+    copy.habits.push({ ...newHabit('z-vessel', 'Vessel'), effects: vesselEffects, vessel })
+    copy.stays[0]!.habits.push({ habit: 'z-vessel', days: null })
+    return copy
   })

@@ -3,6 +3,7 @@ export {
   PARTS_PER_DAY,
   dayAndPartOf,
   dayZero,
+  daylightParts,
   leaveAfterNights,
   nightsBetween,
   partGrid,

@@ -68,6 +68,22 @@ export function leaveAfterNights(start: WallTime, leaveAt: WallTime, nights: num
   return wallTimeAt(wallMinutes(dayZero(start)) + nights * MINUTES_PER_DAY + minutesIntoDay(leaveAt))
 }
 
+/**
+ * For each part of a day, whether more than half of it lies between sunrise and sunset.
+ * @param sunrise wall time `hh:mm` @param sunset the same, later in the day
+ */
+export function daylightParts(sunrise: string, sunset: string): boolean[] {
+  const [rise, set] = [sunrise, sunset].map((clock) => minutesOf(clock) - DAY_BEGINS_MIN) as [number, number]
+  return PARTS.map((_, p) => {
+    const light = Math.min(set, (p + 1) * PART_MIN) - Math.max(rise, p * PART_MIN)
+    return light > PART_MIN / 2
+  })
+}
+
+function minutesOf(clock: string): number {
+  return Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3))
+}
+
 function minutesIntoDay(time: WallTime): number {
   const shifted = wallMinutes(time) - DAY_BEGINS_MIN
   return ((shifted % MINUTES_PER_DAY) + MINUTES_PER_DAY) % MINUTES_PER_DAY

@@ -11,7 +11,7 @@ export interface Breach {
   days: Days
   /** The part in which it happens. */
   part: number
-  /** L past the limit at the start of the stay; 0 unless the start itself is a breach. */
+  /** L past the limit at the very start; 0 unless the start itself is a breach. */
   excessAtStart: number
   /** Change of the level in that part, L per day, towards the limit >= 0. */
   ratePerDay: number
@@ -19,21 +19,22 @@ export interface Breach {
 
 /**
  * The first time a container passes its limit, at the linearly interpolated instant within the part.
+ * @param from the part at whose start to begin looking
  * @returns null for a carrier, or where nothing is crossed up to the horizon
  */
-export function firstBreach(model: Model, ledger: Ledger, container: number): Breach | null {
-  const { limit, side, start } = model.containers[container]!
+export function firstBreach(model: Model, ledger: Ledger, container: number, from = 0): Breach | null {
+  const { limit, side } = model.containers[container]!
   if (limit === null) return null
   const sign = side === 'supply' ? -1 : 1
   const past = (level: number) => sign * (level - limit)
   const { count, edges } = model.grid
-  for (let i = 0; i < count; i++) {
+  for (let i = from; i < count; i++) {
     const before = past(levelBefore(model, ledger, container, i))
     const after = past(ledger.levels[container * count + i]!)
     const width = edges[i + 1]! - edges[i]!
     const ratePerDay = (after - before) / width
-    if (i === 0 && before > BREACH_TOLERANCE)
-      return { container, days: 0, part: 0, excessAtStart: sign * (start - limit), ratePerDay }
+    if (i === from && before > BREACH_TOLERANCE)
+      return { container, days: edges[i]!, part: i, excessAtStart: before, ratePerDay }
     if (after <= BREACH_TOLERANCE) continue
     const days = edges[i]! + Math.max(0, -before / (after - before)) * width
     return days <= model.horizonDays ? { container, days, part: i, excessAtStart: 0, ratePerDay } : null

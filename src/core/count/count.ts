@@ -18,8 +18,12 @@ export interface Count {
 
 /** The dry count of a compiled stay: days from the start to the first breach with no further run. */
 export function count(model: Model): Count {
-  const played = ledger(model)
-  const breaches = model.containers.map((_, c) => firstBreach(model, played, c))
+  return countOf(model, ledger(model))
+}
+
+/** The same of a ledger already played. @param from the part at whose start to begin looking */
+export function countOf(model: Model, played: Ledger, from = 0): Count {
+  const breaches = model.containers.map((_, c) => firstBreach(model, played, c, from))
   const stop = stopperOf(
     model,
     breaches.filter((breach) => breach !== null),

@@ -1,4 +1,4 @@
-import { FLOW_ENDS, endId, type Id, type Model } from '../model'
+import { endId, type Id, type LevelUnit, type Model } from '../model'
 import type { Ledger } from './ledger'
 
 /** One flow of one part: L (or uses) of an activity from one end to another. */
@@ -8,22 +8,36 @@ export interface Flow {
   from: Id
   to: Id
   amount: number
+  unit: LevelUnit
 }
 
-/** The ledger's flows in part order, empty ones left out. */
+/** The ledger's flows in part order, those with the same part, activity and ends added up, empty ones left out. */
 export function flowsOf(model: Model, { amounts }: Ledger): Flow[] {
+  const kinds = mergedStreams(model)
   const flows: Flow[] = []
   for (let part = 0; part < model.grid.count; part++)
-    model.streams.forEach((stream, s) => {
-      const amount = amounts[s * model.grid.count + part]!
-      if (amount === 0) return
-      flows.push({
-        part,
-        activity: model.activities[stream.activity]!.id,
-        from: endId(model, stream.from, FLOW_ENDS),
-        to: endId(model, stream.to, FLOW_ENDS),
-        amount,
-      })
-    })
+    for (const { activity, from, to, unit, streams } of kinds) {
+      const amount = streams.reduce((sum, s) => sum + amounts[s * model.grid.count + part]!, 0)
+      if (amount !== 0) flows.push({ part, activity, from, to, amount, unit })
+    }
   return flows
+}
+
+/** Streams with the same activity and ends, whatever fixture they pass. */
+export function mergedStreams(model: Model): (Omit<Flow, 'part' | 'amount'> & { streams: number[] })[] {
+  const merged = new Map<string, Omit<Flow, 'part' | 'amount'> & { streams: number[] }>()
+  model.streams.forEach(({ activity, from, to }, s) => {
+    const key = `${activity} ${from} ${to}`
+    const known = merged.get(key)
+    if (known) known.streams.push(s)
+    else
+      merged.set(key, {
+        activity: model.activities[activity]!.id,
+        from: endId(model, from),
+        to: endId(model, to),
+        unit: model.containers[to]?.unit ?? 'L',
+        streams: [s],
+      })
+  })
+  return [...merged.values()]
 }

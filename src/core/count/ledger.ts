@@ -1,4 +1,5 @@
 import type { Model, Stream } from '../model'
+import { playVessels } from './vessels'
 
 /**
  * The stay played forward without a run: every flow of every part, and the level of every container at each part end.
@@ -16,21 +17,25 @@ export function ledger(model: Model): Ledger {
   const { count } = model.grid
   const amounts = new Float64Array(model.streams.length * count)
   const levels = new Float64Array(model.containers.length * count)
+  const rowOf = (s: number) => amounts.subarray(s * count, (s + 1) * count)
   model.streams.forEach((stream, s) => {
-    const row = amounts.subarray(s * count, (s + 1) * count)
-    fillAmounts(model, stream, row)
-    if (stream.to >= 0) addTo(levels.subarray(stream.to * count, (stream.to + 1) * count), row, 1)
-    if (stream.from >= 0) addTo(levels.subarray(stream.from * count, (stream.from + 1) * count), row, -1)
+    if (!stream.isOfVessel) fillAmounts(model, stream, rowOf(s))
+  })
+  if (model.vessels.length > 0) playVessels(model, amounts)
+  model.streams.forEach(({ from, to }, s) => {
+    if (to >= 0) addTo(levels.subarray(to * count, (to + 1) * count), rowOf(s), 1)
+    if (from >= 0) addTo(levels.subarray(from * count, (from + 1) * count), rowOf(s), -1)
   })
   model.containers.forEach(({ start }, c) => accumulate(levels.subarray(c * count, (c + 1) * count), start))
   return { amounts, levels }
 }
 
-/** amount = uses × (share of the draw × L per use + what is added per use) */
-function fillAmounts(model: Model, stream: Stream, row: Float64Array): void {
-  const base = stream.activity * model.grid.count
+/** amount = uses × (share of the draw × L per use + what is added per use) × the part's portion */
+function fillAmounts(model: Model, { activity, ofDraw, fixed, portion }: Stream, row: Float64Array): void {
+  const base = activity * model.grid.count
   for (let i = 0; i < row.length; i++)
-    row[i] = model.uses[base + i]! * (stream.ofDraw * model.volume[base + i]! + stream.fixed)
+    row[i] = model.uses[base + i]! * (ofDraw * model.volume[base + i]! + fixed)
+  if (portion) for (let i = 0; i < row.length; i++) row[i]! *= portion[i]!
 }
 
 function addTo(net: Float64Array, amounts: Float64Array, sign: 1 | -1): void {

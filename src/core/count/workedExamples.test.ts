@@ -3,9 +3,9 @@ import { checked } from '@/document'
 import { count } from './index'
 import { explainCount, inputsOf } from '../explain'
 import { daysBought } from '../habits'
-import { compile, type Document, type Effect, type Habit } from '../model'
+import { compile, type Document, type Effect } from '../model'
 import { owned } from '../quantities'
-import { example, use } from '../../../tests/support/build'
+import { example, habit as anyHabit, use } from '../../../tests/support/build'
 
 const counted = (document: Document) => {
   expect(checked(document)).toMatchObject({ ok: true })
@@ -87,14 +87,7 @@ describe('docs/worked-examples.md', () => {
   })
 
   it('3: habits: a rate, one replacement, then multipliers', () => {
-    const habit = (id: string, effect: Effect): Habit => ({
-      id,
-      name: id,
-      note: '',
-      group: null,
-      effects: [effect],
-      bother: owned(1),
-    })
+    const habit = (id: string, effect: Effect) => anyHabit(id, [effect])
     const habits = [
       habit('d-wipes', { kind: 'rate', activity: 'shower', factor: owned(0.5) }),
       habit('c-once', { kind: 'volume', activity: 'shower', factor: owned(0.8) }),

@@ -1,4 +1,4 @@
-import type { Activity, Crew } from '../model'
+import { volumePerUse, type Activity, type Crew } from '../model'
 import type { Litres } from '../quantities'
 
 /** What an activity draws in a whole day with everybody there and no habit on. */
@@ -17,5 +17,5 @@ export function dailyUse(crew: Crew, activity: Activity): DailyUse {
           person: name,
           uses: (rates.find((own) => own.activity === activity.id) ?? activity).rate.value,
         }))
-  return { lines, litres: lines.reduce((sum, { uses }) => sum + uses, 0) * activity.volume.value }
+  return { lines, litres: lines.reduce((sum, { uses }) => sum + uses, 0) * volumePerUse(activity) }
 }

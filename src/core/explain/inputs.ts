@@ -1,10 +1,11 @@
-import { found, type Activity, type Document, type Id, type Stay } from '../model'
+import { found, type Activity, type Document, type Effect, type Id, type Stay } from '../model'
 import type { Quantity } from '../quantities'
 
 /** What an input is called; the texts give it words. */
 export type InputKind =
   | 'rate' | 'own-rate' | 'volume' | 'drain-share' | 'added' | 'share'
-  | 'habit-rate' | 'habit-volume' | 'habit-replace' // prettier-ignore
+  | 'flow' | 'on' | 'trickle' | 'paused' | 'run-up' | 'water-factor'
+  | `habit-${Effect['kind']}` // prettier-ignore
 
 /** A number in the document that a term of a sum stands on, and where the owner can change it. */
 export interface Input {
@@ -28,15 +29,31 @@ export function inputsOf(document: Document, stay: Stay, activityId: Id): Input[
   const inputs = [
     { kind: 'rate' as const, quantity: activity.rate, of: null },
     ...own,
-    { kind: 'volume' as const, quantity: activity.volume, of: null },
+    ...volumeInputs(activity),
     { kind: 'drain-share' as const, quantity: activity.drainShare, of: null },
     ...activity.adds.map(({ from, volume }) => ({ kind: 'added' as const, quantity: volume, of: from })),
   ]
   return [
     ...inputs.map((input) => ({ ...input, list: 'crews' as const, id: crew.id })),
     ...habitInputs(document, stay, activityId),
-    ...shareInputs(document, stay, activity),
+    ...fixtureInputs(document, stay, activity),
   ]
+}
+
+function volumeInputs({ volume, timed }: Activity): Pick<Input, 'kind' | 'quantity' | 'of'>[] {
+  if (!timed) return [{ kind: 'volume', quantity: volume, of: null }]
+  const { flow, on, trickle, paused, runUp } = timed
+  const parts = { flow, on, trickle, paused, 'run-up': runUp }
+  return (Object.keys(parts) as (keyof typeof parts)[]).map((kind) => ({
+    kind,
+    quantity: parts[kind],
+    of: null,
+  }))
+}
+
+function quantityOf(effect: Effect): Quantity {
+  if (effect.kind === 'replace') return effect.volume
+  return 'factor' in effect ? effect.factor : effect.share
 }
 
 function habitInputs(document: Document, stay: Stay, activityId: Id): Input[] {
@@ -46,7 +63,7 @@ function habitInputs(document: Document, stay: Stay, activityId: Id): Input[] {
       .filter((effect) => effect.activity === activityId)
       .map((effect) => ({
         kind: `habit-${effect.kind}` as const,
-        quantity: effect.kind === 'replace' ? effect.volume : effect.factor,
+        quantity: quantityOf(effect),
         of: habit.name,
         list: 'habits' as const,
         id,
@@ -54,16 +71,18 @@ function habitInputs(document: Document, stay: Stay, activityId: Id): Input[] {
   })
 }
 
-/** Only where a role has several fixtures: a share of 1 explains nothing. */
-function shareInputs(document: Document, stay: Stay, activity: Activity): Input[] {
+/** Shares only where a role has several fixtures, and water only where a fixture takes another amount: 1 explains nothing. */
+function fixtureInputs(document: Document, stay: Stay, activity: Activity): Input[] {
   const rig = found(document.rigs, stay.rig, 'rig')
   const serving = rig.roles.filter(({ role }) => role === activity.role)
-  if (serving.length < 2) return []
-  return serving.map(({ fixture, share }) => ({
-    kind: 'share',
-    quantity: share,
-    of: found(rig.fixtures, fixture, 'fixture').name,
-    list: 'rigs',
-    id: rig.id,
-  }))
+  return serving.flatMap(({ fixture: id, share }) => {
+    const fixture = found(rig.fixtures, id, 'fixture')
+    const about = { of: fixture.name, list: 'rigs' as const, id: rig.id }
+    return [
+      ...(serving.length > 1 ? [{ kind: 'share' as const, quantity: share, ...about }] : []),
+      ...(fixture.waterFactor.value === 1
+        ? []
+        : [{ kind: 'water-factor' as const, quantity: fixture.waterFactor, ...about }]),
+    ]
+  })
 }

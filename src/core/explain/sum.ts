@@ -1,5 +1,5 @@
-import { levelBefore, partAt, type Count, type Ledger } from '../count'
-import { FLOW_ENDS, endId, type Id, type Model, type Stream } from '../model'
+import { levelBefore, mergedStreams, partAt, type Count, type Ledger } from '../count'
+import type { Id, Model } from '../model'
 import type { Days, Litres } from '../quantities'
 
 /** One line of a sum: an activity's flow into (+) or out of (−) the container. */
@@ -53,16 +53,26 @@ function sumUpTo(
   shareOfLast: number,
 ): LevelSum {
   const { count, edges } = model.grid
-  const terms = model.streams
-    .map((stream, s) => ({ stream, s }))
-    .filter(({ stream }) => stream.to === container || stream.from === container)
-    .map(({ stream, s }) => termOf(model, ledger, stream, s, container, last, shareOfLast))
+  const { id } = model.containers[container]!
+  const terms = mergedStreams(model)
+    .filter(({ from, to }) => from === id || to === id)
+    .map(({ activity, from, to, streams }) => {
+      const { uses, total } = flowed(model, ledger, streams, last, shareOfLast)
+      return {
+        activity,
+        from,
+        to,
+        uses,
+        perUse: uses > 0 ? total / uses : 0,
+        amount: to === id ? total : -total,
+      }
+    })
     .filter(({ amount }) => amount !== 0)
     .sort((a, b) => Math.abs(b.amount) - Math.abs(a.amount))
   const before = levelBefore(model, ledger, container, last)
   const after = ledger.levels[container * count + last]!
   return {
-    container: model.containers[container]!.id,
+    container: id,
     start: model.containers[container]!.start,
     terms,
     level: before + (after - before) * shareOfLast,
@@ -70,29 +80,20 @@ function sumUpTo(
   }
 }
 
-function termOf(
-  model: Model,
-  ledger: Ledger,
-  stream: Stream,
-  s: number,
-  container: number,
+/** Uses and L of an activity's streams over the span. */
+function flowed(
+  { uses, streams: all, grid: { count } }: Model,
+  { amounts }: Ledger,
+  streams: readonly number[],
   last: number,
   shareOfLast: number,
-): Term {
-  const { count } = model.grid
-  let uses = 0
-  let total = 0
+): { uses: number; total: number } {
+  const { activity } = all[streams[0]!]!
+  const sum = { uses: 0, total: 0 }
   for (let i = 0; i <= last; i++) {
     const share = i === last ? shareOfLast : 1
-    uses += model.uses[stream.activity * count + i]! * share
-    total += ledger.amounts[s * count + i]! * share
+    sum.uses += uses[activity * count + i]! * share
+    for (const s of streams) sum.total += amounts[s * count + i]! * share
   }
-  return {
-    activity: model.activities[stream.activity]!.id,
-    from: endId(model, stream.from, FLOW_ENDS),
-    to: endId(model, stream.to, FLOW_ENDS),
-    uses,
-    perUse: uses > 0 ? total / uses : 0,
-    amount: stream.to === container ? total : -total,
-  }
+  return sum
 }

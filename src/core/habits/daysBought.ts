@@ -1,6 +1,7 @@
 import { count } from '../count'
 import { compile, found, type Document, type Id } from '../model'
 import type { Days } from '../quantities'
+import { blockedBy, type Blocked } from './blocked'
 import { switchHabit } from './switchHabit'
 
 export interface DaysBought {
@@ -8,6 +9,8 @@ export interface DaysBought {
   on: boolean
   /** Dry count with the habit minus without it, everything else as it stands. Negative where it costs days. */
   days: Days
+  /** What it lacks in this rig and on this land; null: nothing. */
+  blockedBy: Blocked | null
   /** The count with it lies beyond the horizon, so it may buy more. */
   atLeast: boolean
 }
@@ -15,12 +18,20 @@ export interface DaysBought {
 /** What each habit of the document buys in a stay. A rival of the same group is off in the count with it. */
 export function daysBought(document: Document, stayId: Id): DaysBought[] {
   const stay = found(document.stays, stayId, 'stay')
+  const rig = found(document.rigs, stay.rig, 'rig')
   const asItStands = dryDays(document, stayId)
-  return document.habits.map(({ id }) => {
+  return document.habits.map((habit) => {
+    const { id } = habit
     const on = stay.habits.some(({ habit }) => habit === id)
     const withIt = on ? asItStands : dryDays(switchHabit(document, stayId, id, true), stayId)
     const without = on ? dryDays(switchHabit(document, stayId, id, false), stayId) : asItStands
-    return { habit: id, on, days: withIt.days - without.days, atLeast: withIt.beyond }
+    return {
+      habit: id,
+      on,
+      days: withIt.days - without.days,
+      blockedBy: blockedBy(habit, rig, stay),
+      atLeast: withIt.beyond,
+    }
   })
 }
 

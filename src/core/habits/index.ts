@@ -1,3 +1,7 @@
+export { blockedBy, isAllowed } from './blocked'
+export type { Blocked } from './blocked'
 export { daysBought } from './daysBought'
 export type { DaysBought } from './daysBought'
+export { flushRatios, touchesFlush } from './flushFloor'
+export type { FlushRatio } from './flushFloor'
 export { switchHabit, switched } from './switchHabit'

@@ -1,18 +1,14 @@
-import { partGrid, type PartGrid } from '../calendar'
+import { partGrid } from '../calendar'
+import { activeHabits } from './activeHabits'
+import { compileContainers } from './compileContainers'
 import { compileStreams } from './compileStreams'
-import {
-  limitOf,
-  sideOf,
-  type Activity,
-  type Crew,
-  type Document,
-  type Id,
-  type Rig,
-  type Stay,
-} from './document'
-import { factorsOf, type PartFactors } from './habitFactors'
-import type { Model, ModelContainer } from './model'
-import { presence, type Presence } from './presence'
+import { compileUses } from './compileUses'
+import { compileVessels } from './compileVessels'
+import type { Document } from './document'
+import { factorsOf, type PartFactors } from './factors'
+import type { Id } from './ids'
+import type { Model } from './model'
+import { presence } from './presence'
 
 export interface CompileOptions {
   /** Replaces the stay's own horizon, days, > 0. */
@@ -30,17 +26,21 @@ export function compile(document: Document, stayId: Id, options: CompileOptions 
   const crew = found(document.crews, stay.crew, 'crew')
   const horizonDays = options.horizonDays ?? stay.horizonDays.value
   const grid = partGrid(stay.start, horizonDays)
-  const factors = crew.activities.map((activity) => factorsOf(activity, stay, document.habits, grid))
+  const habits = activeHabits(stay, document.habits, grid)
+  const factors = crew.activities.map((activity) => factorsOf(activity, habits, grid.count))
+  const containers = compileContainers(rig, stay)
+  const streams = compileStreams(rig, crew, containers, habits)
   return {
     stay: stay.id,
     start: stay.start,
     horizonDays,
     grid,
-    containers: compileContainers(rig, stay),
+    containers,
     activities: crew.activities.map(({ id, name }) => ({ id, name })),
-    streams: compileStreams(rig, crew),
-    uses: compileUses(crew, factors, presence(crew, stay, grid), grid),
-    volume: compileVolumes(factors, grid),
+    fixtures: rig.fixtures.map(({ id }) => id),
+    ...compileVessels(crew.activities, streams, habits),
+    uses: compileUses(crew, stay, factors, presence(crew, stay, grid), grid),
+    volume: compileVolumes(factors, grid.count),
   }
 }
 
@@ -51,55 +51,8 @@ export function found<T extends { id: Id }>(list: readonly T[], id: Id, what: st
   return entry
 }
 
-function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
-  const levels = new Map(stay.levels.map(({ container, level }) => [container, level.value]))
-  return rig.containers.map((container) => {
-    const start = levels.get(container.id)
-    if (start === undefined) throw new RangeError(`no starting level for container '${container.id}'`)
-    return {
-      id: container.id,
-      name: container.name,
-      kind: container.kind,
-      side: sideOf(container.kind),
-      unit: 'L' as const,
-      capacity: container.capacity.value,
-      limit: limitOf(container),
-      start,
-    }
-  })
-}
-
-/** uses = rate × present × weight × share of the part × rate factors (model.md sections 3 and 4). */
-function compileUses(
-  crew: Crew,
-  factors: PartFactors[],
-  { group, groups }: Presence,
-  grid: PartGrid,
-): Float64Array {
-  const uses = new Float64Array(crew.activities.length * grid.count)
-  crew.activities.forEach((activity, a) => {
-    const perDay = groups.map((here) => usesPerDay(activity, crew, here))
-    const { values } = activity.weights
-    const { rate } = factors[a]!
-    const row = uses.subarray(a * grid.count, (a + 1) * grid.count)
-    for (let i = 0; i < row.length; i++)
-      row[i] = perDay[group[i]!]! * values[grid.part[i]!]! * grid.share[i]! * rate[i]!
-  })
-  return uses
-}
-
-/** A rate of the crew applies in full while anyone is present; a person's own rate replaces the activity's. */
-function usesPerDay(activity: Activity, crew: Crew, here: readonly boolean[]): number {
-  if (activity.per === 'crew') return here.includes(true) ? activity.rate.value : 0
-  return crew.persons.reduce(
-    (sum, { rates }, p) =>
-      here[p] ? sum + (rates.find((own) => own.activity === activity.id) ?? activity).rate.value : sum,
-    0,
-  )
-}
-
-function compileVolumes(factors: PartFactors[], grid: PartGrid): Float64Array {
-  const volume = new Float64Array(factors.length * grid.count)
-  factors.forEach((factor, a) => volume.set(factor.volume, a * grid.count))
+function compileVolumes(factors: PartFactors[], count: number): Float64Array {
+  const volume = new Float64Array(factors.length * count)
+  factors.forEach((factor, a) => volume.set(factor.volume, a * count))
   return volume
 }

@@ -1,47 +1,133 @@
-import { FLOW_ENDS, type Activity, type Crew, type FlowEnd, type Rig } from './document'
-import { endCode, type Stream } from './model'
+import type { ActiveHabit } from './activeHabits'
+import type { Activity, Crew } from './crew'
+import { REDIRECT_ENDS } from './habit'
+import { isOneOf } from './containers'
+import type { Id } from './ids'
+import { endCode, type ModelContainer, type Stream } from './model'
+import type { Fixture, Rig } from './rig'
+
+/** One way a use's water, solids or paper takes. Only what drains can be redirected. */
+type Route = Pick<Stream, 'from' | 'to' | 'ofDraw' | 'fixed' | 'isSolid' | 'solidUses'> & { drains: boolean }
+type FindContainer = (id: Id) => { code: number; isBin: boolean }
 
 /**
- * Every activity's flows through the fixtures that serve its role, flows with the same ends added up.
- * Per use: share × draw leaves the supply; of that the drain share enters the receiver, the rest is consumed;
- * what the body gives and what is brought in follow the drain. A role that no fixture serves is off-site: no flow.
+ * Every activity's flows through the fixtures that serve its role. Per use: share × draw leaves the supply; of that the
+ * drain share enters the receiver, the rest is consumed; what the body gives and what is brought in follow the drain.
+ * A solids bin gets one use per solid use and no litres. A role that no fixture serves is off-site: no flow.
+ * @param habits in the order of their ids: a redirect takes its share of what the ones before it left
  */
-export function compileStreams(rig: Rig, crew: Crew): Stream[] {
+export function compileStreams(
+  rig: Rig,
+  crew: Crew,
+  containers: readonly ModelContainer[],
+  habits: readonly ActiveHabit[],
+): Stream[] {
+  const find: FindContainer = (id) => {
+    const code = containers.findIndex(({ members }) => members.includes(id))
+    return { code, isBin: containers[code]!.unit === 'uses' }
+  }
   return crew.activities.flatMap((activity, index) => {
-    const merged = new Map<string, Stream>()
-    for (const route of routesOf(rig, activity)) {
-      const key = `${route.from}>${route.to}`
-      const known = merged.get(key)
-      if (!known) merged.set(key, { activity: index, ...route })
-      else {
-        known.ofDraw += route.ofDraw
-        known.fixed += route.fixed
-      }
-    }
-    return [...merged.values()]
+    const elsewhere = redirectsOf(activity, containers, habits)
+    return serving(rig, activity).flatMap(({ fixture, share }) =>
+      [...drawnRoutes(fixture, activity, share, find), ...addedRoutes(fixture, activity, share, find)]
+        .filter(({ ofDraw, fixed }) => ofDraw > 0 || fixed > 0)
+        .flatMap(({ drains, ...route }) => {
+          const stream = {
+            activity: index,
+            fixture: rig.fixtures.indexOf(fixture),
+            portion: null,
+            isOfVessel: false,
+            ...route,
+          }
+          return drains ? redirected(stream, elsewhere) : [stream]
+        }),
+    )
   })
 }
 
-function routesOf(rig: Rig, activity: Activity): Omit<Stream, 'activity'>[] {
-  const code = (id: string) => rig.containers.findIndex((container) => container.id === id)
-  const end = (name: FlowEnd) => endCode(name, FLOW_ENDS)
+/** The fixtures of an activity's role that take it, their shares made to add up to 1 again. */
+function serving(rig: Rig, { role, kind }: Activity): { fixture: Fixture; share: number }[] {
+  const refused = kind === 'solid-use' ? 'liquids' : kind === 'liquid-use' ? 'solids' : null
+  const all = rig.roles.filter((entry) => entry.role === role)
+  const taking = all.flatMap(({ fixture: id, share }) => {
+    const fixture = rig.fixtures.find((candidate) => candidate.id === id)!
+    return fixture.takes === refused || share.value === 0 ? [] : [{ fixture, share: share.value }]
+  })
+  const total = taking.reduce((sum, { share }) => sum + share, 0)
+  return taking.map(({ fixture, share }) => ({ fixture, share: share / total }))
+}
+
+function drawnRoutes(fixture: Fixture, activity: Activity, share: number, find: FindContainer): Route[] {
+  const from = fixture.draws === null ? endCode('brought-in') : find(fixture.draws).code
   const drained = activity.drainShare.value
-  return rig.roles
-    .filter(({ role }) => role === activity.role)
-    .flatMap(({ fixture: id, share: { value: share } }) => {
-      const fixture = rig.fixtures.find((candidate) => candidate.id === id)!
-      const from = fixture.draws === null ? end('brought-in') : code(fixture.draws)
-      const to = code(fixture.drains)
-      return [
-        { from, to, ofDraw: share * drained, fixed: 0 },
-        { from, to: end('consumed'), ofDraw: share * (1 - drained), fixed: 0 },
-        ...activity.adds.map(({ from: source, volume }) => ({
-          from: end(source),
-          to,
-          ofDraw: 0,
-          fixed: share * volume.value,
-        })),
-      ]
-    })
-    .filter(({ ofDraw, fixed }) => ofDraw > 0 || fixed > 0)
+  const water = share * fixture.waterFactor.value
+  const route = { from, fixed: 0, isSolid: false, solidUses: 0 }
+  return [
+    { ...route, to: find(fixture.drains).code, ofDraw: water * drained, drains: true },
+    { ...route, to: endCode('consumed'), ofDraw: water * (1 - drained), drains: false },
+  ]
+}
+
+/** Solids and paper go to the second receiver where the toilet has one; a bin counts the use and none of the litres. */
+function addedRoutes(fixture: Fixture, activity: Activity, share: number, find: FindContainer): Route[] {
+  const isSolidUse = activity.kind === 'solid-use'
+  const apart = fixture.solids === null ? null : find(fixture.solids)
+  const firstOfBody = activity.adds.findIndex(({ from }) => from === 'body')
+  const litres = activity.adds.flatMap(({ from, volume }, i): Route[] => {
+    const solidUses = isSolidUse && i === firstOfBody ? share : 0
+    const isSolid = isSolidUse || from === 'brought-in'
+    const receiver = isSolid && apart ? apart : find(fixture.drains)
+    if (receiver.isBin) return []
+    const fixed = share * volume.value
+    return [{ from: endCode(from), to: receiver.code, ofDraw: 0, fixed, isSolid, solidUses, drains: true }]
+  })
+  if (!isSolidUse || !apart?.isBin) return litres
+  const to = apart.code
+  const use = {
+    from: endCode('body'),
+    to,
+    ofDraw: 0,
+    fixed: share,
+    isSolid: true,
+    solidUses: share,
+    drains: false,
+  }
+  return [...litres, use]
+}
+
+interface Redirect {
+  to: number
+  share: number
+  active: Uint8Array
+}
+
+/** Redirects of one activity that have somewhere to go in this rig. */
+function redirectsOf(
+  activity: Activity,
+  containers: readonly ModelContainer[],
+  habits: readonly ActiveHabit[],
+): Redirect[] {
+  return habits.flatMap(({ effects, active }) =>
+    effects.flatMap((effect): Redirect[] => {
+      if (effect.kind !== 'redirect' || effect.activity !== activity.id) return []
+      const { to, share } = effect
+      const code = isOneOf(REDIRECT_ENDS, to) ? endCode(to) : containers.findIndex(({ kind }) => kind === to)
+      return code < 0 && !isOneOf(REDIRECT_ENDS, to) ? [] : [{ to: code, share: share.value, active }]
+    }),
+  )
+}
+
+/** The stream with what redirects leave of it, and one stream for each of them. */
+function redirected(stream: Stream, redirects: readonly Redirect[]): Stream[] {
+  if (redirects.length === 0) return [stream]
+  const left = new Float64Array(redirects[0]!.active.length).fill(1)
+  const others = redirects.map(({ to, share, active }) => {
+    const portion = new Float64Array(left.length)
+    for (let i = 0; i < left.length; i++) {
+      portion[i] = active[i] ? share * left[i]! : 0
+      left[i]! -= portion[i]!
+    }
+    return { ...stream, to, portion }
+  })
+  return [{ ...stream, portion: left }, ...others]
 }

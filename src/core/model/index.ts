@@ -1,11 +1,25 @@
 export { compile, found } from './compile'
 export type { CompileOptions } from './compile'
+export { joinedLimit } from './compileContainers'
 export {
-  ACTIVITY_KINDS, DOCUMENT_FORMAT, FLOW_ENDS, NEVER_RATIONED, ROLES, SUPPLY_KINDS, WASTE_KINDS, limitOf, sideOf,
-} from './document' // prettier-ignore
+  CARRIED_KINDS, CARRIER_KINDS, MEDIA, SUPPLY_KINDS, TANK_KINDS, WASTE_KINDS, baseArea, isOneOf, limitOf,
+  sideOf, sparesOf, unitOf,
+} from './containers' // prettier-ignore
 export type {
-  Absence, Activity, ActivityKind, Container, ContainerKind, Crew, Document, Effect, Fixture, FlowEnd, Habit, HabitOn,
-  Id, Person, Rig, Role, RoleShare, Side, Stay, SupplyContainer, WasteContainer,
-} from './document' // prettier-ignore
+  CarriedKind, CarrierContainer, Container, ContainerKind, LevelUnit, Medium, Side, SolidsContainer, SupplyContainer,
+  TankContainer, TankShape, VesselContainer,
+} from './containers' // prettier-ignore
+export { ACTIVITY_KINDS, NEVER_RATIONED, TOILET_KINDS, volumePerUse } from './crew'
+export type { Activity, ActivityKind, Crew, HeatEffect, Person, TimedFlow } from './crew'
+export { DOCUMENT_FORMAT } from './document'
+export type { Document } from './document'
+export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
+export type { Caution, Effect, Gear, Habit, HabitOn, LandRule, RedirectTo, Vessel, When } from './habit'
+export { FLOW_ENDS } from './ids'
+export type { FlowEnd, Id } from './ids'
 export { endId } from './model'
-export type { Model, ModelActivity, ModelContainer, Stream } from './model'
+export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream } from './model'
+export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
+export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, RoleShare, Takes } from './rig'
+export { warmestOf } from './stay'
+export type { Absence, RecordedRule, Stay, Weather } from './stay'

@@ -1,30 +1,57 @@
 import type { PartGrid, WallTime } from '../calendar'
-import type { ContainerKind, FlowEnd, Id, Side } from './document'
+import type { ContainerKind, LevelUnit, Side } from './containers'
+import { FLOW_ENDS, type FlowEnd, type Id } from './ids'
 
-/** One container, compiled. Levels are L. */
+/** One container, compiled; joined tanks are one. Levels are in its unit. */
 export interface ModelContainer {
+  /** Of joined tanks, the first one's. */
   id: Id
   name: string
   kind: ContainerKind
   side: Side
-  unit: 'L' | 'uses'
+  unit: LevelUnit
+  /** The document's containers it stands for: more than one where tanks are joined. */
+  members: Id[]
+  /** All of it: spares and joined tanks included. */
   capacity: number
-  /** L at which it stops the stay; null for a carrier. */
+  /** The level at which it stops the stay; null for a carrier. */
   limit: number | null
   start: number
 }
 
 /**
- * Where the uses of one activity flow: per use, `ofDraw` × the volume drawn + `fixed`, from one end to another.
- * An end is an index into the model's containers, or -1 - i for `FLOW_ENDS[i]` (see `endId`).
+ * Where the uses of one activity flow: per use, `ofDraw` × the volume drawn + `fixed`, from one end to another, times
+ * the part's `portion`. An end is an index into the model's containers, or `endCode` of a flow end.
  */
 export interface Stream {
   activity: number
+  /** Index of the fixture it passes. */
+  fixture: number
   from: number
   to: number
   ofDraw: number
-  /** L per use, added whatever the draw. */
+  /** L (or uses) per use, added whatever the draw. */
   fixed: number
+  /** Share of it in each part, where redirects change it; null: all of it, always. */
+  portion: Float64Array | null
+  /** Solids or paper and no liquid: what the flush floor leaves out. */
+  isSolid: boolean
+  /** Solid uses that reach the end, per use of the activity; 0 on all but one stream of a solid use. */
+  solidUses: number
+  /** Filled by a vessel as the ledger is played, not from the uses. */
+  isOfVessel: boolean
+}
+
+/** A vessel that keeps water for reuse (model.md section 4), on while its habit is. */
+export interface ModelVessel {
+  habit: Id
+  capacity: number
+  /** 1 in the parts in which the habit holds. */
+  active: Uint8Array
+  /** `stream` gives a share to `caught`; what is left at the end of a morning goes out through `emptied`. */
+  donors: { stream: number; caught: number; emptied: number; share: number }[]
+  /** `stream` draws up to a share through `reused` instead. */
+  recipients: { stream: number; reused: number; share: number }[]
 }
 
 export interface ModelActivity {
@@ -40,7 +67,9 @@ export interface Model {
   grid: PartGrid
   containers: ModelContainer[]
   activities: ModelActivity[]
+  fixtures: Id[]
   streams: Stream[]
+  vessels: ModelVessel[]
   /** Mean uses of each activity in each part, >= 0. Not filled where the activity flows nowhere. */
   uses: Float64Array
   /** Mean L drawn per use of each activity in each part, >= 0. */
@@ -48,11 +77,11 @@ export interface Model {
 }
 
 /** The code of a flow end that is no container. */
-export function endCode(end: FlowEnd, ends: readonly FlowEnd[]): number {
-  return -1 - ends.indexOf(end)
+export function endCode(end: FlowEnd): number {
+  return -1 - FLOW_ENDS.indexOf(end)
 }
 
 /** The id or reserved word of a stream's end. */
-export function endId(model: Pick<Model, 'containers'>, code: number, ends: readonly FlowEnd[]): Id {
-  return code >= 0 ? model.containers[code]!.id : ends[-1 - code]!
+export function endId(model: Pick<Model, 'containers'>, code: number): Id {
+  return code >= 0 ? model.containers[code]!.id : FLOW_ENDS[-1 - code]!
 }

@@ -1,5 +1,6 @@
 import { PARTS, type PartGrid } from '../calendar'
-import type { Crew, Stay } from './document'
+import type { Crew } from './crew'
+import type { Stay } from './stay'
 
 /** Who is there in each part: few different groups, however many parts. */
 export interface Presence {

@@ -19,6 +19,10 @@ const SPELLINGS: [RegExp, Dimension, Unit | 'gallon', number][] = [
   [/^(km|kilomet(re|er)s?)$/, 'distance', 'km', 1],
   [/^(m|met(re|er)s?)$/, 'distance', 'km', 0.001],
   [/^(mi|miles?)$/, 'distance', 'mi', 1],
+  [/^(m|met(re|er)s?)$/, 'length', 'm', 1],
+  [/^(cm|centimet(re|er)s?)$/, 'length', 'cm', 1],
+  [/^(mm|millimet(re|er)s?)$/, 'length', 'cm', 0.1],
+  [/^(in|inch(es)?|")$/, 'length', 'in', 1],
   [/^(°? ?c|celsius)$/, 'temperature', 'C', 1],
   [/^(°? ?f|fahrenheit)$/, 'temperature', 'F', 1],
 ]

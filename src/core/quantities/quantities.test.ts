@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { UNITS, fromSi, parseNumber, parseQuantity, toSi, unitsForLocale, type UnitChoice } from './index'
 
-const metric: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperature: 'C' }
-const american: UnitChoice = { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F' }
+const metric: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperature: 'C', length: 'cm' }
+const american: UnitChoice = { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F', length: 'in' }
 const litres = (text: string, choice = metric, decimal: '.' | ',' = '.') => {
   const parsed = parseQuantity(text, 'volume', choice, decimal)
   return parsed.ok ? parsed.si : parsed.code

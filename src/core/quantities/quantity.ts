@@ -18,6 +18,7 @@ export const SOURCE_IDS = [
   'sphere',
   'watersense',
   'gravity-flush',
+  'iso-11228',
   'rule-of-thumb',
   'assumed',
 ] as const

@@ -4,6 +4,7 @@ export const UNITS = {
   mass: ['kg', 'lb'],
   distance: ['km', 'mi'],
   temperature: ['C', 'F'],
+  length: ['m', 'cm', 'in'],
 } as const
 
 export type Dimension = keyof typeof UNITS
@@ -21,11 +22,14 @@ const TO_SI: Record<Unit, { factor: number; offset: number }> = {
   lb: { factor: 0.45359237, offset: 0 },
   km: { factor: 1, offset: 0 },
   mi: { factor: 1.609344, offset: 0 },
+  m: { factor: 1, offset: 0 },
+  cm: { factor: 0.01, offset: 0 },
+  in: { factor: 0.0254, offset: 0 },
   C: { factor: 1, offset: 0 },
   F: { factor: 5 / 9, offset: -160 / 9 },
 }
 
-/** @returns the amount in the SI unit of its dimension (L, kg, km, °C). */
+/** @returns the amount in the SI unit of its dimension (L, kg, km, °C, m). */
 export function toSi(value: number, unit: Unit): number {
   const { factor, offset } = TO_SI[unit]
   return value * factor + offset
@@ -37,7 +41,7 @@ export function fromSi(value: number, unit: Unit): number {
   return (value - offset) / factor
 }
 
-const METRIC: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperature: 'C' }
+const METRIC: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperature: 'C', length: 'cm' }
 
 /**
  * A first guess at what somebody reads: US customary for the US, Liberia and Myanmar; miles and °C for
@@ -47,7 +51,7 @@ const METRIC: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperatur
 export function unitsForLocale(locale: string): UnitChoice {
   const region = /[-_]([A-Za-z]{2})(?:$|[-_])/.exec(locale)?.[1]?.toUpperCase()
   if (region === 'US' || region === 'LR' || region === 'MM')
-    return { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F' }
+    return { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F', length: 'in' }
   if (region === 'GB') return { ...METRIC, distance: 'mi' }
   return METRIC
 }

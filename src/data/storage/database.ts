@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie'
+import { upgradeRows } from './upgradeRows'
 import type { Row } from './changes'
 import type { HistoryStep } from './documentStore'
 
@@ -30,5 +31,6 @@ export class DryCountDatabase extends Dexie {
       meta: 'key',
       history: 'seq, undone',
     })
+    this.version(2).stores({}).upgrade(upgradeRows)
   }
 }

@@ -62,7 +62,7 @@ export type StoreEvent = 'edited' | 'outdated'
 export function emptyDocument(): Document {
   return {
     format: 'dry-count/document',
-    version: 1,
+    version: 2,
     currentStay: null,
     rigs: [],
     crews: [],

@@ -1,4 +1,5 @@
 import { wallDaysBetween } from '@/core/calendar'
+import { blockedBy } from '@/core/habits'
 import type { Document, Stay } from '@/core/model'
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
@@ -7,7 +8,7 @@ type Check = (document: Document, stay: Stay, path: Path) => DocumentFault[]
 
 /** A stay's references, times and starting levels. */
 export const stayChecks: Check = (document, stay, path) =>
-  [timeChecks, referenceChecks, levelChecks, habitsOnChecks, absenceChecks].flatMap((check) =>
+  [timeChecks, referenceChecks, levelChecks, habitsOnChecks, absenceChecks, landChecks].flatMap((check) =>
     check(document, stay, path),
   )
 
@@ -59,6 +60,7 @@ const levelChecks: Check = (document, stay, path) => {
 const habitsOnChecks: Check = (document, stay, path) => {
   const groups = new Set<string>()
   const seen = new Set<string>()
+  const rig = document.rigs.find(({ id }) => id === stay.rig)
   return stay.habits.flatMap(({ habit: id, days }, i): DocumentFault[] => {
     const at = [...path, 'habits', i]
     const habit = document.habits.find((candidate) => candidate.id === id)
@@ -67,6 +69,13 @@ const habitsOnChecks: Check = (document, stay, path) => {
     seen.add(id)
     if (days && days[0] > days[1])
       return [{ code: 'days-reversed', path: [...at, 'days'], found: days.join(' to '), expected: '' }]
+    const blocked = rig ? blockedBy(habit, rig, stay) : null
+    if (blocked)
+      return [
+        blocked.permission === null
+          ? { code: 'gear-missing', path: at, found: show(habit.name), expected: blocked.gear.join(', ') }
+          : { code: 'not-allowed', path: at, found: show(habit.name), expected: blocked.permission },
+      ]
     if (habit.group === null) return []
     if (groups.has(habit.group))
       return [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }]
@@ -89,4 +98,36 @@ const absenceChecks: Check = (document, stay, path) => {
     seen.add(key)
     return []
   })
+}
+
+/** Each rule once, each day's weather once, the sun up before it is down. */
+const landChecks: Check = (_, { rules, weather }, path) => {
+  const twice = (keys: readonly (string | number)[], at: Path): DocumentFault[] =>
+    keys.flatMap((key, i): DocumentFault[] =>
+      keys.indexOf(key) < i
+        ? [{ code: 'listed-twice', path: [...at, i], found: show(key), expected: '' }]
+        : [],
+    )
+  const night: DocumentFault[] =
+    weather.sunrise < weather.sunset
+      ? []
+      : [
+          {
+            code: 'night-before-day',
+            path: [...path, 'weather', 'sunset'],
+            found: show(weather.sunset),
+            expected: weather.sunrise,
+          },
+        ]
+  return [
+    ...twice(
+      rules.map(({ rule }) => rule),
+      [...path, 'rules'],
+    ),
+    ...twice(
+      weather.days.map(({ day }) => day),
+      [...path, 'weather', 'days'],
+    ),
+    ...night,
+  ]
 }

@@ -1,5 +1,6 @@
 import { sideOf, type Document, type Id, type Rig, type Stay } from '@/core/model'
 import { fromSource } from '@/core/quantities'
+import { dropBlocked } from './habitEdits'
 import { stayOf } from './stayEdits'
 
 /** Recipes on a draft: rigs, crews and stays as wholes. Containers and persons keep their ids in a copy. */
@@ -46,6 +47,7 @@ export function useRig(draft: Document, stayId: Id, rigId: Id): void {
   const rig = draft.rigs.find(({ id }) => id === rigId)!
   stay.rig = rigId
   stay.levels = startingLevels(rig, stay.levels)
+  dropBlocked(draft)
 }
 
 /** Takes another crew on the stay; absences of people who are not in it go. */

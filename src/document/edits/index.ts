@@ -8,10 +8,11 @@ export {
   useCrew,
   useRig,
 } from './entityEdits'
+export { addMissingHabits, dropBlocked, newHabit, removeHabit, setGear, setRule } from './habitEdits'
 export {
-  addContainer, addFixture, newContainer, removeContainer, removeFixture, rigOf, setCapacity, setReserve, setRole,
-  setSafeFill,
+  addContainer, addFixture, changeMedium, containerOf, newOutlet, removeContainer, removeFixture, reroute, rigOf,
+  setCapacity, setJoined, setOutlet, setReserve, setRole, setSafeFill,
 } from './rigEdits' // prettier-ignore
 export {
-  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setNights, setOwnRate, setStart, stayOf, withWeight,
+  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setModelLevel, setNights, setOwnRate, setStart, stayOf, withWeight,
 } from './stayEdits' // prettier-ignore

@@ -1,47 +1,33 @@
 import {
-  SUPPLY_KINDS,
   sideOf,
   type Container,
   type ContainerKind,
   type Document,
   type Id,
+  type Outlet,
   type Rig,
   type Role,
 } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
+import { newContainer, newFixture } from '../starters/containers'
 
 /** Recipes on a draft of the document. Each leaves it valid or is refused as a whole by the check that follows. */
 
-const TYPICAL_L: Record<ContainerKind, number> = { fresh: 100, gray: 80, black: 60 }
-
 /** A new tank of a kind, with its starting level in every stay of the rig: fresh full, waste empty. */
 export function addContainer(draft: Document, rigId: Id, kind: ContainerKind, id: Id, name: string): void {
-  rigOf(draft, rigId).containers.push(newContainer(kind, id, name))
-  const level = sideOf(kind) === 'supply' ? TYPICAL_L[kind] : 0
+  const container = newContainer(kind, id, name)
+  rigOf(draft, rigId).containers.push(container)
+  const level = sideOf(kind) === 'supply' ? container.capacity.value : 0
   for (const stay of draft.stays)
     if (stay.rig === rigId) stay.levels.push({ container: id, level: fromSource(level, 'assumed') })
-}
-
-export function newContainer(
-  kind: ContainerKind,
-  id: Id,
-  name: string,
-  capacityL = TYPICAL_L[kind],
-): Container {
-  const capacity = owned(capacityL)
-  return isSupply(kind)
-    ? { id, name, kind, capacity, reserve: fromSource(Math.round(capacityL * 0.04), 'assumed') }
-    : { id, name, kind, capacity, safeFill: fromSource(0.9, 'rule-of-thumb') }
-}
-
-function isSupply(kind: ContainerKind): kind is (typeof SUPPLY_KINDS)[number] {
-  return sideOf(kind) === 'supply'
 }
 
 /** Removes a tank and its starting levels; the check refuses it while a fixture is led to it. */
 export function removeContainer(draft: Document, rigId: Id, containerId: Id): void {
   const rig = rigOf(draft, rigId)
   rig.containers = rig.containers.filter(({ id }) => id !== containerId)
+  for (const outlet of rig.outlets) leaveOutlet(outlet, containerId)
+  if (rig.heater?.supply === containerId) rig.heater = null
   for (const stay of draft.stays)
     if (stay.rig === rigId) stay.levels = stay.levels.filter(({ container }) => container !== containerId)
 }
@@ -78,7 +64,7 @@ export function addFixture(draft: Document, rigId: Id, id: Id, name: string, rol
   const draws = rig.containers.find(({ kind }) => sideOf(kind) === 'supply')?.id ?? null
   const drains = rig.containers.find(({ kind }) => sideOf(kind) === 'waste')?.id
   if (drains === undefined) return
-  rig.fixtures.push({ id, name, draws, drains })
+  rig.fixtures.push(newFixture(id, name, draws, drains))
   setRole(draft, rigId, id, role, true)
 }
 
@@ -107,6 +93,65 @@ export function rigOf(draft: Document, rigId: Id): Rig {
   return draft.rigs.find(({ id }) => id === rigId)!
 }
 
-function containerOf(rig: Rig, containerId: Id): Container {
+/** Leads a fixture's drain, its solids or its supply to another container. @param to null: by hand, or no second receiver */
+export function reroute(
+  draft: Document,
+  rigId: Id,
+  fixtureId: Id,
+  pipe: 'draws' | 'drains' | 'solids',
+  to: Id | null,
+): void {
+  const fixture = rigOf(draft, rigId).fixtures.find(({ id }) => id === fixtureId)!
+  if (pipe !== 'drains') fixture[pipe] = to
+  else if (to !== null) fixture.drains = to
+}
+
+/** Changes a solids bin over to the other medium: its two capacities change places. */
+export function changeMedium(draft: Document, rigId: Id, containerId: Id): void {
+  const bin = containerOf(rigOf(draft, rigId), containerId)
+  if (bin.kind !== 'solids') return
+  bin.medium = bin.medium === 'long' ? 'short' : 'long'
+  const { capacity, otherCapacity } = bin
+  bin.capacity = otherCapacity
+  bin.otherCapacity = capacity
+}
+
+/** An outlet with no tank yet. */
+export function newOutlet(id: Id, name: string): Outlet {
+  return {
+    id,
+    name,
+    containers: [],
+    endValve: false,
+    rinses: null,
+    side: 'left',
+    handle: 'pull',
+    bore: fromSource(0.076, 'assumed'),
+    joined: [],
+  }
+}
+
+/** Leads a tank to an outlet, away from the one it was at; `outletId` null: to none. */
+export function setOutlet(draft: Document, rigId: Id, containerId: Id, outletId: Id | null): void {
+  for (const outlet of rigOf(draft, rigId).outlets)
+    if (outlet.id !== outletId) leaveOutlet(outlet, containerId)
+    else if (!outlet.containers.includes(containerId)) outlet.containers.push(containerId)
+}
+
+/** Lets all tanks of an outlet stand open to each other, behind its end valve, or shuts them off again. */
+export function setJoined(draft: Document, rigId: Id, outletId: Id, joined: boolean): void {
+  const outlet = rigOf(draft, rigId).outlets.find(({ id }) => id === outletId)!
+  outlet.joined = joined && outlet.containers.length > 1 ? [...outlet.containers] : []
+  if (outlet.joined.length > 0) outlet.endValve = true
+}
+
+function leaveOutlet(outlet: Outlet, containerId: Id): void {
+  outlet.containers = outlet.containers.filter((id) => id !== containerId)
+  outlet.joined = outlet.joined.filter((id) => id !== containerId)
+  if (outlet.joined.length < 2) outlet.joined = []
+  if (outlet.rinses === containerId) outlet.rinses = null
+}
+
+export function containerOf(rig: Rig, containerId: Id): Container {
   return rig.containers.find(({ id }) => id === containerId)!
 }

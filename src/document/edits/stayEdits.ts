@@ -1,5 +1,5 @@
 import { leaveAfterNights, nightsBetween, type Part } from '@/core/calendar'
-import type { Crew, Document, Id, Stay } from '@/core/model'
+import type { Crew, Document, Id, ModelContainer, Stay } from '@/core/model'
 import { owned } from '@/core/quantities'
 
 /** Recipes on a draft: a stay and its crew. */
@@ -15,6 +15,25 @@ export function crewOf(draft: Document, crewId: Id): Crew {
 export function setLevel(draft: Document, stayId: Id, containerId: Id, litres: number): void {
   const entry = stayOf(draft, stayId).levels.find(({ container }) => container === containerId)
   if (entry) entry.level = owned(litres)
+}
+
+/**
+ * Sets the level of what the count takes as one: tanks that stand open to each other share it by their size, and a
+ * heater that counts keeps its own.
+ */
+export function setModelLevel(
+  draft: Document,
+  stayId: Id,
+  { members }: Pick<ModelContainer, 'members'>,
+  amount: number,
+): void {
+  const rig = draft.rigs.find(({ id }) => id === stayOf(draft, stayId).rig)!
+  const { heater } = rig
+  const heated = heater?.counted && members.includes(heater.supply) ? heater.volume.value : 0
+  const tanks = rig.containers.filter(({ id }) => members.includes(id))
+  const total = tanks.reduce((sum, { capacity }) => sum + capacity.value, 0)
+  for (const { id, capacity } of tanks)
+    setLevel(draft, stayId, id, (Math.max(0, amount - heated) * capacity.value) / total)
 }
 
 /** Moves the start and keeps the number of nights. */

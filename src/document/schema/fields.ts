@@ -1,5 +1,4 @@
 import { FLOW_ENDS } from '@/core/model'
-import { SOURCE_IDS } from '@/core/quantities'
 import { isWallTime } from '@/core/calendar'
 import { LIMITS } from './limits'
 import { z } from './zod'
@@ -24,23 +23,28 @@ const plain = (max: number) =>
 export const nameField = plain(LIMITS.nameLength).regex(/\S/)
 export const noteField = plain(LIMITS.noteLength)
 
+/** `hh:mm` on the wall. */
+export const clockField = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)
+/** `YYYY-MM-DD`, a real day. */
+export const dateField = z
+  .string()
+  .refine((date) => isWallTime(`${date}T00:00`), { params: { code: 'bad-time' } })
 export const wallTimeField = z.string().refine(isWallTime, { params: { code: 'bad-time' } })
 
-const owner = z.strictObject({ by: z.literal('owner') })
-const learned = z.strictObject({ by: z.literal('learned') })
-const byDefault = z.strictObject({ by: z.literal('default'), source: z.enum(SOURCE_IDS) })
-
-/** A value with its origin; see `Quantity` of the core. */
-function withOrigin<T extends z.core.$ZodShape>(shape: T) {
-  return z.discriminatedUnion('by', [owner.extend(shape), learned.extend(shape), byDefault.extend(shape)])
+/** Fields with an origin, for the sources that a version of the document knows. */
+export function originFields<const S extends string>(sources: readonly S[]) {
+  const owner = z.strictObject({ by: z.literal('owner') })
+  const learned = z.strictObject({ by: z.literal('learned') })
+  const byDefault = z.strictObject({ by: z.literal('default'), source: z.enum(sources) })
+  /** A value with its origin; see `Quantity` of the core. */
+  const withOrigin = <T extends z.core.$ZodShape>(shape: T) =>
+    z.discriminatedUnion('by', [owner.extend(shape), learned.extend(shape), byDefault.extend(shape)])
+  const weight = z.number().min(0).max(1)
+  return {
+    quantity: ({ min, max }: Range) => withOrigin({ value: z.number().min(min).max(max) }),
+    weights: withOrigin({ values: z.tuple([weight, weight, weight, weight]) }),
+  }
 }
-
-export function quantityField({ min, max }: Range) {
-  return withOrigin({ value: z.number().min(min).max(max) })
-}
-
-const weight = z.number().min(0).max(1)
-export const weightsField = withOrigin({ values: z.tuple([weight, weight, weight, weight]) })
 
 export function listOf<T extends z.ZodType>(entry: T, max: number = LIMITS.entries) {
   return z.array(entry).max(max)

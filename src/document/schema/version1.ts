@@ -1,13 +1,23 @@
 import { PARTS } from '@/core/calendar'
-import { ACTIVITY_KINDS, DOCUMENT_FORMAT, ROLES, SUPPLY_KINDS, WASTE_KINDS } from '@/core/model'
-import { idField, listOf, nameField, noteField, quantityField, wallTimeField, weightsField } from './fields'
+import { DOCUMENT_FORMAT } from '@/core/model'
+import { idField, listOf, nameField, noteField, originFields, wallTimeField } from './fields'
 import { LIMITS } from './limits'
 import { z } from './zod'
+
+// Version 1 knew these; they stay as they were.
+const ROLES = ['shower', 'kitchen', 'basin', 'toilet', 'laundry', 'outdoor-shower'] as const
+const ACTIVITY_KINDS = [
+  'shower', 'hand-wash', 'teeth', 'dishes', 'cooking', 'drinking', 'liquid-use', 'solid-use',
+  'cleaning', 'laundry', 'pet', 'own',
+] as const // prettier-ignore
+const { quantity: quantityField, weights: weightsField } = originFields([
+  'rose-2015', 'iom-2005', 'sphere', 'watersense', 'gravity-flush', 'rule-of-thumb', 'assumed',
+]) // prettier-ignore
 
 const supply = z.strictObject({
   id: idField,
   name: nameField,
-  kind: z.enum(SUPPLY_KINDS),
+  kind: z.enum(['fresh']),
   capacity: quantityField(LIMITS.capacityL),
   reserve: quantityField(LIMITS.levelL),
 })
@@ -15,7 +25,7 @@ const supply = z.strictObject({
 const waste = z.strictObject({
   id: idField,
   name: nameField,
-  kind: z.enum(WASTE_KINDS),
+  kind: z.enum(['gray', 'black']),
   capacity: quantityField(LIMITS.capacityL),
   safeFill: quantityField({ min: 0.05, max: 1 }),
 })
@@ -27,7 +37,7 @@ const roleShare = z.strictObject({
   share: quantityField(LIMITS.share),
 })
 
-export const rigSchema = z.strictObject({
+const rigSchema = z.strictObject({
   id: idField,
   name: nameField,
   containers: listOf(z.discriminatedUnion('kind', [supply, waste])).min(1),
@@ -59,7 +69,7 @@ const person = z.strictObject({
   rates: listOf(z.strictObject({ activity: idField, rate: quantityField(LIMITS.ratePerDay) })),
 })
 
-export const crewSchema = z.strictObject({
+const crewSchema = z.strictObject({
   id: idField,
   name: nameField,
   persons: listOf(person, LIMITS.persons).min(1),
@@ -72,7 +82,7 @@ const effect = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('replace'), activity: idField, volume: quantityField(LIMITS.volumeL) }),
 ])
 
-export const habitSchema = z.strictObject({
+const habitSchema = z.strictObject({
   id: idField,
   name: nameField,
   note: noteField,
@@ -83,7 +93,7 @@ export const habitSchema = z.strictObject({
 
 const day = z.int().min(LIMITS.day.min).max(LIMITS.day.max)
 
-export const staySchema = z.strictObject({
+const staySchema = z.strictObject({
   id: idField,
   name: nameField,
   rig: idField,

@@ -1,51 +1,96 @@
-import type { Effect, Habit } from '@/core/model'
+import type { Effect, Habit, RedirectTo } from '@/core/model'
 import { fromSource } from '@/core/quantities'
 import { STARTER_HABIT_IDS, type StarterHabitId, type StarterTexts } from './starterTexts'
 
-interface Starter {
-  group: string | null
-  bother: number
-  effects: Effect[]
-}
+type Starter = Pick<Habit, 'effects'> & { bother: number } & Partial<
+    Pick<Habit, 'group' | 'vessel' | 'gear' | 'permission' | 'cautions'>
+  > & { when?: Partial<Omit<Habit['when'], 'lowest'>> & { lowest?: number } }
 
+const assumed = (value: number) => fromSource(value, 'assumed')
 const rate = (activity: string, factor: number): Effect => ({
   kind: 'rate',
   activity,
-  factor: fromSource(factor, 'assumed'),
+  factor: assumed(factor),
 })
 const volume = (activity: string, factor: number): Effect => ({
   kind: 'volume',
   activity,
-  factor: fromSource(factor, 'assumed'),
+  factor: assumed(factor),
 })
 const replace = (activity: string, litres: number): Effect => ({
   kind: 'replace',
   activity,
-  volume: fromSource(litres, 'assumed'),
+  volume: assumed(litres),
 })
+const redirect = (activity: string, share: number, to: RedirectTo): Effect => ({
+  kind: 'redirect',
+  activity,
+  share: assumed(share),
+  to,
+})
+const caught = (activity: string, share: number): Effect => ({
+  kind: 'catch',
+  activity,
+  share: assumed(share),
+})
+const reuse = (activity: string, share: number): Effect => ({
+  kind: 'reuse',
+  activity,
+  share: assumed(share),
+})
+const gray = (litres: number) => ({ capacity: assumed(litres), clean: false })
+const clean = (litres: number) => ({ capacity: assumed(litres), clean: true })
+const flushing = [reuse('liquid-use', 1), reuse('solid-use', 1)]
 
-/** Habits that act on rate or volume. None touches drinking or the washing of hands. */
+/** The catalogue (domain.md, 'Habits, and what each saves'). None touches drinking or cuts the washing of hands. */
 const STARTERS: Record<StarterHabitId, Starter> = {
-  'wet-soap-rinse': { group: 'shower-style', bother: 2, effects: [replace('shower', 6)] },
-  'one-hair-rinse': { group: null, bother: 1, effects: [volume('shower', 0.85)] },
-  'shower-every-other': { group: null, bother: 3, effects: [rate('shower', 0.5)] },
+  'wet-soap-rinse': { group: 'shower-style', bother: 2, effects: [replace('shower', 6)], cautions: ['trickle'] },
+  'full-shut-off': { bother: 0.5, effects: [volume('shower', 0.9)], gear: ['shut-off-head'] },
+  'one-hair-rinse': { bother: 1, effects: [volume('shower', 0.85)] },
+  'shower-every-other': { bother: 3, effects: [rate('shower', 0.5)], cautions: ['bin-not-bowl'] },
+  'outdoor-shower': { group: 'shower-style', bother: 2, effects: [redirect('shower', 0.7, 'ground')], when: { daylight: true, lowest: 18 }, gear: ['outdoor-shower'], permission: 'washing-water', cautions: ['land-rules', 'clear-of-water', 'hot-vessel'] },
+  'shower-basin': { bother: 3, effects: [caught('shower', 0.6), ...flushing], vessel: gray(12), gear: ['shower-basin', 'lidded-pail'], cautions: ['stored-gray', 'slippery', 'wash-hands'] },
+  'catch-run-up': { bother: 1, effects: [caught('shower', 0.15), reuse('cooking', 0.5), reuse('cleaning', 1), reuse('pet', 1)], vessel: clean(4), gear: ['run-up-jug'], cautions: ['not-for-drinking'] },
   'basin-dishes': { group: 'dish-style', bother: 2, effects: [volume('dishes', 0.55)] },
+  'wipe-first': { bother: 0.5, effects: [volume('dishes', 0.85)], cautions: ['bin-not-bowl'] },
   'paper-plates': { group: 'dish-style', bother: 1, effects: [rate('dishes', 0.5)] },
-  'meals-out': { group: null, bother: 3, effects: [rate('dishes', 0.6), rate('cooking', 0.6)] },
-  'spare-liquid-flush': { group: 'flush-style', bother: 1, effects: [replace('liquid-use', 0.3)] },
-  'spray-bottle': {
-    group: 'flush-style',
-    bother: 2,
-    effects: [volume('liquid-use', 0.7), volume('solid-use', 0.6)],
-  },
-  'toilets-away': { group: null, bother: 2, effects: [rate('liquid-use', 0.6), rate('solid-use', 0.5)] },
-  'tooth-cup': { group: null, bother: 0.5, effects: [volume('teeth', 0.5)] },
-  'damp-cloth': { group: null, bother: 1, effects: [volume('cleaning', 0.4)] },
-}
+  'dish-water-flush': { bother: 3, effects: [caught('dishes', 0.7), ...flushing], vessel: gray(8), gear: ['lidded-pail'], cautions: ['stored-gray', 'wash-hands'] },
+  'dish-water-outdoors': { bother: 2, effects: [redirect('dishes', 0.8, 'ground')], when: { daylight: true }, gear: ['lidded-pail'], permission: 'washing-water', cautions: ['land-rules', 'clear-of-water'] },
+  'meals-out': { bother: 3, effects: [rate('dishes', 0.6), rate('cooking', 0.6)] },
+  'spare-liquid-flush': { group: 'flush-style', bother: 1, effects: [replace('liquid-use', 0.3)], cautions: ['mound'] },
+  'no-liquid-flush': { group: 'flush-style', bother: 2, effects: [replace('liquid-use', 0)], cautions: ['mound'] },
+  'spray-bottle': { group: 'flush-style', bother: 2, effects: [volume('liquid-use', 0.7), volume('solid-use', 0.6)], gear: ['spray-bottle'], cautions: ['mound'] },
+  'bowl-liners': { bother: 1, effects: [volume('solid-use', 0.75)], gear: ['bowl-liners'], cautions: ['mound'] },
+  'paper-bin': { bother: 1, effects: [volume('liquid-use', 0.9)], gear: ['lidded-bin'], cautions: ['bin-not-bowl', 'wash-hands'] },
+  'toilets-away': { bother: 2, effects: [rate('liquid-use', 0.4), rate('solid-use', 0.4)], when: { daylight: true }, permission: 'site-toilets', cautions: ['wash-hands', 'mound'] },
+  'liquids-only': { bother: 3, effects: [rate('solid-use', 0)], permission: 'site-toilets', cautions: ['wash-hands'] },
+  'urine-outdoors': { bother: 2, effects: [rate('liquid-use', 0.5)], when: { daylight: true }, permission: 'urine', cautions: ['land-rules', 'clear-of-water', 'mound'] },
+  'urine-apart': { bother: 2, effects: [redirect('liquid-use', 0.8, 'urine')], cautions: ['mound', 'wash-hands'] },
+  'pump-off': { bother: 1, effects: [volume('dishes', 0.95), volume('teeth', 0.95), volume('cleaning', 0.95)] },
+  'line-cup': { bother: 1, effects: [caught('hand-wash', 0.1), reuse('cooking', 0.3), reuse('pet', 1)], vessel: clean(2), cautions: ['not-for-drinking'] },
+  'tooth-cup': { bother: 0.5, effects: [volume('teeth', 0.5)] },
+  'damp-cloth': { bother: 1, effects: [volume('cleaning', 0.4)] },
+} // prettier-ignore
 
 export function starterHabits(texts: StarterTexts): Habit[] {
   return STARTER_HABIT_IDS.map((id) => {
-    const { group, bother, effects } = STARTERS[id]
-    return { id, ...texts.habits[id], group, effects, bother: fromSource(bother, 'assumed') }
+    const { bother, when = {}, ...starter } = STARTERS[id]
+    return {
+      id,
+      ...texts.habits[id],
+      group: null,
+      vessel: null,
+      gear: [],
+      permission: null,
+      cautions: [],
+      ...starter,
+      when: {
+        parts: null,
+        daylight: false,
+        ...when,
+        lowest: when.lowest === undefined ? null : assumed(when.lowest),
+      },
+      bother: assumed(bother),
+    }
   })
 }

@@ -1,9 +1,10 @@
 import { leaveAfterNights, type WallTime } from '@/core/calendar'
-import { sideOf, type Crew, type Document, type Rig, type Role, type Stay } from '@/core/model'
+import { sideOf, type Crew, type Document, type Rig, type Stay } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { newContainer } from '../edits/rigEdits'
 import { starterActivities } from './activities'
+import { assumedCrew, assumedWeather } from './assumed'
 import { starterHabits } from './habits'
+import { layoutRig, type LayoutNames, type PlumbingId, type TankLitres, type ToiletId } from './layouts'
 import type { StarterTexts } from './starterTexts'
 
 export interface StarterNames {
@@ -11,12 +12,10 @@ export interface StarterNames {
   crew: (persons: number) => string
   stay: string
   person: (n: number) => string
-  tanks: { fresh: string; gray: string; black: string }
-  fixtures: { kitchen: string; basin: string; shower: string; toilet: string }
+  layout: LayoutNames
 }
 
-type NewId = (kind: 'rig' | 'crew' | 'stay' | 'tank' | 'fixture' | 'person') => string
-type TankLitres = Record<'fresh' | 'gray' | 'black', number>
+type NewId = (kind: 'rig' | 'crew' | 'stay' | 'tank' | 'fixture' | 'outlet' | 'person') => string
 
 export const PRESET_IDS = ['small-van', 'van', 'light-trailer', 'family-trailer', 'large-trailer'] as const
 export type PresetId = (typeof PRESET_IDS)[number]
@@ -38,6 +37,8 @@ export type ShowerHabit = keyof typeof SHOWER_RATES
 export interface StartChoices {
   preset: PresetId
   litres: TankLitres
+  plumbing: PlumbingId
+  toilet: ToiletId
   persons: number
   pet: boolean
   showers: ShowerHabit
@@ -50,6 +51,8 @@ export function firstChoices(tomorrow: WallTime): StartChoices {
   return {
     preset: 'van',
     litres: { ...PRESETS.van },
+    plumbing: 'one-gray',
+    toilet: 'black',
     persons: 2,
     pet: false,
     showers: 'every-other',
@@ -70,7 +73,7 @@ export function startDocument(
   const stay = starterStay(choices, names.stay, newId('stay'), rig, crew)
   return {
     format: 'dry-count/document',
-    version: 1,
+    version: 2,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],
@@ -79,30 +82,12 @@ export function startDocument(
   }
 }
 
-function starterRig({ preset, litres }: StartChoices, names: StarterNames, newId: NewId): Rig {
-  const tanks = (['fresh', 'gray', 'black'] as const).map((kind) =>
-    newContainer(kind, newId('tank'), names.tanks[kind], litres[kind]),
-  )
-  const [fresh, gray, black] = tanks.map(({ id }) => id) as [string, string, string]
-  const roles: [Role & keyof StarterNames['fixtures'], string][] = [
-    ['kitchen', gray],
-    ['basin', gray],
-    ['shower', gray],
-    ['toilet', black],
-  ]
-  const fixtures = roles.map(([role, drains]) => ({
-    id: newId('fixture'),
-    name: names.fixtures[role],
-    draws: fresh,
-    drains,
-  }))
-  return {
-    id: newId('rig'),
-    name: names.rigs[preset],
-    containers: tanks,
-    fixtures,
-    roles: roles.map(([role], i) => ({ role, fixture: fixtures[i]!.id, share: owned(1) })),
-  }
+function starterRig(
+  { preset, litres, plumbing, toilet }: StartChoices,
+  names: StarterNames,
+  newId: NewId,
+): Rig {
+  return layoutRig(plumbing, toilet, litres, names.rigs[preset], names.layout, newId)
 }
 
 function starterCrew(
@@ -112,6 +97,7 @@ function starterCrew(
   newId: NewId,
 ): Crew {
   return {
+    ...assumedCrew(),
     id: newId('crew'),
     name: names.crew(persons),
     persons: Array.from({ length: persons }, (_, i) => ({
@@ -141,5 +127,7 @@ function starterStay({ start, nights }: StartChoices, name: string, id: string, 
     })),
     habits: [],
     absences: [],
+    rules: [],
+    weather: assumedWeather(),
   }
 }

@@ -7,7 +7,9 @@ export interface StarterTexts {
 }
 
 export const STARTER_HABIT_IDS = [
-  'wet-soap-rinse', 'one-hair-rinse', 'shower-every-other', 'basin-dishes', 'paper-plates', 'meals-out',
-  'spare-liquid-flush', 'spray-bottle', 'toilets-away', 'tooth-cup', 'damp-cloth',
+  'wet-soap-rinse', 'full-shut-off', 'one-hair-rinse', 'shower-every-other', 'outdoor-shower', 'shower-basin',
+  'catch-run-up', 'basin-dishes', 'wipe-first', 'paper-plates', 'dish-water-flush', 'dish-water-outdoors', 'meals-out',
+  'spare-liquid-flush', 'no-liquid-flush', 'spray-bottle', 'bowl-liners', 'paper-bin', 'toilets-away', 'liquids-only',
+  'urine-outdoors', 'urine-apart', 'pump-off', 'line-cup', 'tooth-cup', 'damp-cloth',
 ] as const // prettier-ignore
 export type StarterHabitId = (typeof STARTER_HABIT_IDS)[number]

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { levelAt } from '@/core/count'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setLevel } from '@/document/edits'
+import type { ModelContainer } from '@/core/model'
+import { setModelLevel } from '@/document/edits'
 import StaffGauge from '@/parts/gauge/StaffGauge.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
@@ -12,27 +13,30 @@ import { formatDays, formatNumber, t } from '@/texts'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const why = useWhyStore()
-const { volume } = useAmounts()
+const { level } = useAmounts()
 
 const gauges = computed(() => {
   const stop = forecast.result?.days ?? null
-  return (forecast.model?.containers ?? []).map((container, c) => {
+  return (forecast.model?.containers ?? []).flatMap((container, c) => {
+    if (container.side === 'carrier') return []
     const days = forecast.result?.containers[c] ?? null
-    return {
-      ...container,
-      atStop: stop === null ? null : levelAt(forecast.model!, forecast.result!.ledger, c, stop),
-      isStopper: container.id === forecast.result?.stopper,
-      daysText:
-        days === null
-          ? t.gauge.never(formatNumber(forecast.model!.horizonDays, 0))
-          : t.gauge.days(formatDays(days)),
-    }
+    return [
+      {
+        ...container,
+        atStop: stop === null ? null : levelAt(forecast.model!, forecast.result!.ledger, c, stop),
+        isStopper: container.id === forecast.result?.stopper,
+        daysText:
+          days === null
+            ? t.gauge.never(formatNumber(forecast.model!.horizonDays, 0))
+            : t.gauge.days(formatDays(days)),
+      },
+    ]
   })
 })
 
-function drag(container: string, litres: number) {
+function drag(container: ModelContainer, amount: number) {
   const stay = forecast.stay!.id
-  workspace.edit('level', (draft) => setLevel(draft, stay, container, litres), `level ${container}`)
+  workspace.edit('level', (draft) => setModelLevel(draft, stay, container, amount), `level ${container.id}`)
 }
 </script>
 
@@ -42,9 +46,9 @@ function drag(container: string, litres: number) {
     <ul class="mt-3 grid grid-cols-[repeat(auto-fit,minmax(6.6rem,1fr))] gap-x-2 gap-y-6">
       <li v-for="gauge in gauges" :key="gauge.id" class="min-w-0" :data-testid="`gauge-${gauge.id}`">
         <h3 class="mb-2 truncate text-lg font-bold">{{ gauge.name }}</h3>
-        <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge.id, $event)" />
-        <p class="figure mt-2 text-xl leading-tight font-bold">{{ volume(gauge.start) }}</p>
-        <p class="text-[0.95rem] text-soft">{{ t.gauge.of(volume(gauge.capacity)) }}</p>
+        <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge, $event)" />
+        <p class="figure mt-2 text-xl leading-tight font-bold">{{ level(gauge.start, gauge.unit) }}</p>
+        <p class="text-[0.95rem] text-soft">{{ t.gauge.of(level(gauge.capacity, gauge.unit)) }}</p>
         <button
           type="button"
           class="figure min-h-11 text-left text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
@@ -62,8 +66,8 @@ function drag(container: string, litres: number) {
         >
           {{
             gauge.side === 'supply'
-              ? t.camp.leftAtStop(volume(gauge.atStop))
-              : t.camp.atStop(volume(gauge.atStop))
+              ? t.camp.leftAtStop(level(gauge.atStop, gauge.unit))
+              : t.camp.atStop(level(gauge.atStop, gauge.unit))
           }}
         </button>
       </li>

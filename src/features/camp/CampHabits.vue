@@ -4,7 +4,7 @@ import { switched } from '@/core/habits'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { stayOf } from '@/document/edits'
-import CampHabit from './CampHabit.vue'
+import HabitRow from '@/parts/habits/HabitRow.vue'
 import { t } from '@/texts'
 
 const forecast = useForecastStore()
@@ -20,13 +20,15 @@ watch(
   { immediate: true },
 )
 const rows = computed(() =>
-  [...forecast.bought]
+  forecast.bought
+    .filter(({ blockedBy }) => blockedBy === null)
     .sort((a, b) => order.value.indexOf(a.habit) - order.value.indexOf(b.habit))
     .map((bought) => ({
       ...bought,
       habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
     })),
 )
+/** What is blocked is on the Habits screen, with what it needs. */
 const isWorth = ({ days, on }: { days: number; on: boolean }) => Math.abs(days) >= 0.05 || on
 const useful = computed(() => rows.value.filter(isWorth))
 const others = computed(() => rows.value.filter((row) => !isWorth(row)))
@@ -47,19 +49,25 @@ function toggle(habit: string, on: boolean) {
   <section aria-labelledby="habits" data-anchor="habits">
     <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
     <ul class="mt-1">
-      <CampHabit
+      <HabitRow
         v-for="row in useful"
         :key="row.habit.id"
         v-bind="row"
         @toggle="toggle(row.habit.id, $event)"
       />
     </ul>
+    <RouterLink
+      to="/habits"
+      class="flex min-h-11 items-center border-b border-line text-[0.95rem] font-semibold"
+    >
+      <span class="underline decoration-line decoration-2 underline-offset-4">{{ t.camp.allHabits }}</span>
+    </RouterLink>
     <details v-if="others.length > 0" class="border-b border-line">
       <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
         {{ t.camp.others(others.length, stopper) }}
       </summary>
       <ul>
-        <CampHabit
+        <HabitRow
           v-for="row in others"
           :key="row.habit.id"
           v-bind="row"

@@ -1,24 +1,36 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
-import { ROLES, sideOf, type Fixture, type Rig, type Role } from '@/core/model'
+import { useRoute } from 'vue-router'
+import { ROLES, TAKES, sideOf, type Fixture, type Rig, type Role, type Takes } from '@/core/model'
+import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { addFixture, removeFixture, rigOf, setRole } from '@/document/edits'
+import { LIMITS } from '@/document'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ rig: Rig }>()
 const workspace = useWorkspaceStore()
+const route = useRoute()
 
 const options = (side: 'supply' | 'waste') =>
   props.rig.containers
     .filter(({ kind }) => sideOf(kind) === side)
     .map(({ id, name }) => ({ value: id, label: name }))
 const supplies = computed(() => [...options('supply'), { value: '', label: t.rig.broughtIn }])
-const wastes = computed(() => options('waste'))
+const isBin = (id: string) => props.rig.containers.find((container) => container.id === id)?.kind === 'solids'
+const wastes = computed(() => options('waste').filter(({ value }) => !isBin(value)))
+const seconds = computed(() => {
+  const kinds: readonly string[] = ['solids', 'cassette', 'black']
+  const taking = props.rig.containers.filter(({ kind }) => kinds.includes(kind))
+  return [{ value: '', label: t.map.together }, ...taking.map(({ id, name }) => ({ value: id, label: name }))]
+})
+const takes = TAKES.map((value) => ({ value, label: t.takes[value] }))
 
 function change(fixture: Fixture, recipe: (draft: Fixture) => void, key: string | null = null) {
   const rig = props.rig.id
@@ -50,9 +62,8 @@ function remove(id: string) {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="fixtures" data-anchor="fixtures">
-    <h2 id="fixtures" class="text-xl font-bold">{{ t.rig.fixtures }}</h2>
-    <p class="text-soft">{{ t.rig.fixturesHint }}</p>
+  <details class="mt-2" data-anchor="fixtures" :open="route.query.show === 'fixtures'">
+    <summary class="min-h-11 cursor-pointer py-2.5 font-semibold">{{ t.map.table }}</summary>
     <ul class="mt-2">
       <li
         v-for="fixture in rig.fixtures"
@@ -77,6 +88,35 @@ function remove(id: string) {
           :value="fixture.drains"
           :options="wastes"
           @choose="change(fixture, (draft) => void (draft.drains = $event))"
+        />
+        <template v-if="serves(fixture, 'toilet')">
+          <ChoiceField
+            class="lg:order-last lg:col-start-2"
+            :label="t.map.second"
+            :value="fixture.solids ?? ''"
+            :options="seconds"
+            @choose="change(fixture, (draft) => void (draft.solids = $event === '' ? null : $event))"
+          />
+          <ChoiceField
+            class="lg:order-last"
+            :label="t.map.takes"
+            :value="fixture.takes"
+            :options="takes"
+            @choose="change(fixture, (draft) => void (draft.takes = $event as Takes))"
+          />
+        </template>
+        <QuantityField
+          class="lg:order-last lg:max-w-40"
+          :class="serves(fixture, 'toilet') ? '' : 'lg:col-start-2'"
+          :label="t.map.water"
+          :value="fixture.waterFactor.value"
+          dimension="percent"
+          :min="0"
+          :max="LIMITS.factor.max"
+          :save="
+            (share) =>
+              change(fixture, (draft) => void (draft.waterFactor = owned(share)), `water ${fixture.id}`)
+          "
         />
         <fieldset class="col-span-2 lg:col-span-1">
           <legend class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.rig.serves }}</legend>
@@ -108,5 +148,5 @@ function remove(id: string) {
     <div class="border-t border-line pt-4">
       <AppButton @click="add">{{ t.rig.addFixture }}</AppButton>
     </div>
-  </section>
+  </details>
 </template>

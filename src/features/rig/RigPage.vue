@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import PlumbingMap from './map/PlumbingMap.vue'
 import RigFixtures from './RigFixtures.vue'
+import RigGear from './RigGear.vue'
+import RigOutlets from './RigOutlets.vue'
+import RigPreset from './RigPreset.vue'
 import RigSwitcher from './RigSwitcher.vue'
 import RigTanks from './RigTanks.vue'
+import RigWeight from './RigWeight.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { rigOf } from '@/document/edits'
@@ -29,7 +34,12 @@ function rename(name: string) {
       <TextField :label="t.rig.name" :value="rig.name" :save="rename" />
       <RigSwitcher :rig="rig" :stay="forecast.stay" />
     </div>
-    <RigTanks :rig="rig" :stay="forecast.stay" />
+    <PlumbingMap :rig="rig" :stay="forecast.stay" />
     <RigFixtures :rig="rig" />
+    <RigTanks :rig="rig" :stay="forecast.stay" />
+    <RigOutlets :rig="rig" />
+    <RigWeight v-if="forecast.crew" :rig="rig" :crew="forecast.crew" :stay="forecast.stay" />
+    <RigGear :rig="rig" />
+    <RigPreset :rig="rig" :stay="forecast.stay" />
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
+import TankDetails from './TankDetails.vue'
 import { newId } from '@/data/newId'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -14,8 +15,10 @@ import {
   setSafeFill,
 } from '@/document/edits'
 import {
+  CARRIER_KINDS,
   SUPPLY_KINDS,
   WASTE_KINDS,
+  sparesOf,
   type Container,
   type ContainerKind,
   type Rig,
@@ -31,7 +34,8 @@ const props = defineProps<{ rig: Rig; stay: Stay }>()
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const why = useWhyStore()
-const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS]
+const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS, ...CARRIER_KINDS]
+const hasMore = (container: Container) => !('reserve' in container)
 
 const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('rig', recipe, key)
 const levelOf = (id: string) => props.stay.levels.find(({ container }) => container === id)?.level.value ?? 0
@@ -60,13 +64,17 @@ function remove(id: string) {
 function heldBy({ id }: Container): string | null {
   if (props.rig.containers.length === 1) return t.rig.lastTank
   const led = props.rig.fixtures
-    .filter(({ draws, drains }) => draws === id || drains === id)
+    .filter(({ draws, drains, solids }) => draws === id || drains === id || solids === id)
     .map(({ name }) => name)
   return led.length > 0 ? t.rig.inUse(led.join(', ')) : null
 }
 
+/** Joined tanks are counted as one. */
+const modelIdOf = (id: string) =>
+  forecast.model?.containers.find(({ members }) => members.includes(id))?.id ?? id
+
 function daysOf(id: string): string {
-  const index = forecast.model?.containers.findIndex((container) => container.id === id) ?? -1
+  const index = forecast.model?.containers.findIndex(({ members }) => members.includes(id)) ?? -1
   const days = forecast.result?.containers[index]
   return days == null
     ? t.gauge.never(formatNumber(forecast.model?.horizonDays ?? 0, 0))
@@ -92,11 +100,11 @@ function daysOf(id: string): string {
           :save="(name) => rename(container.id, name)"
         />
         <QuantityField
-          :label="t.rig.capacity"
+          :label="container.kind === 'solids' ? t.tank.uses : t.rig.capacity"
           :value="container.capacity.value"
-          dimension="volume"
-          :min="LIMITS.capacityL.min"
-          :max="LIMITS.capacityL.max"
+          :dimension="container.kind === 'solids' ? 'number' : 'volume'"
+          :min="container.kind === 'solids' ? 1 : LIMITS.capacityL.min"
+          :max="container.kind === 'solids' ? LIMITS.binUses.max : LIMITS.capacityL.max"
           :save="
             (litres) =>
               edit(`capacity ${container.id}`, (draft) => setCapacity(draft, rig.id, container.id, litres))
@@ -115,7 +123,7 @@ function daysOf(id: string): string {
           "
         />
         <QuantityField
-          v-else
+          v-else-if="'safeFill' in container"
           :label="t.rig.safeFill"
           :value="container.safeFill.value"
           dimension="percent"
@@ -126,31 +134,34 @@ function daysOf(id: string): string {
               edit(`safe fill ${container.id}`, (draft) => setSafeFill(draft, rig.id, container.id, share))
           "
         />
+        <span v-else class="max-lg:hidden" />
         <div>
           <QuantityField
             :label="t.rig.start"
             :value="levelOf(container.id)"
-            dimension="volume"
+            :dimension="container.kind === 'solids' ? 'number' : 'volume'"
             :min="0"
-            :max="container.capacity.value"
+            :max="container.capacity.value * (1 + sparesOf(container))"
             :save="
               (litres) =>
                 edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))
             "
           />
           <p
-            v-if="levelOf(container.id) > container.capacity.value"
+            v-if="levelOf(container.id) > container.capacity.value * (1 + sparesOf(container))"
             class="mt-1 text-[0.95rem] font-semibold"
           >
             {{ t.rig.tooFull }}
           </p>
         </div>
+        <span v-if="'shell' in container && !('safeFill' in container)" class="max-lg:hidden" />
         <button
+          v-else
           type="button"
           class="figure min-h-11 self-end text-left text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
-          :class="container.id === forecast.result?.stopper ? 'text-oxide' : ''"
+          :class="modelIdOf(container.id) === forecast.result?.stopper ? 'text-oxide' : ''"
           :aria-label="`${daysOf(container.id)}. ${t.gauge.why(container.name)}`"
-          @click="why.ask({ kind: 'count', container: container.id })"
+          @click="why.ask({ kind: 'count', container: modelIdOf(container.id) })"
         >
           {{ daysOf(container.id) }}
         </button>
@@ -165,12 +176,23 @@ function daysOf(id: string): string {
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
         <p v-if="heldBy(container) && rig.containers.length > 1" class="sr-only">{{ heldBy(container) }}</p>
+        <details v-if="hasMore(container)" class="col-span-2 lg:col-span-6">
+          <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
+            {{ t.tank.more(container.name) }}
+          </summary>
+          <TankDetails :rig="rig" :container="container" />
+        </details>
       </li>
     </ul>
-    <div class="flex flex-wrap gap-3 border-t border-line pt-4">
-      <AppButton v-for="kind in KINDS" :key="kind" @click="add(kind)">{{
-        t.rig.add(t.kinds[kind].toLowerCase())
-      }}</AppButton>
+    <div class="flex flex-wrap items-center gap-x-2 gap-y-2 border-t border-line pt-3">
+      <span class="font-semibold text-soft">{{ t.rig.addLabel }}</span>
+      <AppButton
+        v-for="kind in KINDS"
+        :key="kind"
+        :aria-label="t.rig.add(t.kinds[kind].toLowerCase())"
+        @click="add(kind)"
+        >{{ t.kinds[kind] }}</AppButton
+      >
     </div>
   </section>
 </template>

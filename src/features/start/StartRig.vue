@@ -1,7 +1,17 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { LIMITS } from '@/document'
-import { PRESETS, PRESET_IDS, type PresetId, type StartChoices } from '@/document/starters'
+import {
+  PLUMBING_IDS,
+  PRESETS,
+  PRESET_IDS,
+  toiletsFor,
+  type PlumbingId,
+  type PresetId,
+  type StartChoices,
+  type ToiletId,
+} from '@/document/starters'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { t } from '@/texts'
@@ -14,6 +24,12 @@ const TALLEST_L = 320
 
 function pick(preset: PresetId) {
   emit('change', { preset, litres: { ...PRESETS[preset] } })
+}
+/** A toilet that does not fit the new plumbing gives way to the first that does. */
+function plumb(plumbing: PlumbingId) {
+  const fitting = toiletsFor(plumbing)
+  const toilet = fitting.includes(props.choices.toilet) ? props.choices.toilet : fitting[0]!
+  emit('change', { plumbing, toilet })
 }
 function set(kind: (typeof KINDS)[number], litres: number) {
   emit('change', { litres: { ...props.choices.litres, [kind]: litres } })
@@ -57,6 +73,20 @@ const describe = (preset: PresetId) =>
         </RadioGroupOption>
       </div>
     </RadioGroup>
+    <div class="mt-5 grid gap-4 sm:grid-cols-2">
+      <ChoiceField
+        :label="t.map.plumbing"
+        :value="choices.plumbing"
+        :options="PLUMBING_IDS.map((value) => ({ value, label: t.map.plumbings[value] }))"
+        @choose="plumb($event as PlumbingId)"
+      />
+      <ChoiceField
+        :label="t.map.toilet"
+        :value="choices.toilet"
+        :options="toiletsFor(choices.plumbing).map((value) => ({ value, label: t.map.toilets[value] }))"
+        @choose="$emit('change', { toilet: $event as ToiletId })"
+      />
+    </div>
     <div class="mt-5 grid gap-4 sm:grid-cols-3">
       <QuantityField
         v-for="kind in KINDS"

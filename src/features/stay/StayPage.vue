@@ -2,6 +2,8 @@
 import CrewPersons from './CrewPersons.vue'
 import CrewSwitcher from './CrewSwitcher.vue'
 import CrewUses from './CrewUses.vue'
+import StayLand from './StayLand.vue'
+import StayWeather from './StayWeather.vue'
 import StayHeadline from './StayHeadline.vue'
 import StaySwitcher from './StaySwitcher.vue'
 import StayWhen from './StayWhen.vue'
@@ -32,6 +34,8 @@ const forecast = useForecastStore()
         <CrewSwitcher class="mt-4" :stay="forecast.stay" />
       </div>
     </div>
+    <StayWeather :stay="forecast.stay" />
+    <StayLand :stay="forecast.stay" />
     <CrewUses :crew="forecast.crew" />
   </div>
 </template>

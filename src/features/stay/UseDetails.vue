@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { PARTS } from '@/core/calendar'
-import type { Activity, Crew, Person } from '@/core/model'
-import { owned } from '@/core/quantities'
+import { volumePerUse, type Activity, type Crew, type Person } from '@/core/model'
+import { fromSource, owned } from '@/core/quantities'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import { crewOf, setOwnRate, withWeight } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
+import { useAmounts } from '@/parts/useAmounts'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
+import AppSwitch from '@/ui/AppSwitch.vue'
 
 const props = defineProps<{ crew: Crew; activity: Activity }>()
 const workspace = useWorkspaceStore()
@@ -31,6 +33,27 @@ function change(what: string, recipe: (draft: Activity) => void) {
     `${what} ${activity.id}`,
   )
 }
+const { volume } = useAmounts()
+const TIMED = [
+  { key: 'flow', dimension: 'volume', max: LIMITS.perMinuteL.max },
+  { key: 'on', dimension: 'number', max: LIMITS.minutes.max },
+  { key: 'trickle', dimension: 'volume', max: LIMITS.perMinuteL.max },
+  { key: 'paused', dimension: 'number', max: LIMITS.minutes.max },
+  { key: 'runUp', dimension: 'volume', max: LIMITS.volumeL.max },
+] as const
+/** A low-flow head, two minutes on, to start from. */
+const setTimed = (timed: boolean) =>
+  change('by the clock', (draft) => {
+    draft.timed = timed
+      ? {
+          flow: fromSource(5, 'watersense'),
+          on: fromSource(2, 'assumed'),
+          trickle: fromSource(0.3, 'assumed'),
+          paused: fromSource(2, 'assumed'),
+          runUp: fromSource(1, 'assumed'),
+        }
+      : null
+  })
 const setWeight = (part: number, share: number) =>
   change(`weight ${part}`, (draft) => {
     draft.weights = { values: withWeight(draft.weights.values, part, share), by: 'owner' }
@@ -62,6 +85,27 @@ const setWeight = (part: number, share: number) =>
       :max="1"
       :save="(share) => change('drain', (draft) => void (draft.drainShare = owned(share)))"
     />
+    <div v-if="activity.kind === 'shower'" class="col-span-2 -ml-2 flex items-center gap-1 sm:col-span-4">
+      <AppSwitch :on="activity.timed !== null" :label="t.shower.timed" @change="setTimed" />
+      <span aria-hidden="true">{{ t.shower.timed }}</span>
+      <span v-if="activity.timed" class="figure ml-3 font-bold">{{
+        t.shower.makes(volume(volumePerUse(activity)))
+      }}</span>
+    </div>
+    <template v-if="activity.timed">
+      <QuantityField
+        v-for="part in TIMED"
+        :key="part.key"
+        :label="t.shower[part.key]"
+        :value="activity.timed[part.key].value"
+        :dimension="part.dimension"
+        :min="0"
+        :max="part.max"
+        :save="
+          (value) => change(`timed ${part.key}`, (draft) => void (draft.timed![part.key] = owned(value)))
+        "
+      />
+    </template>
     <fieldset class="col-span-2 sm:col-span-4">
       <legend class="text-[0.92rem] font-semibold text-soft">{{ t.stay.parts }}</legend>
       <div class="mt-1 grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-4">

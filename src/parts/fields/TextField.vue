@@ -8,7 +8,7 @@ const props = defineProps<{
   label: string
   hideLabel?: boolean
   value: string
-  type?: 'text' | 'datetime-local'
+  type?: 'text' | 'time' | 'datetime-local'
   save: (text: string) => EditResult
 }>()
 

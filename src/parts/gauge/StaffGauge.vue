@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Side } from '@/core/model'
+import type { LevelUnit, Side } from '@/core/model'
 import { useAmounts } from '../useAmounts'
 import { t } from '@/texts'
 
 const props = defineProps<{
   name: string
   side: Side
+  unit: LevelUnit
   /** L */
   level: number
   capacity: number
@@ -20,12 +21,14 @@ const emit = defineEmits<{
   level: [litres: number]
 }>()
 
-const { volume } = useAmounts()
+const { level: words } = useAmounts()
 const post = ref<HTMLElement | null>(null)
 const share = computed(() => Math.min(1, Math.max(0, props.level / props.capacity)))
 const limitShare = computed(() => (props.limit === null ? null : props.limit / props.capacity))
 const shareAtStop = computed(() => Math.min(1, Math.max(0.06, (props.atStop ?? 0) / props.capacity)))
-const valueText = computed(() => t.gauge.value(volume(props.level), volume(props.capacity)))
+const valueText = computed(() =>
+  t.gauge.value(words(props.level, props.unit), words(props.capacity, props.unit)),
+)
 
 /** A hand on a post is good to a percent of the tank, no more. */
 function setShare(next: number) {

@@ -3,13 +3,12 @@ import { computed } from 'vue'
 import type { Effect } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { useAmounts } from '@/parts/useAmounts'
+import { quantityOf, useEffectWords } from '@/parts/useEffectWords'
 import { formatNumber, formatSigned, t } from '@/texts'
 
 const props = defineProps<{ habitId: string }>()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-const { volume } = useAmounts()
 
 const habit = computed(() => workspace.document.habits.find(({ id }) => id === props.habitId))
 const bought = computed(() => forecast.bought.find(({ habit: id }) => id === props.habitId))
@@ -19,14 +18,9 @@ const days = computed(() => {
   const { on, days: gain } = bought.value
   return { withIt: on ? now : now + gain, without: on ? now - gain : now }
 })
-const activityName = (id: string) =>
-  forecast.crew?.activities.find((activity) => activity.id === id)?.name ?? id
-const words = (effect: Effect) =>
-  effect.kind === 'replace'
-    ? t.why.effects.replace(activityName(effect.activity), volume(effect.volume.value))
-    : t.why.effects[effect.kind](activityName(effect.activity), formatNumber(effect.factor.value))
+const words = useEffectWords()
 const source = (effect: Effect) => {
-  const quantity = effect.kind === 'replace' ? effect.volume : effect.factor
+  const quantity = quantityOf(effect)
   return quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
 }
 </script>

@@ -18,8 +18,15 @@ const inputs = computed(() =>
   forecast.stay ? inputsOf(workspace.document, forecast.stay, props.activityId) : [],
 )
 
-const VOLUMES: readonly Input['kind'][] = ['volume', 'added', 'habit-replace']
-const SHARES: readonly Input['kind'][] = ['drain-share', 'share']
+const VOLUMES: readonly Input['kind'][] = ['volume', 'added', 'habit-replace', 'flow', 'trickle', 'run-up']
+const SHARES: readonly Input['kind'][] = [
+  'drain-share',
+  'share',
+  'water-factor',
+  'habit-redirect',
+  'habit-catch',
+  'habit-reuse',
+]
 function value({ kind, quantity }: Input): string {
   if (VOLUMES.includes(kind)) return volume(quantity.value)
   return SHARES.includes(kind) ? `${formatNumber(quantity.value * 100, 0)} %` : formatNumber(quantity.value)
@@ -32,7 +39,7 @@ const source = ({ quantity }: Input) =>
 /** The screen and the place on it where the number can be changed. */
 function place({ list }: Input) {
   if (list === 'rigs') return { path: '/rig', query: { show: 'fixtures' } }
-  if (list === 'habits') return { path: '/', query: { show: 'habits' } }
+  if (list === 'habits') return { path: '/habits', query: { show: 'habits' } }
   return { path: '/stay', query: { show: `use-${props.activityId}` } }
 }
 </script>

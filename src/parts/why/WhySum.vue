@@ -15,7 +15,8 @@ const props = defineProps<{
 }>()
 
 const forecast = useForecastStore()
-const { volume } = useAmounts()
+const { level } = useAmounts()
+const amount = (value: number) => level(value, container.value?.unit ?? 'L')
 
 const index = computed(() => forecast.model?.containers.findIndex(({ id }) => id === props.containerId) ?? -1)
 const container = computed(() => forecast.model?.containers[index.value] ?? null)
@@ -47,13 +48,13 @@ const nameOf = (id: string) =>
 const activityName = (id: string) =>
   forecast.model?.activities.find((activity) => activity.id === id)?.name ?? id
 const other = (term: Term) => (term.amount > 0 ? t.why.into(nameOf(term.from)) : t.why.outOf(nameOf(term.to)))
-const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${volume(Math.abs(litres))}`
+const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.abs(litres))}`
 </script>
 
 <template>
   <div v-if="sum && container">
     <p class="mt-3 flex justify-between border-b border-line py-2 text-lg">
-      <span>{{ t.why.start }}</span><span class="figure font-bold">{{ volume(sum.start) }}</span>
+      <span>{{ t.why.start }}</span><span class="figure font-bold">{{ amount(sum.start) }}</span>
     </p>
     <details
       v-for="term in sum.terms"
@@ -66,7 +67,7 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${volume(Math.ab
           <span class="font-bold">{{ activityName(term.activity) }}</span>
           <span class="text-soft">, {{ other(term) }}</span>
           <span class="figure block text-[0.95rem] text-soft">{{
-            t.why.uses(formatNumber(term.uses, 1), volume(term.perUse))
+            t.why.uses(formatNumber(term.uses, 1), amount(term.perUse))
           }}</span>
         </span>
         <span class="figure text-lg font-bold whitespace-nowrap">{{ signed(term.amount) }}</span>
@@ -78,7 +79,7 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${volume(Math.ab
       data-testid="why-total"
     >
       <span>{{ isReached ? t.why.limitOf[container.side] : t.why.level }}</span><span class="figure">{{
-        volume(sum.level)
+        amount(sum.level)
       }}</span>
     </p>
     <p v-if="when" class="text-soft">{{ t.why.at(when) }}</p>

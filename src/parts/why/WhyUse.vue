@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { volumePerUse } from '@/core/model'
 import { computed } from 'vue'
 import WhyInputs from './WhyInputs.vue'
 import { dailyUse } from '@/core/explain'
@@ -20,7 +21,7 @@ const daily = computed(() =>
   <div v-if="activity && daily" class="mt-3">
     <p v-for="(line, i) in daily.lines" :key="i" class="flex justify-between border-b border-line py-2">
       <span>{{ line.person === null ? t.why.whole : t.why.each(line.person) }}</span>
-      <span class="figure">{{ t.why.uses(formatNumber(line.uses), volume(activity.volume.value)) }}</span>
+      <span class="figure">{{ t.why.uses(formatNumber(line.uses), volume(volumePerUse(activity))) }}</span>
     </p>
     <p class="flex justify-between border-t-2 border-ink py-2 text-lg font-bold" data-testid="why-total">
       <span>{{ t.stay.perDay }}</span><span class="figure">{{ t.stay.inDay(volume(daily.litres)) }}</span>

@@ -24,8 +24,9 @@ export const faults: Record<FaultCode, Words> = {
   'reserved-id': ({ found }) => `${found} is a reserved word and cannot be an id.`,
   'duplicate-id': ({ found }) => `The id ${found} is used twice.`,
   dangling: ({ found, expected }) => `There is no ${expected} ${found}.`,
-  'draws-from-waste': () => 'A fixture draws from a fresh tank, not from a waste tank.',
-  'drains-into-supply': () => 'A fixture drains into a waste tank, never into fresh water.',
+  'draws-from-waste': () => 'A fixture draws from fresh or flush water, not from a waste tank.',
+  'drains-into-supply': () =>
+    'A loop: a fixture drains into a waste container, never back into the water it draws from.',
   'shares-not-one': ({ found }) =>
     `The fixtures of one role share it: the shares must add up to 1 (${found}).`,
   'weights-not-one': ({ found }) => `The four parts of the day must add up to 1, not ${found}.`,
@@ -41,6 +42,21 @@ export const faults: Record<FaultCode, Words> = {
     `No habit may cut down on this: ${found}. Drinking and hand-washing are never rationed.`,
   'rivals-on': ({ found }) => `${found} and a habit it replaces are both on.`,
   'listed-twice': ({ found }) => `${found} is listed twice.`,
+  'liquid-into-solids': () =>
+    'A solids bin must stay damp, not wet: nothing drains into it. Give it as the place for solids.',
+  'solids-astray': () => 'Solids go to a solids bin, a cassette or a black tank.',
+  'two-outlets': ({ found }) => `${found} already meets the others at another outlet.`,
+  'joined-alone': ({ found }) => `Tanks stand open to each other in twos or more (${found}).`,
+  'joined-without-end-valve': ({ found }) =>
+    `${found} has no end valve: open tanks would run out at the cap.`,
+  'no-vessel': ({ found }) => `${found} keeps water for later but has nothing to keep it in.`,
+  'gray-reuse': ({ found }) =>
+    `Water used once is for the toilet only, and nobody drinks what was caught: not for ${found}.`,
+  'reuse-loop': ({ found }) => `A loop: ${found} would draw the water that it gives.`,
+  'gear-missing': ({ found, expected }) => `${found} needs gear that the rig does not list: ${expected}.`,
+  'not-allowed': ({ found, expected }) =>
+    `${found} needs a rule of the land that is not recorded as allowing it: ${expected}.`,
+  'night-before-day': () => 'The sun sets after it rises.',
 }
 
 function typeWords(expected: string): string {

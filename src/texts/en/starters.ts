@@ -38,7 +38,52 @@ export const starters: StarterTexts = {
       name: 'Spray bottle at the bowl',
       note: 'A quick spray in place of a long rinse. Keep water on the solids.',
     },
-    'toilets-away': { name: 'Toilets elsewhere by day', note: 'At the site, the trailhead or in town.' },
+    'toilets-away': { name: 'Toilets elsewhere by day', note: 'At the site or in town, while it is light.' },
+    'full-shut-off': {
+      name: 'Shut the shower right off',
+      note: 'A full shut-off at the head: no trickle while you soap.',
+    },
+    'outdoor-shower': {
+      name: 'Shower outdoors',
+      note: 'On mild days, in daylight, where the land allows it.',
+    },
+    'shower-basin': {
+      name: 'Scoop the shower for flushing',
+      note: 'Stand in a basin; its water flushes until next morning.',
+    },
+    'catch-run-up': {
+      name: 'Catch the cold run-up',
+      note: 'A jug under the head until it runs warm; for cooking, cleaning and the dog.',
+    },
+    'wipe-first': { name: 'Wipe plates first', note: 'With paper, before any water.' },
+    'dish-water-flush': {
+      name: 'Dishwater flushes',
+      note: 'Keep the basin in a lidded pail, for the toilet only.',
+    },
+    'dish-water-outdoors': {
+      name: 'Dishwater outdoors',
+      note: 'Strained and scattered, only where the land allows it.',
+    },
+    'no-liquid-flush': { name: 'No flush for liquids', note: 'The toilet rests between solids.' },
+    'bowl-liners': {
+      name: 'Line the bowl with paper',
+      note: 'It takes the solids along: a shorter flush does.',
+    },
+    'paper-bin': { name: 'Paper into a lidded bin', note: 'Liquids then need less water.' },
+    'liquids-only': { name: 'Liquids only', note: 'Solids go elsewhere; a cassette lasts far longer.' },
+    'urine-outdoors': { name: 'Liquids outdoors by day', note: 'Only where the land allows it.' },
+    'urine-apart': {
+      name: 'Liquids into the jug',
+      note: 'A separator or a bottle, emptied with the urine jug.',
+    },
+    'pump-off': {
+      name: 'Pump off between uses',
+      note: 'Nothing drips, and you think before you open a tap.',
+    },
+    'line-cup': {
+      name: 'A cup under the tap',
+      note: 'Catches what stands in the line before you wash your hands.',
+    },
     'tooth-cup': { name: 'A cup for teeth', note: 'Fill it once, tap off.' },
     'damp-cloth': { name: 'Damp cloth cleaning', note: 'Spray and wipe, no bucket.' },
   },
@@ -55,6 +100,14 @@ export const starterNames: StarterNames = {
   crew: (persons) => (persons === 1 ? 'Just me' : `The ${persons} of us`),
   stay: 'My stay',
   person: (n) => `Person ${n}`,
-  tanks: { fresh: 'Fresh', gray: 'Gray', black: 'Black' },
-  fixtures: { kitchen: 'Kitchen sink', basin: 'Bathroom basin', shower: 'Shower', toilet: 'Toilet' },
-}
+  layout: {
+    tanks: {
+      fresh: 'Fresh', gray: 'Gray', black: 'Black', grayKitchen: 'Gray, kitchen', grayBath: 'Gray, bath', black2: 'Black, rear',
+      blackAsGray: 'Old black tank', flush: 'Flush water', cassette: 'Cassette', portable: 'Portable toilet', urine: 'Urine jug', solids: 'Solids bin',
+    },
+    fixtures: {
+      kitchen: 'Kitchen sink', basin: 'Bathroom basin', shower: 'Shower', toilet: 'Toilet', basin2: 'Rear basin', toilet2: 'Rear toilet',
+    },
+    outlet: 'Outlet', outlet2: 'Rear outlet',
+  },
+} // prettier-ignore

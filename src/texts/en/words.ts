@@ -1,4 +1,6 @@
-import type { ContainerKind, FlowEnd, Role } from '@/core/model'
+import type {
+  Caution, ContainerKind, FlowEnd, Gear, Handle, LandRule, Medium, RigSide, Role, Takes,
+} from '@/core/model' // prettier-ignore
 import type { Part } from '@/core/calendar'
 import type { Origin, SourceId, Unit } from '@/core/quantities'
 
@@ -10,12 +12,48 @@ export const words = {
   >,
   units: {
     L: 'L', 'gal-us': 'gal', 'gal-imp': 'imp gal', kg: 'kg', lb: 'lb', km: 'km', mi: 'mi', C: '°C', F: '°F',
+    m: 'm', cm: 'cm', in: 'in',
   } satisfies Record<Unit, string>, // prettier-ignore
   unitNames: {
     L: 'litres', 'gal-us': 'US gallons', 'gal-imp': 'imperial gallons', kg: 'kilograms', lb: 'pounds',
-    km: 'kilometres', mi: 'miles', C: 'Celsius', F: 'Fahrenheit',
+    km: 'kilometres', mi: 'miles', C: 'Celsius', F: 'Fahrenheit', m: 'metres', cm: 'centimetres', in: 'inches',
   } satisfies Record<Unit, string>, // prettier-ignore
-  kinds: { fresh: 'Fresh', gray: 'Gray', black: 'Black' } satisfies Record<ContainerKind, string>,
+  kinds: {
+    fresh: 'Fresh', flush: 'Flush water', gray: 'Gray', black: 'Black', cassette: 'Cassette', urine: 'Urine jug', solids: 'Solids bin',
+    tote: 'Tote', jug: 'Jug',
+  } satisfies Record<ContainerKind, string>, // prettier-ignore
+  media: { long: 'coir or peat', short: 'sawdust' } satisfies Record<Medium, string>,
+  takes: { all: 'everything', liquids: 'liquids only', solids: 'solids only' } satisfies Record<
+    Takes,
+    string
+  >,
+  rigSides: { left: 'left', right: 'right', rear: 'rear', under: 'underneath' } satisfies Record<
+    RigSide,
+    string
+  >,
+  handles: { pull: 'pull', turn: 'turn', switch: 'switch' } satisfies Record<Handle, string>,
+  gearNames: {
+    'shut-off-head': 'a shower head with a full shut-off', 'outdoor-shower': 'an outdoor shower', 'shower-basin': 'a basin to stand in',
+    'run-up-jug': 'a jug for the run-up', 'lidded-pail': 'a lidded pail', 'spray-bottle': 'a spray bottle', 'bowl-liners': 'paper to line the bowl',
+    'lidded-bin': 'a lidded bin',
+  } satisfies Record<Gear, string>, // prettier-ignore
+  landRules: {
+    'washing-water': 'Washing-up and wash water on the ground', 'tank-gray': 'Gray water from the tank on the ground', urine: 'Urine outdoors',
+    solids: 'Solids in the ground', 'site-toilets': 'Toilets at or near the site', 'gray-drain': 'A drain for gray water',
+  } satisfies Record<LandRule, string>, // prettier-ignore
+  cautions: {
+    'stored-gray': 'Stored gray: lidded, under a day, for the toilet only.',
+    'bin-not-bowl': 'Wipes and paper towels are bagged and binned, never put into a tank.',
+    'hot-vessel':
+      'Never heat a closed vessel for a shower, and never run a stove in a closed room: burns and carbon monoxide.',
+    'land-rules': 'Only as the land manager’s written rules allow. Packing it out is always right.',
+    'clear-of-water': 'Stay well clear of water and wildlife; never a storm drain or ditch.',
+    mound: 'Less water on the solids: keep your litres per solid use, or rinse hard at the dump.',
+    'wash-hands': 'Wash your hands afterwards; that water is never saved.',
+    trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
+    slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
+    'not-for-drinking': 'Not for drinking.',
+  } satisfies Record<Caution, string>,
   roles: {
     shower: 'Shower', kitchen: 'Kitchen tap', basin: 'Basin', toilet: 'Toilet', laundry: 'Laundry', 'outdoor-shower': 'Outdoor shower',
   } satisfies Record<Role, string>, // prettier-ignore
@@ -31,6 +69,8 @@ export const words = {
     watersense:
       'US EPA WaterSense: shower heads 7.6 L a minute at the label’s limit; about two minutes of water assumed',
     'gravity-flush': 'Gravity toilets take 0.5 to 2 L a flush',
+    'iso-11228':
+      'ISO 11228-1:2003, Annex C: a reference mass of 15 kg suits about 95 % of women and 99 % of men',
     'rule-of-thumb': 'Rule of thumb among practitioners',
     assumed: 'Assumed; no public figure. Your own log will replace it',
   } satisfies Record<SourceId, string>,

@@ -14,23 +14,23 @@ const props = defineProps<{
 defineEmits<{ why: [part: number] }>()
 
 const HEIGHT = 84
-const { volume } = useAmounts()
+const { level: words } = useAmounts()
 const inner = () => props.dayWidth - 3
 const limitY = () => (props.row.limit === null ? null : HEIGHT * (1 - props.row.limit / props.row.capacity))
 
 function label({ day, endL, overL }: BoardCell): string {
-  const level = t.board.cell(props.row.name, props.days[day]!.label, volume(endL))
+  const level = t.board.cell(props.row.name, props.days[day]!.label, words(endL, props.row.unit))
   if (overL <= 1e-9) return level
-  return `${level} ${props.row.side === 'supply' ? t.board.short(volume(overL)) : t.board.over(volume(overL))}`
+  return `${level} ${props.row.side === 'supply' ? t.board.short(words(overL, props.row.unit)) : t.board.over(words(overL, props.row.unit))}`
 }
 /** The number stands where the line does not. */
 const labelAbove = ({ profile }: BoardCell) => Math.max(profile[0]!.share, profile.at(-1)!.share) < 0.7
 const shown = ({ endL, overL }: BoardCell) =>
   overL <= 1e-9
-    ? volume(endL)
+    ? words(endL, props.row.unit)
     : props.row.side === 'supply'
-      ? t.board.short(volume(overL))
-      : t.board.over(volume(overL))
+      ? t.board.short(words(overL, props.row.unit))
+      : t.board.over(words(overL, props.row.unit))
 </script>
 
 <template>

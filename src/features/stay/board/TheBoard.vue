@@ -6,6 +6,7 @@ import BoardPeople from './BoardPeople.vue'
 import BoardRow from './BoardRow.vue'
 import { useBoard } from './useBoard'
 import { useMediaQuery } from '@vueuse/core'
+import type { ModelContainer } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
 import { t } from '@/texts'
@@ -13,15 +14,15 @@ import { useGridKeys } from '@/ui/useGridKeys'
 
 const board = useBoard()
 const why = useWhyStore()
-const { volume } = useAmounts()
+const { level } = useAmounts()
 const wide = useMediaQuery('(min-width: 64rem)')
 const dayWidth = computed(() => (wide.value ? 92 : 112))
 const labelWidth = computed(() => (wide.value ? 132 : 84))
 const cellsElement = ref<HTMLElement | null>(null)
 const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
 
-const limitWords = (side: 'supply' | 'waste' | 'carrier', limit: number | null) =>
-  limit === null ? '' : t.board.limit[side](volume(limit))
+const limitWords = ({ side, limit, unit }: ModelContainer) =>
+  limit === null ? '' : t.board.limit[side](level(limit, unit))
 </script>
 
 <template>
@@ -50,7 +51,7 @@ const limitWords = (side: 'supply' | 'waste' | 'carrier', limit: number | null) 
                 <p class="leading-tight font-bold break-words" :class="row.isStopper ? 'text-oxide' : ''">
                   {{ row.name }}
                 </p>
-                <p class="text-[0.85rem] leading-tight text-soft">{{ limitWords(row.side, row.limit) }}</p>
+                <p class="text-[0.85rem] leading-tight text-soft">{{ limitWords(row) }}</p>
               </div>
               <BoardRow
                 :row="row"

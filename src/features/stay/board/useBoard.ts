@@ -23,12 +23,14 @@ export function useBoard() {
         label: formatDate(addWallDays(zero, day)),
         short: formatShortDay(addWallDays(zero, day)),
       })),
-      rows: model.containers.map((container, c) => ({
-        ...container,
-        index: c,
-        isStopper: container.id === result.stopper,
-        cells: boardCells(model, result, c, count),
-      })),
+      rows: model.containers
+        .map((container, c) => ({
+          ...container,
+          index: c,
+          isStopper: container.id === result.stopper,
+          cells: boardCells(model, result, c, count),
+        }))
+        .filter(({ side }) => side !== 'carrier'),
       /** Days from 05:00 of day 0; null where the stop lies beyond the board. */
       stopX: stopX !== null && stopX < count ? stopX : null,
     }

@@ -18,15 +18,17 @@ export function levelSeries(model: Model, counted: Count, untilDays: number): Le
   const { count, edges } = model.grid
   const shown = Array.from({ length: count }, (_, i) => i).filter((i) => edges[i]! < untilDays)
   const times = [model.start, ...shown.map((i) => addWallDays(model.start, edges[i + 1]!))]
-  return model.containers.map(({ id, name, side, start, limit, capacity }, c) => ({
-    id,
-    name,
-    side,
-    isStopper: id === counted.stopper,
-    times,
-    percent: [start, ...shown.map((i) => counted.ledger.levels[c * count + i]!)].map(
-      (level) => (100 * level) / capacity,
-    ),
-    limitPercent: limit === null ? null : (100 * limit) / capacity,
-  }))
+  return model.containers
+    .map(({ id, name, side, start, limit, capacity }, c): LevelSeries => ({
+      id,
+      name,
+      side,
+      isStopper: id === counted.stopper,
+      times,
+      percent: [start, ...shown.map((i) => counted.ledger.levels[c * count + i]!)].map(
+        (level) => (100 * level) / capacity,
+      ),
+      limitPercent: limit === null ? null : (100 * limit) / capacity,
+    }))
+    .filter(({ side }) => side !== 'carrier')
 }

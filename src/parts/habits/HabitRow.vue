@@ -1,18 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Blocked } from '@/core/habits'
 import type { Habit } from '@/core/model'
+import { useSettingsStore } from '@/data/settingsStore'
 import BotherMarks from '@/parts/BotherMarks.vue'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatSigned, t } from '@/texts'
+import { formatQuantity, formatSigned, t } from '@/texts'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
-const props = defineProps<{ habit: Habit; on: boolean; days: number; atLeast: boolean }>()
+const props = defineProps<{
+  habit: Habit
+  on: boolean
+  days: number
+  atLeast: boolean
+  blockedBy: Blocked | null
+}>()
 defineEmits<{ toggle: [on: boolean] }>()
 const why = useWhyStore()
+const settings = useSettingsStore()
 
 const gain = computed(() => {
   const text = formatSigned(props.days)
   return props.atLeast && props.days !== 0 ? t.camp.atLeast(text) : text
+})
+/** When in the day it can be kept up, in a few words. */
+const limits = computed(() => {
+  const { parts, daylight, lowest } = props.habit.when
+  return [
+    ...(parts ?? []).map((part) => t.parts[part]),
+    ...(daylight ? [t.habits.daylight] : []),
+    ...(lowest ? [t.habits.lowest(formatQuantity(lowest.value, 'temperature', settings.units))] : []),
+  ].join(', ')
 })
 </script>
 
@@ -22,15 +40,32 @@ const gain = computed(() => {
     :data-testid="`habit-${habit.id}`"
   >
     <AppSwitch
+      v-if="blockedBy === null"
       :on="on"
       :label="habit.name"
       :described-by="`note-${habit.id}`"
       class="-ml-2"
       @change="$emit('toggle', $event)"
     />
+    <svg v-else viewBox="0 0 28 28" class="mt-2 h-7 w-7" role="img" :aria-label="t.habits.blocked">
+      <rect
+        x="2"
+        y="2"
+        width="24"
+        height="24"
+        fill="none"
+        stroke="var(--soft)"
+        stroke-width="2.5"
+        stroke-dasharray="4 4"
+      />
+      <path d="M8 14h12" stroke="var(--soft)" stroke-width="3" />
+    </svg>
     <div class="pt-1.5">
       <p class="leading-tight font-bold">{{ habit.name }}</p>
-      <p :id="`note-${habit.id}`" class="text-[0.95rem] leading-snug text-soft">{{ habit.note }}</p>
+      <p :id="`note-${habit.id}`" class="text-[0.95rem] leading-snug text-soft">
+        {{ habit.note }}<template v-if="limits !== ''"> ({{ limits }})</template>
+      </p>
+      <slot />
     </div>
     <div class="pt-1.5 text-right">
       <button

@@ -1,0 +1,100 @@
+import type { Document } from '@/core/model'
+import { fromSource, owned } from '@/core/quantities'
+import { assumedCrew, newContainer, newFixture } from '@/document/starters'
+import { activitiesOf, demoOf, rolesOf } from './pieces'
+
+/** The two-person van of the demo world: a cassette with a spare and its own flush water, gray and toilet unconnected. */
+export function vanDemo(): Document {
+  const cassette = newContainer('cassette', 'van-cassette', 'Cassette', 17)
+  return demoOf(
+    {
+      id: 'van',
+      name: 'Two-person van',
+      containers: [
+        newContainer('fresh', 'van-fresh', 'Fresh', 95),
+        newContainer('flush', 'van-flush', 'Flush water', 14),
+        newContainer('gray', 'van-gray', 'Gray', 85),
+        { ...cassette, ...(cassette.kind === 'cassette' ? { spares: 1, light: owned(13) } : {}) },
+      ],
+      fixtures: [
+        newFixture('van-sink', 'Kitchen sink', 'van-fresh', 'van-gray'),
+        newFixture('van-basin', 'Wash basin', 'van-fresh', 'van-gray'),
+        newFixture('van-shower', 'Shower', 'van-fresh', 'van-gray'),
+        newFixture('van-toilet', 'Toilet', 'van-flush', 'van-cassette'),
+      ],
+      roles: rolesOf({ kitchen: 'van-sink', basin: 'van-basin', shower: 'van-shower', toilet: 'van-toilet' }),
+      outlets: [
+        {
+          id: 'van-drain',
+          name: 'Gray drain',
+          containers: ['van-gray'],
+          endValve: false,
+          rinses: null,
+          side: 'under',
+          handle: 'turn',
+          bore: owned(0.04),
+          joined: [],
+        },
+      ],
+      heater: { volume: owned(10), supply: 'van-fresh', counted: true },
+      gear: ['shut-off-head', 'run-up-jug'],
+      payload: { limit: owned(420), other: owned(260) },
+    },
+    {
+      ...assumedCrew(),
+      id: 'van-crew',
+      name: 'Ilse and Bram',
+      persons: [
+        { id: 'ilse', name: 'Ilse', rates: [] },
+        { id: 'bram', name: 'Bram', rates: [] },
+      ],
+      activities: activitiesOf(
+        {
+          shower: { rate: 0.4 },
+          'hand-wash': { volume: 0.25 },
+          dishes: { rate: 1.5, volume: 3.5 },
+          'liquid-use': { rate: 5.5, volume: 0.2 },
+          'solid-use': { rate: 1, volume: 0.6 },
+        },
+        { pet: false, laundry: false },
+      ).map((activity) =>
+        activity.id === 'shower'
+          ? {
+              ...activity,
+              timed: {
+                flow: owned(5),
+                on: owned(1.4),
+                trickle: owned(0.2),
+                paused: owned(2),
+                runUp: owned(0.8),
+              },
+            }
+          : activity,
+      ),
+    },
+    {
+      id: 'low-meadow',
+      name: 'Low Meadow, four nights',
+      rig: 'van',
+      crew: 'van-crew',
+      start: '2027-09-16T15:00',
+      leaveAt: '2027-09-20T11:00',
+      horizonDays: fromSource(60, 'rule-of-thumb'),
+      levels: [
+        { container: 'van-fresh', level: owned(95) },
+        { container: 'van-flush', level: owned(14) },
+        { container: 'van-gray', level: owned(0) },
+        { container: 'van-cassette', level: owned(0.5) },
+      ],
+      habits: [],
+      absences: [],
+      rules: [{ rule: 'site-toilets', allowed: true, source: 'Sign at the meadow gate', date: '2027-09-02' }],
+      weather: {
+        usual: owned(18),
+        days: [{ day: 1, warmest: owned(27) }],
+        sunrise: '06:55',
+        sunset: '19:20',
+      },
+    },
+  )
+}

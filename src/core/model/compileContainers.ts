@@ -1,0 +1,78 @@
+import { baseArea, limitOf, sideOf, sparesOf, unitOf, type Container, type TankContainer } from './containers'
+import type { Id } from './ids'
+import type { ModelContainer } from './model'
+import type { Rig } from './rig'
+import type { Stay } from './stay'
+
+/** The rig's containers, tanks that stand open to each other as one, with their starting levels. */
+export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
+  const levels = new Map(stay.levels.map(({ container, level }) => [container, level.value]))
+  return groupsOf(rig).map((members) => {
+    const start = members.reduce((sum, { id }) => {
+      const level = levels.get(id)
+      if (level === undefined) throw new RangeError(`no starting level for container '${id}'`)
+      return sum + level
+    }, 0)
+    const first = members[0]!
+    const heater = heaterOf(rig, first.id)
+    return {
+      id: first.id,
+      name: members.map(({ name }) => name).join(' + '),
+      kind: first.kind,
+      side: sideOf(first.kind),
+      unit: unitOf(first.kind),
+      members: members.map(({ id }) => id),
+      capacity: members.reduce((sum, member) => sum + (1 + sparesOf(member)) * member.capacity.value, heater),
+      limit: members.length > 1 ? joinedLimit(members as TankContainer[]) : limitOf(first),
+      start: start + heater,
+    }
+  })
+}
+
+/** The model's container of each of the rig's. */
+export function containerCodes(containers: readonly ModelContainer[]): Map<Id, number> {
+  return new Map(containers.flatMap(({ members }, index) => members.map((id) => [id, index] as const)))
+}
+
+/** A heater whose water counts is one with its supply, and full when the stay starts. */
+function heaterOf({ heater }: Rig, id: Id): number {
+  return heater?.counted && heater.supply === id ? heater.volume.value : 0
+}
+
+function groupsOf(rig: Rig): Container[][] {
+  const joined = rig.outlets.map((outlet) => outlet.joined).filter((ids) => ids.length > 1)
+  return rig.containers.flatMap((container) => {
+    const group = joined.find((ids) => ids.includes(container.id))
+    if (!group) return [[container]]
+    const members = rig.containers.filter(({ id }) => group.includes(id))
+    return members[0] === container ? [members] : []
+  })
+}
+
+/**
+ * L in tanks that stand open to each other when the first of them reaches its safe fill: they have one surface, so
+ * Σ Aᵢ·(H − bottomᵢ), held to each tank's inside, at the lowest H = bottomᵢ + safe fillᵢ·heightᵢ.
+ * Where a tank was not measured they are taken to fill alike: Σ safe fill × capacity.
+ */
+export function joinedLimit(members: readonly TankContainer[]): number {
+  const shaped = members.flatMap(({ capacity, safeFill, shape }) =>
+    shape
+      ? [
+          {
+            capacity: capacity.value,
+            safe: safeFill.value,
+            height: shape.height.value,
+            bottom: shape.bottom.value,
+          },
+        ]
+      : [],
+  )
+  if (shaped.length < members.length)
+    return members.reduce((sum, { capacity, safeFill }) => sum + safeFill.value * capacity.value, 0)
+  const surface = Math.min(...shaped.map(({ bottom, safe, height }) => bottom + safe * height))
+  return shaped.reduce(
+    (sum, { capacity, height, bottom }) =>
+      sum + 1000 * baseArea(capacity, height) * Math.min(height, Math.max(0, surface - bottom)),
+    0,
+  )
+}

@@ -1,0 +1,88 @@
+import type { Origin, Quantity } from '../quantities'
+import type { Id } from './ids'
+import type { Role } from './rig'
+
+export const ACTIVITY_KINDS = [
+  'shower', 'hand-wash', 'teeth', 'dishes', 'cooking', 'drinking', 'liquid-use', 'solid-use',
+  'cleaning', 'laundry', 'pet', 'own',
+] as const // prettier-ignore
+export type ActivityKind = (typeof ACTIVITY_KINDS)[number]
+
+/** Kinds that no habit, budget or plan may reduce (model.md section 4, 'Never rationed'). */
+export const NEVER_RATIONED: readonly ActivityKind[] = ['drinking', 'hand-wash']
+export const TOILET_KINDS: readonly ActivityKind[] = ['liquid-use', 'solid-use']
+
+/** A shower by the clock: litres = flow × minutes on + trickle × minutes paused + run-up. */
+export interface TimedFlow {
+  /** L per minute with the water on. */
+  flow: Quantity
+  /** Minutes. */
+  on: Quantity
+  /** L per minute while paused: 0 only with a full shut-off. */
+  trickle: Quantity
+  /** Minutes. */
+  paused: Quantity
+  /** L that run off before the water is warm. */
+  runUp: Quantity
+}
+
+export interface Activity {
+  /** Unique within its crew; the standard ones keep the same id in every crew, so that habits fit all. */
+  id: Id
+  kind: ActivityKind
+  name: string
+  role: Role
+  /** Whether the rate is each person's or the whole crew's. */
+  per: 'person' | 'crew'
+  /** Uses per day. */
+  rate: Quantity
+  /** L drawn per use, the mean; left aside while `timed` gives it. */
+  volume: Quantity
+  timed: TimedFlow | null
+  /** Share of what is drawn that reaches the drain; the rest is consumed. */
+  drainShare: Quantity
+  /** How the day's uses fall on morning, midday, evening and night; sums to 1. */
+  weights: { values: [number, number, number, number] } & Origin
+  /** Coefficient of variation of the volume of one use. */
+  spread: Quantity
+  /** 0: the number of uses is exact; 1: Poisson. */
+  dispersion: 0 | 1
+  /** What each use adds to the drain from elsewhere, L: urine and solids from the body, paper brought in. */
+  adds: { from: 'body' | 'brought-in'; volume: Quantity }[]
+}
+
+export interface Person {
+  id: Id
+  name: string
+  /** The person's own rates, uses per day, in place of the activity's. Only for activities per person. */
+  rates: { activity: Id; rate: Quantity }[]
+}
+
+/** What heat adds, per 5 °C of the day above `above` (model.md section 9). */
+export interface HeatEffect {
+  /** °C */
+  above: Quantity
+  /** L drunk per person and day. */
+  drinking: Quantity
+  /** Share by which the shower rate rises. */
+  showers: Quantity
+}
+
+export interface Crew {
+  id: Id
+  name: string
+  persons: Person[]
+  activities: Activity[]
+  heat: HeatEffect
+  /** kg that these people lift and carry at most. */
+  liftLimit: Quantity
+  /** L of liquid per solid use that they keep in a black tank or cassette. */
+  flushFloor: Quantity
+}
+
+/** L drawn per use, the mean: by the clock where that is given. */
+export function volumePerUse({ volume, timed }: Pick<Activity, 'volume' | 'timed'>): number {
+  if (!timed) return volume.value
+  const { flow, on, trickle, paused, runUp } = timed
+  return flow.value * on.value + trickle.value * paused.value + runUp.value
+}

@@ -1,0 +1,2 @@
+export { pipeFlows, plumbingWarnings } from './plumbing'
+export type { PipeFlow, PlumbingWarning } from './plumbing'

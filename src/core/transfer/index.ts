@@ -1,0 +1,5 @@
+export { countAfterTransfer } from './afterTransfer'
+export { DISCHARGE, flowSeconds, grayToBlack } from './grayToBlack'
+export type { Range, TankState, Transfer, TransferCase, TransferRefusal } from './grayToBlack'
+export { transferOf } from './transferOf'
+export type { TransferAnswer, TransferOptions } from './transferOf'

@@ -1,0 +1,86 @@
+import type { Ledger } from '../count'
+import { found, type Container, type Crew, type Id, type Model, type Rig } from '../model'
+import type { Litres } from '../quantities'
+
+/** kg per L of water at about 20 °C, and of waste taken as water. Source: model.md section 8. */
+export const WATER_KG_PER_L = 0.998
+
+/**
+ * kg of water and waste aboard at an instant, all of the rig's containers together (shells are part of the rig). Nothing
+ * is clipped: water that a dry tank still gives in the ledger is missing from it, so that the sum stays true.
+ * @param part index of the part at whose end; −1: the start of the stay
+ */
+export function aboardKg(rig: Rig, model: Model, ledger: Ledger, part: number): number {
+  return model.containers.reduce((sum, container, c) => {
+    const level = part < 0 ? container.start : ledger.levels[c * model.grid.count + part]!
+    const document = found(rig.containers, container.id, 'container')
+    return sum + level * kgPerUnit(document)
+  }, 0)
+}
+
+/** kg per litre, or per use of a solids bin. */
+export function kgPerUnit(container: Container): number {
+  return container.kind === 'solids' ? container.perUse.value : WATER_KG_PER_L
+}
+
+export interface AboardDay {
+  day: number
+  /** The most aboard at any part end of the day (day 0: the start included), kg. */
+  most: number
+}
+
+/** The heaviest moment of each day, up to the part before `parts`. */
+export function aboardByDay(rig: Rig, model: Model, ledger: Ledger, parts: number): AboardDay[] {
+  const days: AboardDay[] = [{ day: 0, most: aboardKg(rig, model, ledger, -1) }]
+  for (let i = 0; i < Math.min(parts, model.grid.count); i++) {
+    const kg = aboardKg(rig, model, ledger, i)
+    const last = days.at(-1)!
+    const day = model.grid.day[i]!
+    if (day === last.day) last.most = Math.max(last.most, kg)
+    else days.push({ day, most: kg })
+  }
+  return days
+}
+
+/**
+ * L to fill a supply to on a road day so that the payload holds: what the rig may carry, less everything else aboard, less
+ * the other containers' water and waste at the start of the stay. Never more than the tank, nor less than 0.
+ * @returns null where the payload is not recorded
+ */
+export function fillOnlyTo(rig: Rig, model: Model, supply: Id): Litres | null {
+  if (!rig.payload) return null
+  const { limit, other } = rig.payload
+  const target = model.containers.find(({ members }) => members.includes(supply))!
+  const rest = model.containers.reduce(
+    (sum, container) =>
+      container === target
+        ? sum
+        : sum + container.start * kgPerUnit(found(rig.containers, container.id, 'container')),
+    0,
+  )
+  const room = (limit.value - other.value - rest) / WATER_KG_PER_L
+  return Math.min(target.capacity, Math.max(0, room))
+}
+
+/** A thing somebody lifts. */
+export interface Lift {
+  container: Id
+  /** kg filled to its safe fill (a carrier: to the brim), shell included. */
+  full: number
+  /** The level of one at which it weighs the lift limit, L or uses; null: never up to full. */
+  carryAt: number | null
+}
+
+/** The weight of each thing that is carried, against the owners' lift limit. */
+export function lifts(rig: Rig, { liftLimit }: Pick<Crew, 'liftLimit'>): Lift[] {
+  return rig.containers.flatMap((container) => {
+    if (!('shell' in container)) return []
+    const fill = 'safeFill' in container ? container.safeFill.value : 1
+    const most = fill * container.capacity.value
+    const shell = container.shell.value
+    const full = shell + most * kgPerUnit(container)
+    const carryAt =
+      full <= liftLimit.value ? null : Math.max(0, (liftLimit.value - shell) / kgPerUnit(container))
+    return [{ container: container.id, full, carryAt }]
+  })
+}

@@ -1,0 +1,74 @@
+import { blockedBy } from '@/core/habits'
+import type { Document, Gear, Habit, Id, LandRule } from '@/core/model'
+import { owned } from '@/core/quantities'
+import { rigOf } from './rigEdits'
+import { stayOf } from './stayEdits'
+
+/** Recipes on a draft: habits, and the gear and rules they stand on. */
+
+/** Switches off every habit that lacks its gear or permission, in every stay. */
+export function dropBlocked(draft: Document): void {
+  for (const stay of draft.stays) {
+    const rig = draft.rigs.find(({ id }) => id === stay.rig)
+    if (!rig) continue
+    const isKept = (id: Id) => {
+      const habit = draft.habits.find((candidate) => candidate.id === id)
+      return habit !== undefined && blockedBy(habit, rig, stay) === null
+    }
+    if (!stay.habits.every(({ habit }) => isKept(habit)))
+      stay.habits = stay.habits.filter(({ habit }) => isKept(habit))
+  }
+}
+
+/** Lists gear of a rig or takes it off; habits that need it go off with it. */
+export function setGear(draft: Document, rigId: Id, gear: Gear, has: boolean): void {
+  const rig = rigOf(draft, rigId)
+  rig.gear = rig.gear.filter((item) => item !== gear)
+  if (has) rig.gear.push(gear)
+  else dropBlocked(draft)
+}
+
+/**
+ * Records what the land allows, or forgets it (`allowed` null): then it is not allowed, and habits that need it go off.
+ * @param date `YYYY-MM-DD`
+ */
+export function setRule(
+  draft: Document,
+  stayId: Id,
+  rule: LandRule,
+  allowed: boolean | null,
+  source: string,
+  date: string,
+): void {
+  const stay = stayOf(draft, stayId)
+  stay.rules = stay.rules.filter((recorded) => recorded.rule !== rule)
+  if (allowed !== null) stay.rules.push({ rule, allowed, source, date })
+  dropBlocked(draft)
+}
+
+/** A habit of the owner's own: no effect until it has one. */
+export function newHabit(id: Id, name: string): Habit {
+  return {
+    id,
+    name,
+    note: '',
+    group: null,
+    effects: [],
+    vessel: null,
+    when: { parts: null, daylight: false, lowest: null },
+    gear: [],
+    permission: null,
+    cautions: [],
+    bother: owned(1),
+  }
+}
+
+export function removeHabit(draft: Document, habitId: Id): void {
+  draft.habits = draft.habits.filter(({ id }) => id !== habitId)
+  for (const stay of draft.stays) stay.habits = stay.habits.filter(({ habit }) => habit !== habitId)
+}
+
+/** Adds the habits of the catalogue that the document does not have. */
+export function addMissingHabits(draft: Document, catalogue: readonly Habit[]): void {
+  for (const habit of catalogue) if (!draft.habits.some(({ id }) => id === habit.id)) draft.habits.push(habit)
+}

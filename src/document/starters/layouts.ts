@@ -1,0 +1,160 @@
+import type { Container, Fixture, Outlet, Rig, Role } from '@/core/model'
+import { fromSource, owned } from '@/core/quantities'
+import { newContainer, newFixture } from './containers'
+
+/** How the drains run. */
+export const PLUMBING_IDS = [
+  'one-gray', 'kitchen-and-bath', 'bath-into-black', 'two-bathrooms', 'black-as-gray', 'apart',
+] as const // prettier-ignore
+export type PlumbingId = (typeof PLUMBING_IDS)[number]
+
+export const TOILET_IDS = [
+  'black', 'cassette', 'cassette-fresh', 'diverting', 'diverting-tank', 'portable', 'none',
+] as const // prettier-ignore
+export type ToiletId = (typeof TOILET_IDS)[number]
+
+export type TankLitres = Record<'fresh' | 'gray' | 'black', number>
+
+export interface LayoutNames {
+  tanks: Record<
+    'fresh' | 'gray' | 'black' | 'grayKitchen' | 'grayBath' | 'black2' | 'blackAsGray' | 'flush' | 'cassette' | 'portable' | 'urine' | 'solids',
+    string
+  > // prettier-ignore
+  fixtures: Record<'kitchen' | 'basin' | 'shower' | 'toilet' | 'basin2' | 'toilet2', string>
+  outlet: string
+  outlet2: string
+}
+
+type NewId = (kind: 'rig' | 'tank' | 'fixture' | 'outlet') => string
+
+/** The toilets that fit a plumbing: a bath led into the black tank, or a second bathroom, stands on black tanks. */
+export function toiletsFor(plumbing: PlumbingId): readonly ToiletId[] {
+  if (plumbing === 'bath-into-black' || plumbing === 'two-bathrooms') return ['black']
+  return plumbing === 'black-as-gray' || plumbing === 'apart'
+    ? TOILET_IDS.filter((id) => id !== 'black')
+    : TOILET_IDS
+}
+
+/** A rig of a plumbing and a toilet that fits it (`toiletsFor`), with nothing measured yet. */
+export function layoutRig(
+  plumbing: PlumbingId,
+  toilet: ToiletId,
+  litres: TankLitres,
+  name: string,
+  names: LayoutNames,
+  newId: NewId,
+): Rig {
+  const layout = new Layout(names, newId)
+  const fresh = layout.tank('fresh', 'fresh', litres.fresh)
+  const { kitchen, bath, solo } = grayTanks(layout, plumbing, litres)
+  const black = toilet === 'black' ? layout.tank('black', 'black', litres.black) : null
+  const bathDrain = plumbing === 'bath-into-black' && black ? black : bath
+  layout.fixture('kitchen', 'kitchen', fresh, kitchen)
+  layout.fixture('basin', 'basin', fresh, bathDrain)
+  layout.fixture('shower', 'shower', fresh, bathDrain)
+  addToilet(layout, toilet, fresh, black, bath)
+  layout.outlet(
+    'outlet',
+    [...new Set([kitchen, bath, ...(solo ? [solo] : []), ...(black ? [black] : [])])],
+    solo !== null,
+  )
+  if (plumbing === 'two-bathrooms') addSecondBathroom(layout, fresh, bath, litres.black)
+  return { id: newId('rig'), name, ...layout.parts(), heater: null, gear: [], payload: null }
+}
+
+/** @returns the receivers of kitchen and bath, and the old black tank that stands open to them */
+function grayTanks(layout: Layout, plumbing: PlumbingId, { gray, black }: TankLitres) {
+  if (plumbing === 'kitchen-and-bath')
+    return {
+      kitchen: layout.tank('gray', 'grayKitchen', gray / 2),
+      bath: layout.tank('gray', 'grayBath', gray / 2),
+      solo: null,
+    }
+  const one = layout.tank('gray', 'gray', gray)
+  return {
+    kitchen: one,
+    bath: one,
+    solo: plumbing === 'black-as-gray' ? layout.tank('black', 'blackAsGray', black) : null,
+  }
+}
+
+function addToilet(
+  layout: Layout,
+  toilet: ToiletId,
+  fresh: string,
+  black: string | null,
+  gray: string,
+): void {
+  if (toilet === 'none') return
+  if (black) return void layout.fixture('toilet', 'toilet', fresh, black)
+  if (toilet === 'cassette' || toilet === 'portable') {
+    const flush = layout.tank('flush', 'flush')
+    return void layout.fixture('toilet', 'toilet', flush, layout.tank('cassette', toilet))
+  }
+  if (toilet === 'cassette-fresh')
+    return void layout.fixture('toilet', 'toilet', fresh, layout.tank('cassette', 'cassette'))
+  const liquids = toilet === 'diverting-tank' ? gray : layout.tank('urine', 'urine')
+  const fixture = layout.fixture('toilet', 'toilet', null, liquids)
+  fixture.solids = layout.tank('solids', 'solids')
+  fixture.waterFactor = fromSource(0, 'rule-of-thumb')
+}
+
+/** Its black tank stands alone on its outlet: there is no gray to wash the hose with. */
+function addSecondBathroom(layout: Layout, fresh: string, gray: string, litres: number): void {
+  const black = layout.tank('black', 'black2', litres)
+  layout.fixture('basin', 'basin2', fresh, gray)
+  layout.fixture('toilet', 'toilet2', fresh, black)
+  layout.outlet('outlet2', [black], false)
+}
+
+/** Collects the parts of a rig as they are laid out. */
+class Layout {
+  private containers: Container[] = []
+  private fixtures: { fixture: Fixture; role: Role }[] = []
+  private outlets: Outlet[] = []
+
+  constructor(
+    private names: LayoutNames,
+    private newId: NewId,
+  ) {}
+
+  tank(kind: Container['kind'], name: keyof LayoutNames['tanks'], size?: number): string {
+    const id = this.newId('tank')
+    this.containers.push(newContainer(kind, id, this.names.tanks[name], size))
+    return id
+  }
+
+  fixture(role: Role, name: keyof LayoutNames['fixtures'], draws: string | null, drains: string): Fixture {
+    const fixture = newFixture(this.newId('fixture'), this.names.fixtures[name], draws, drains)
+    this.fixtures.push({ fixture, role })
+    return fixture
+  }
+
+  outlet(name: 'outlet' | 'outlet2', containers: string[], joined: boolean): void {
+    const id = this.newId('outlet')
+    const common = {
+      id,
+      name: this.names[name],
+      containers,
+      rinses: null,
+      side: 'left',
+      handle: 'pull',
+    } as const
+    const bore = fromSource(0.076, 'assumed')
+    this.outlets.push({ ...common, bore, endValve: joined, joined: joined ? [...containers] : [] })
+  }
+
+  /** Fixtures of the same role share it alike. */
+  parts(): Pick<Rig, 'containers' | 'fixtures' | 'roles' | 'outlets'> {
+    const roles = this.fixtures.map(({ fixture, role }) => {
+      const alike = this.fixtures.filter((other) => other.role === role).length
+      return { role, fixture: fixture.id, share: owned(1 / alike) }
+    })
+    return {
+      containers: this.containers,
+      fixtures: this.fixtures.map(({ fixture }) => fixture),
+      roles,
+      outlets: this.outlets,
+    }
+  }
+}

@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { Trash2 } from '@lucide/vue'
+import {
+  GEAR,
+  LAND_RULES,
+  NEVER_RATIONED,
+  type Effect,
+  type Gear,
+  type Habit,
+  type LandRule,
+} from '@/core/model'
+import { owned } from '@/core/quantities'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { LIMITS } from '@/document'
+import { dropBlocked } from '@/document/edits'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import TextField from '@/parts/fields/TextField.vue'
+import { quantityOf } from '@/parts/useEffectWords'
+import { t } from '@/texts'
+import AppButton from '@/ui/AppButton.vue'
+
+const props = defineProps<{ habit: Habit }>()
+defineEmits<{ remove: [] }>()
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+
+/** Effects that an owner builds; catching and reusing water comes with the catalogue. */
+const KINDS = ['rate', 'volume', 'replace', 'redirect'] as const
+type Kind = (typeof KINDS)[number]
+
+function change(what: string | null, recipe: (draft: Habit) => void) {
+  const { id } = props.habit
+  return workspace.edit(
+    'habit',
+    (draft) => {
+      recipe(draft.habits.find((habit) => habit.id === id)!)
+      dropBlocked(draft)
+    },
+    what === null ? null : `${what} ${id}`,
+  )
+}
+function effectOf(kind: Kind, activity: string, value: number): Effect {
+  if (kind === 'replace') return { kind, activity, volume: owned(value) }
+  if (kind === 'redirect') return { kind, activity, share: owned(Math.min(1, value)), to: 'ground' }
+  return { kind, activity, factor: owned(value) }
+}
+/** Drinking and hand-washing are never rationed, so they are not offered. */
+const activities = () =>
+  (forecast.crew?.activities ?? [])
+    .filter(({ kind }) => !NEVER_RATIONED.includes(kind))
+    .map(({ id, name }) => ({ value: id, label: name }))
+const add = () =>
+  change(null, (draft) => void draft.effects.push(effectOf('rate', activities()[0]?.value ?? 'shower', 0.5)))
+const put = (i: number, kind: Kind, activity: string, value: number) =>
+  change(`effect ${i}`, (draft) => void (draft.effects[i] = effectOf(kind, activity, value)))
+</script>
+
+<template>
+  <div class="grid gap-3 border-l-4 border-line pb-3 pl-4">
+    <TextField
+      :label="t.habits.name"
+      :value="habit.name"
+      :save="(name) => change('name', (draft) => void (draft.name = name))"
+    />
+    <TextField
+      :label="t.habits.note"
+      :value="habit.note"
+      :save="(note) => change('note', (draft) => void (draft.note = note))"
+    />
+    <div
+      v-for="(effect, i) in habit.effects"
+      :key="i"
+      class="grid grid-cols-[1fr_1fr_auto] items-end gap-x-3 gap-y-2 border-t border-line pt-2"
+    >
+      <ChoiceField
+        :label="t.habits.activity"
+        :value="effect.activity"
+        :options="activities()"
+        @choose="put(i, effect.kind as Kind, $event, quantityOf(effect).value)"
+      />
+      <ChoiceField
+        :label="t.habits.effect"
+        :value="effect.kind"
+        :options="KINDS.map((value) => ({ value, label: t.habits.kinds[value] }))"
+        @choose="put(i, $event as Kind, effect.activity, quantityOf(effect).value)"
+      />
+      <AppButton
+        kind="quiet"
+        :aria-label="`${t.habits.remove(t.habits.effect)} ${i + 1}`"
+        @click="change(null, (draft) => void draft.effects.splice(i, 1))"
+      >
+        <Trash2 :size="20" aria-hidden="true" />
+      </AppButton>
+      <QuantityField
+        :label="t.habits.amount"
+        :value="quantityOf(effect).value"
+        :dimension="effect.kind === 'replace' ? 'volume' : effect.kind === 'redirect' ? 'percent' : 'number'"
+        :min="0"
+        :max="effect.kind === 'redirect' ? 1 : LIMITS.factor.max"
+        :save="(value) => put(i, effect.kind as Kind, effect.activity, value)"
+      />
+    </div>
+    <AppButton class="justify-self-start" @click="add">{{ t.habits.addEffect }}</AppButton>
+    <div class="grid grid-cols-2 gap-3">
+      <QuantityField
+        :label="t.habits.bother"
+        :value="habit.bother.value"
+        dimension="number"
+        :min="0"
+        :max="5"
+        :save="(value) => change('bother', (draft) => void (draft.bother = owned(value)))"
+      />
+      <ChoiceField
+        :label="t.habits.permission"
+        :value="habit.permission ?? ''"
+        :options="[
+          { value: '', label: t.habits.none },
+          ...LAND_RULES.map((value) => ({ value, label: t.landRules[value] })),
+        ]"
+        @choose="
+          change(null, (draft) => void (draft.permission = $event === '' ? null : ($event as LandRule)))
+        "
+      />
+      <ChoiceField
+        :label="t.habits.gear"
+        :value="habit.gear[0] ?? ''"
+        :options="[
+          { value: '', label: t.habits.none },
+          ...GEAR.map((value) => ({ value, label: t.gearNames[value] })),
+        ]"
+        @choose="change(null, (draft) => void (draft.gear = $event === '' ? [] : [$event as Gear]))"
+      />
+    </div>
+    <AppButton kind="quiet" class="justify-self-start" @click="$emit('remove')">{{
+      t.habits.remove(habit.name)
+    }}</AppButton>
+  </div>
+</template>

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { GEAR, type Gear, type Rig } from '@/core/model'
+import { owned } from '@/core/quantities'
+import { LIMITS } from '@/document'
+import { setGear } from '@/document/edits'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import { useRigEdit } from '@/parts/useRigEdit'
+import { t } from '@/texts'
+import AppSwitch from '@/ui/AppSwitch.vue'
+
+const props = defineProps<{ rig: Rig }>()
+const { change, edit } = useRigEdit(() => props.rig)
+const supplies = () => props.rig.containers.filter(({ kind }) => kind === 'fresh')
+
+const toggle = (gear: Gear) =>
+  edit(null, (draft, id) => setGear(draft, id, gear, !props.rig.gear.includes(gear)))
+
+function setHeater(has: boolean) {
+  const supply = supplies()[0]?.id
+  if (supply === undefined) return
+  change(null, (draft) => {
+    draft.heater = has ? { volume: owned(22), supply, counted: false } : null
+  })
+}
+</script>
+
+<template>
+  <section class="pt-10" aria-labelledby="gear" data-anchor="gear">
+    <h2 id="gear" class="text-xl font-bold">{{ t.gear.title }}</h2>
+    <p class="text-soft">{{ t.gear.hint }}</p>
+    <div class="mt-3 flex flex-wrap gap-2">
+      <button
+        v-for="item in GEAR"
+        :key="item"
+        type="button"
+        role="checkbox"
+        :aria-checked="rig.gear.includes(item)"
+        class="min-h-11 border-2 px-3"
+        :class="rig.gear.includes(item) ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
+        @click="toggle(item)"
+      >
+        {{ t.gearNames[item] }}
+      </button>
+    </div>
+    <div v-if="supplies().length > 0" class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-2">
+      <div class="-ml-2 flex items-center gap-1">
+        <AppSwitch :on="rig.heater !== null" :label="t.gear.hasHeater" @change="setHeater" />
+        <span aria-hidden="true">{{ t.gear.hasHeater }}</span>
+      </div>
+      <template v-if="rig.heater">
+        <QuantityField
+          :label="t.gear.heaterVolume"
+          :value="rig.heater.volume.value"
+          dimension="volume"
+          :min="0"
+          :max="LIMITS.volumeL.max"
+          :save="(litres) => change('heater', (draft) => void (draft.heater!.volume = owned(litres)))"
+        />
+        <ChoiceField
+          :label="t.gear.heaterSupply"
+          :value="rig.heater.supply"
+          :options="supplies().map(({ id, name }) => ({ value: id, label: name }))"
+          @choose="change(null, (draft) => void (draft.heater!.supply = $event))"
+        />
+        <div class="-ml-2 flex items-center gap-1">
+          <AppSwitch
+            :on="rig.heater.counted"
+            :label="t.gear.counted"
+            @change="change(null, (draft) => void (draft.heater!.counted = $event))"
+          />
+          <span aria-hidden="true">{{ t.gear.counted }}</span>
+        </div>
+      </template>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { LAND_RULES, type LandRule, type Stay } from '@/core/model'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setRule } from '@/document/edits'
+import TextField from '@/parts/fields/TextField.vue'
+import { today } from '@/parts/today'
+import { formatDate, t } from '@/texts'
+
+const props = defineProps<{ stay: Stay }>()
+const workspace = useWorkspaceStore()
+const CHOICES = [
+  { allowed: null, words: t.land.unknown },
+  { allowed: true, words: t.land.yes },
+  { allowed: false, words: t.land.no },
+]
+const recorded = (rule: LandRule) => props.stay.rules.find((entry) => entry.rule === rule)
+const isAllowed = (rule: LandRule) => recorded(rule)?.allowed ?? null
+
+function choose(rule: LandRule, allowed: boolean | null) {
+  const stay = props.stay.id
+  const source = recorded(rule)?.source ?? ''
+  workspace.edit('stay', (draft) => setRule(draft, stay, rule, allowed, source, today().slice(0, 10)))
+}
+function setSource(rule: LandRule, source: string) {
+  const stay = props.stay.id
+  const { allowed } = recorded(rule)!
+  return workspace.edit(
+    'stay',
+    (draft) => setRule(draft, stay, rule, allowed, source, today().slice(0, 10)),
+    `rule ${rule} ${stay}`,
+  )
+}
+</script>
+
+<template>
+  <section class="pt-8" aria-labelledby="land" data-anchor="land">
+    <h2 id="land" class="text-xl font-bold">{{ t.land.title }}</h2>
+    <p class="text-soft">{{ t.land.hint }} {{ t.cautions['land-rules'] }}</p>
+    <ul class="mt-2">
+      <li
+        v-for="rule in LAND_RULES"
+        :key="rule"
+        class="grid items-center gap-x-6 gap-y-2 border-t border-line py-2 lg:grid-cols-[minmax(0,4fr)_minmax(0,5fr)_minmax(0,5fr)]"
+        :data-testid="`rule-${rule}`"
+      >
+        <p :id="`rule-${rule}`" class="leading-tight font-bold">{{ t.landRules[rule] }}</p>
+        <div role="radiogroup" :aria-labelledby="`rule-${rule}`" class="flex flex-wrap gap-2">
+          <button
+            v-for="choice in CHOICES"
+            :key="choice.words"
+            type="button"
+            role="radio"
+            :aria-checked="isAllowed(rule) === choice.allowed"
+            class="min-h-11 border-2 px-3"
+            :class="
+              isAllowed(rule) === choice.allowed
+                ? 'border-ink bg-ink font-semibold text-paper'
+                : 'border-line'
+            "
+            @click="choose(rule, choice.allowed)"
+          >
+            {{ choice.words }}
+          </button>
+        </div>
+        <div v-if="recorded(rule)" class="flex flex-wrap items-end gap-x-4">
+          <TextField
+            class="min-w-48 grow"
+            :label="t.land.source"
+            :value="recorded(rule)!.source"
+            :save="(source) => setSource(rule, source)"
+          />
+          <span class="pb-2.5 text-[0.95rem] text-soft">{{
+            t.land.on(formatDate(`${recorded(rule)!.date}T12:00`))
+          }}</span>
+        </div>
+      </li>
+    </ul>
+  </section>
+</template>
