@@ -24,6 +24,9 @@ const SHOTS: Shot[] = [
   { name: 'start-phone', hash: '/start?step=2', phone: true },
   { name: 'rig', hash: '/rig' },
   { name: 'rig-phone', hash: '/rig', phone: true },
+  { name: 'habits', hash: '/habits' },
+  { name: 'habits-phone', hash: '/habits', phone: true },
+  { name: 'gray-to-black', hash: '/rig/gray-to-black' },
   { name: 'settings', hash: '/settings' },
 ]
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { levelAt } from '@/core/count'
+import { levelAt, usesLeft } from '@/core/count'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import type { ModelContainer } from '@/core/model'
@@ -15,6 +15,17 @@ const workspace = useWorkspaceStore()
 const why = useWhyStore()
 const { level } = useAmounts()
 
+/** What a cassette's warning light leaves, or has left, this crew; null without a light. */
+function lightWords({ id, start }: ModelContainer): string | null {
+  const cassette = forecast.rig?.containers.find((container) => container.id === id)
+  const { model, result } = forecast
+  if (cassette?.kind !== 'cassette' || !cassette.light || !model || !result) return null
+  const isOn = start >= cassette.light.value
+  const uses = usesLeft(model, result.ledger, cassette, isOn ? start : cassette.light.value)
+  if (uses === null) return null
+  return isOn ? t.gauge.lightOn(uses) : t.gauge.light(uses)
+}
+
 const gauges = computed(() => {
   const stop = forecast.result?.days ?? null
   return (forecast.model?.containers ?? []).flatMap((container, c) => {
@@ -23,6 +34,7 @@ const gauges = computed(() => {
     return [
       {
         ...container,
+        light: lightWords(container),
         atStop: stop === null ? null : levelAt(forecast.model!, forecast.result!.ledger, c, stop),
         isStopper: container.id === forecast.result?.stopper,
         daysText:
@@ -58,6 +70,7 @@ function drag(container: ModelContainer, amount: number) {
         >
           {{ gauge.daysText }}
         </button>
+        <p v-if="gauge.light" class="text-[0.95rem] leading-tight font-semibold">{{ gauge.light }}</p>
         <button
           v-if="gauge.atStop !== null && !gauge.isStopper"
           type="button"
