@@ -20,16 +20,18 @@ export function copyCrew(draft: Document, stayId: Id, newId: Id, name: string): 
   stay.crew = newId
 }
 
-/** A copy of a stay, shown from now on. */
+/** A copy of a stay, right after it and shown from now on. */
 export function copyStay(draft: Document, stayId: Id, newId: Id, name: string): void {
-  draft.stays.push({ ...copyOf(stayOf(draft, stayId)), id: newId, name })
+  const place = draft.stays.findIndex(({ id }) => id === stayId) + 1
+  draft.stays.splice(place, 0, { ...copyOf(stayOf(draft, stayId)), id: newId, name })
   draft.currentStay = newId
 }
 
-/** Removes a stay; the next one, if any, is shown instead. */
+/** Removes a stay; the one before it, or else the first, is shown instead. */
 export function removeStay(draft: Document, stayId: Id): void {
+  const place = draft.stays.findIndex(({ id }) => id === stayId)
   draft.stays = draft.stays.filter(({ id }) => id !== stayId)
-  if (draft.currentStay === stayId) draft.currentStay = draft.stays.at(-1)?.id ?? null
+  if (draft.currentStay === stayId) draft.currentStay = draft.stays[Math.max(0, place - 1)]?.id ?? null
 }
 
 /** A rig or crew no stay uses; the check refuses the removal of one in use. */

@@ -81,7 +81,7 @@ function setLift(kg: number) {
     <h2 id="weight" class="text-xl font-bold">{{ t.weight.title }}</h2>
     <p class="text-soft">{{ t.weight.hint }}</p>
     <div class="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-2">
-      <div>
+      <div class="min-w-0">
         <div v-if="rig.payload" class="grid grid-cols-2 gap-4">
           <QuantityField
             :label="t.weight.limit"
