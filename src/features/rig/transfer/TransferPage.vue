@@ -4,16 +4,19 @@ import { partAt, levelAt } from '@/core/count'
 import type { TankContainer } from '@/core/model'
 import { countAfterTransfer, transferOf } from '@/core/transfer'
 import { useForecastStore } from '@/data/forecastStore'
+import { useSettingsStore } from '@/data/settingsStore'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatDays, formatNumber, formatSigned, t } from '@/texts'
+import { formatDays, formatQuantity, formatSigned, t } from '@/texts'
 import TransferPicture from './TransferPicture.vue'
 
 const forecast = useForecastStore()
 const { volume } = useAmounts()
+const settings = useSettingsStore()
+const length = (metres: number) => formatQuantity(metres, 'length', settings.units)
 const errorL = ref(8)
 const chosen = ref<{ gray: string | null; black: string | null }>({ gray: null, black: null })
 
@@ -152,7 +155,7 @@ function setError(litres: number) {
             t.transfer.picture(
               volume(picture?.grayL ?? 0),
               volume(picture?.blackL ?? 0),
-              `${formatNumber(answer.value.head.low * 100, 0)} – ${formatNumber(answer.value.head.high * 100, 0)} cm`,
+              `${length(answer.value.head.low)} – ${length(answer.value.head.high)}`,
             )
           }}
         </p>
