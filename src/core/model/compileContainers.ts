@@ -29,11 +29,6 @@ export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
   })
 }
 
-/** The model's container of each of the rig's. */
-export function containerCodes(containers: readonly ModelContainer[]): Map<Id, number> {
-  return new Map(containers.flatMap(({ members }, index) => members.map((id) => [id, index] as const)))
-}
-
 /** A heater whose water counts is one with its supply, and full when the stay starts. */
 function heaterOf({ heater }: Rig, id: Id): number {
   return heater?.counted && heater.supply === id ? heater.volume.value : 0
