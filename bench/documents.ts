@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { owned } from '@/core/quantities'
-import { newContainer, ownActivity } from '@/document/starters'
+import { newContainer, ownActivity, startLevel } from '@/document/starters'
 import { trailerDemo } from '../scripts/demo/trailer'
 
 /** A 60-day stay with 4 containers and 12 activities, a little different for every run. */
@@ -15,6 +15,6 @@ export function sixtyDays(run: number): Document {
   activities[0]!.rate = owned(0.4 + (run % 50) / 1000)
   const stay = document.stays[0]!
   stay.levels = stay.levels.filter(({ container }) => container !== 'tote')
-  stay.levels.push({ container: 'galley', level: owned(0) })
+  stay.levels.push(startLevel('galley', owned(0)))
   return { ...document, currentStay: 'stay', stays: [{ ...stay, id: 'stay' }] }
 }

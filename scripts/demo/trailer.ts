@@ -1,6 +1,6 @@
 import type { Document, TankContainer } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, newContainer, newFixture } from '@/document/starters'
+import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** A waste tank that was measured: inside height and bottom, m, to two centimetres. */
@@ -22,7 +22,14 @@ export function trailerDemo(): Document {
       id: 'trailer',
       name: 'Family trailer',
       containers: [
-        { id: 'fresh', name: 'Fresh', kind: 'fresh', capacity: owned(340), reserve: owned(12) },
+        {
+          id: 'fresh',
+          name: 'Fresh',
+          kind: 'fresh',
+          capacity: owned(340),
+          spread: fromSource(0.03, 'assumed'),
+          reserve: owned(12),
+        },
         measured('gray', 'Gray', 210, 0.32, 0.16),
         measured('black', 'Black', 130, 0.36, 0),
         newContainer('tote', 'tote', 'Tote', 60),
@@ -87,11 +94,12 @@ export function trailerDemo(): Document {
       start: '2027-09-11T16:00',
       leaveAt: '2027-09-23T11:00',
       horizonDays: fromSource(60, 'rule-of-thumb'),
+      confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [
-        { container: 'fresh', level: owned(340) },
-        { container: 'gray', level: owned(3) },
-        { container: 'black', level: owned(8) },
-        { container: 'tote', level: owned(0) },
+        startLevel('fresh', owned(340)),
+        { ...startLevel('gray', owned(3)), error: { shape: 'even', size: owned(6) } },
+        { ...startLevel('black', owned(8)), error: { shape: 'even', size: owned(6) } },
+        startLevel('tote', owned(0)),
       ],
       habits: [{ habit: 'tooth-cup', days: null }],
       absences: [1, 2, 4, 5, 8, 9].flatMap((day) => [
@@ -102,7 +110,17 @@ export function trailerDemo(): Document {
         { rule: 'tank-gray', allowed: false, source: 'Board at the ridge road', date: '2027-08-30' },
         { rule: 'site-toilets', allowed: true, source: 'Count leader, by letter', date: '2027-08-30' },
       ],
-      weather: { usual: owned(19), days: [], sunrise: '06:50', sunset: '19:30' },
+      weather: {
+        usual: owned(19),
+        spread: fromSource(3, 'assumed'),
+        days: [
+          { day: 3, warmest: owned(24) },
+          { day: 4, warmest: owned(25) },
+          { day: 5, warmest: owned(24) },
+        ],
+        sunrise: '06:50',
+        sunset: '19:30',
+      },
     },
   )
 }

@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, newContainer, newFixture } from '@/document/starters'
+import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** The long-stay truck of the demo world: a diverting toilet, and the old black tank joined to gray as a second gray. */
@@ -71,13 +71,14 @@ export function truckDemo(): Document {
       start: '2027-08-28T12:00',
       leaveAt: '2027-09-25T11:00',
       horizonDays: fromSource(60, 'rule-of-thumb'),
+      confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [
-        { container: 'truck-fresh', level: owned(300) },
-        { container: 'truck-gray', level: owned(0) },
-        { container: 'truck-old-black', level: owned(0) },
-        { container: 'truck-urine', level: owned(0) },
-        { container: 'truck-solids', level: owned(6) },
-        { container: 'truck-jug', level: owned(20) },
+        startLevel('truck-fresh', owned(300)),
+        startLevel('truck-gray', owned(0)),
+        startLevel('truck-old-black', owned(0)),
+        startLevel('truck-urine', owned(0)),
+        startLevel('truck-solids', owned(6)),
+        startLevel('truck-jug', owned(20)),
       ],
       habits: [{ habit: 'full-shut-off', days: null }],
       absences: [],
@@ -85,7 +86,13 @@ export function truckDemo(): Document {
         { rule: 'washing-water', allowed: true, source: 'Ridge warden, in writing', date: '2027-08-20' },
         { rule: 'urine', allowed: false, source: 'Ridge warden, in writing', date: '2027-08-20' },
       ],
-      weather: { usual: owned(20), days: [], sunrise: '06:35', sunset: '20:05' },
+      weather: {
+        usual: owned(20),
+        spread: fromSource(3, 'assumed'),
+        days: [],
+        sunrise: '06:35',
+        sunset: '20:05',
+      },
     },
   )
 }

@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, newContainer, newFixture } from '@/document/starters'
+import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** The two-person van of the demo world: a cassette with a spare and its own flush water, gray and toilet unconnected. */
@@ -80,17 +80,19 @@ export function vanDemo(): Document {
       start: '2027-09-16T15:00',
       leaveAt: '2027-09-20T11:00',
       horizonDays: fromSource(60, 'rule-of-thumb'),
+      confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [
-        { container: 'van-fresh', level: owned(95) },
-        { container: 'van-flush', level: owned(14) },
-        { container: 'van-gray', level: owned(0) },
-        { container: 'van-cassette', level: owned(0.5) },
+        startLevel('van-fresh', owned(95)),
+        startLevel('van-flush', owned(14)),
+        startLevel('van-gray', owned(0)),
+        startLevel('van-cassette', owned(0.5)),
       ],
       habits: [],
       absences: [],
       rules: [{ rule: 'site-toilets', allowed: true, source: 'Sign at the meadow gate', date: '2027-09-02' }],
       weather: {
         usual: owned(18),
+        spread: fromSource(3, 'assumed'),
         days: [{ day: 1, warmest: owned(27) }],
         sunrise: '06:55',
         sunset: '19:20',

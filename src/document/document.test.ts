@@ -6,6 +6,7 @@ import { z } from './schema/zod'
 import { newContainer } from './starters'
 import { documentSchemaV1 } from './schema/version1'
 import { documentSchemaV2 } from './schema/version2'
+import { documentSchemaV3 } from './schema/version3'
 import { FAULT_CODES, checked, fileName, openDocument, pathText, readDocument, type FaultCode } from './index'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { truckDemo } from '../../scripts/demo/truck'
@@ -128,7 +129,7 @@ describe('a document', () => {
   })
 
   it('ships the JSON Schema that it checks by', () => {
-    for (const [version, schema] of [documentSchemaV1, documentSchemaV2].entries()) {
+    for (const [version, schema] of [documentSchemaV1, documentSchemaV2, documentSchemaV3].entries()) {
       const file = `docs/schema/document-${version + 1}.schema.json`
       const shipped: unknown = JSON.parse(readFileSync(file, 'utf8'))
       expect(shipped).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(schema, { unrepresentable: 'any' }))))

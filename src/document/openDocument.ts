@@ -5,7 +5,9 @@ import { show, type DocumentFault } from './faults'
 import { CURRENT_VERSION, migrate } from './migrations/chain'
 import { LIMITS } from './schema/limits'
 import { documentSchemaV1 } from './schema/version1'
-import { crewSchema, documentSchemaV2, habitSchema, rigSchema, staySchema } from './schema/version2'
+import { documentSchemaV2 } from './schema/version2'
+import { crewSchema, documentSchemaV3, habitSchema, rigSchema, staySchema } from './schema/version3'
+import type { z } from './schema/zod'
 import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
@@ -39,11 +41,11 @@ export function openDocument(input: unknown): Result<Document, DocumentFault[]> 
 }
 
 /** An older document is held against its own version before it is migrated. */
-const OLD_SCHEMAS: Record<number, Pick<typeof documentSchemaV1, 'safeParse'>> = { 1: documentSchemaV1 }
+const OLD_SCHEMAS: Record<number, Pick<z.ZodType, 'safeParse'>> = { 1: documentSchemaV1, 2: documentSchemaV2 }
 
 /** Faults of a document of the current version, shape first. */
 export function checked(input: unknown): Result<Document, DocumentFault[]> {
-  const parsed = documentSchemaV2.safeParse(input)
+  const parsed = documentSchemaV3.safeParse(input)
   if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }
   const document: Document = parsed.data
   const faults = documentChecks(document)

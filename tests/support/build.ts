@@ -1,7 +1,7 @@
 import type { Activity, Container, Document, Fixture, Habit, Rig, Role, Stay } from '@/core/model'
 import { newHabit } from '@/document/edits'
 import { owned } from '@/core/quantities'
-import { assumedCrew, assumedWeather, newFixture } from '@/document/starters'
+import { assumedCrew, assumedWeather, newFixture, startLevel } from '@/document/starters'
 
 export interface UseOptions {
   kind?: Activity['kind']
@@ -38,6 +38,7 @@ export function use(id: string, options: UseOptions): Activity {
     drainShare: owned(drainShare),
     weights: { values: weights ?? [0.25, 0.25, 0.25, 0.25], by: 'owner' },
     spread: owned(0),
+    levelSpread: owned(0),
     dispersion: 0,
     adds: adds.map(([from, litres]) => ({ from, volume: owned(litres) })),
   }
@@ -68,19 +69,27 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 2,
+    version: 3,
     currentStay: 'stay',
     rigs: [
       {
         id: 'rig',
         name: 'Rig',
         containers: [
-          { id: 'fresh', name: 'Fresh', kind: 'fresh', capacity: owned(fresh[0]), reserve: owned(fresh[1]) },
+          {
+            id: 'fresh',
+            name: 'Fresh',
+            kind: 'fresh',
+            capacity: owned(fresh[0]),
+            spread: owned(0),
+            reserve: owned(fresh[1]),
+          },
           {
             id: 'gray',
             name: 'Gray',
             kind: 'gray',
             capacity: owned(gray[0]),
+            spread: owned(0),
             safeFill: owned(gray[1]),
             shape: null,
           },
@@ -89,6 +98,7 @@ export function example({
             name: 'Black',
             kind: 'black',
             capacity: owned(black[0]),
+            spread: owned(0),
             safeFill: owned(black[1]),
             shape: null,
           },
@@ -121,14 +131,15 @@ export function example({
         leaveAt: '2027-05-13T11:00',
         horizonDays: owned(60),
         levels: [
-          { container: 'fresh', level: owned(fresh[2]) },
-          { container: 'gray', level: owned(gray[2]) },
-          { container: 'black', level: owned(black[2]) },
+          startLevel('fresh', owned(fresh[2])),
+          startLevel('gray', owned(gray[2])),
+          startLevel('black', owned(black[2])),
         ],
         habits: [],
         absences: [],
         rules: [],
-        weather: assumedWeather(),
+        confidence: owned(0.9),
+        weather: { ...assumedWeather(), spread: owned(0) },
         ...stay,
       },
     ],
@@ -158,6 +169,6 @@ export function withRig(
     ),
     ...more,
   }
-  copy.stays[0]!.levels = containers.map(({ id }) => ({ container: id, level: owned(levels[id] ?? 0) }))
+  copy.stays[0]!.levels = containers.map(({ id }) => startLevel(id, owned(levels[id] ?? 0)))
   return copy
 }

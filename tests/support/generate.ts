@@ -4,7 +4,7 @@ import { sideOf } from '@/core/model'
 import type { Activity, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { newHabit, newOutlet } from '@/document/edits'
-import { assumedCrew, assumedWeather, newContainer, newFixture } from '@/document/starters'
+import { assumedCrew, assumedWeather, newContainer, newFixture, startLevel } from '@/document/starters'
 
 const ROLES_USED: Role[] = ['shower', 'kitchen', 'basin', 'toilet']
 const litres = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -117,6 +117,7 @@ const activityArb = (i: number): fc.Arbitrary<Activity> =>
       drainShare: owned(drainShare),
       weights: { values: weights, by: 'owner' },
       spread: owned(0.35),
+      levelSpread: owned(0.2),
       dispersion: 1,
       adds: toilet ? [{ from: 'body', volume: owned(body) }, { from: 'brought-in', volume: owned(0.02) }] : [],
     })) // prettier-ignore
@@ -211,12 +212,13 @@ export const documentArb: fc.Arbitrary<Document> = fc
       start: `2027-03-26T${clock}`,
       leaveAt: '2027-04-05T11:00',
       horizonDays: owned(30),
-      levels: rig.containers.map(({ id, kind, capacity }, i) => ({
-        container: id,
-        level: owned(
-          capacity.value * (sideOf(kind) === 'supply' ? 0.5 + fill[i % 8]! / 2 : fill[i % 8]! * 0.3),
+      confidence: owned(0.9),
+      levels: rig.containers.map(({ id, kind, capacity }, i) =>
+        startLevel(
+          id,
+          owned(capacity.value * (sideOf(kind) === 'supply' ? 0.5 + fill[i % 8]! / 2 : fill[i % 8]! * 0.3)),
         ),
-      })),
+      ),
       habits: habits
         .slice(1)
         .map(({ id }) => ({ habit: id, days: id === 'habit-2' ? [from, from + 5] : null })),
@@ -226,7 +228,7 @@ export const documentArb: fc.Arbitrary<Document> = fc
     }
     return {
       format: 'dry-count/document',
-      version: 2,
+      version: 3,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

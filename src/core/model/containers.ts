@@ -19,6 +19,7 @@ export type Side = 'supply' | 'waste' | 'carrier'
 /** What a level is counted in: litres, or the uses of a solids bin. */
 export type LevelUnit = 'L' | 'uses'
 
+/** `spread` below: by how much the capacity may be off, as a coefficient of variation; 0 once it was metered. */
 interface Named {
   id: Id
   name: string
@@ -28,6 +29,7 @@ export interface SupplyContainer extends Named {
   kind: SupplyKind
   /** L */
   capacity: Quantity
+  spread: Quantity
   /** L not to be touched, including what lies below the pickup. */
   reserve: Quantity
 }
@@ -46,6 +48,7 @@ export interface TankContainer extends Named {
   kind: TankKind
   /** L */
   capacity: Quantity
+  spread: Quantity
   /** Share of the capacity up to which it may be filled. */
   safeFill: Quantity
   /** null: not measured. */
@@ -57,6 +60,7 @@ export interface VesselContainer extends Named {
   kind: 'cassette' | 'urine'
   /** L of one of them. */
   capacity: Quantity
+  spread: Quantity
   safeFill: Quantity
   /** How many more there are. */
   spares: number
@@ -78,6 +82,7 @@ export interface SolidsContainer extends Named {
   capacity: Quantity
   /** The same with the other medium: changing over swaps the two. */
   otherCapacity: Quantity
+  spread: Quantity
   safeFill: Quantity
   spares: number
   /** kg empty, with fresh medium. */

@@ -45,6 +45,8 @@ export interface Activity {
   weights: { values: [number, number, number, number] } & Origin
   /** Coefficient of variation of the volume of one use. */
   spread: Quantity
+  /** The same of this crew's own level: by how much its mean may differ from the one above, all trip long. */
+  levelSpread: Quantity
   /** 0: the number of uses is exact; 1: Poisson. */
   dispersion: 0 | 1
   /** What each use adds to the drain from elsewhere, L: urine and solids from the body, paper brought in. */
@@ -68,6 +70,20 @@ export interface HeatEffect {
   showers: Quantity
 }
 
+export const FLUSH_SCHOOLS = ['plenty', 'little'] as const
+/** Plenty every time and never save in the toilet, or as little as possible and rinse hard at the dump. */
+export type FlushSchool = (typeof FLUSH_SCHOOLS)[number]
+
+/** What this crew holds about flush water, and what saving it costs when the tank is rinsed. */
+export interface FlushHabits {
+  school: FlushSchool
+  /** L of liquid per solid use from which a tank rinses as easily as it can. */
+  plenty: Quantity
+  /** Rounds of rinsing expected where the liquid is at the flush floor, and where it is plenty. */
+  rinsesAtFloor: Quantity
+  rinsesAtPlenty: Quantity
+}
+
 export interface Crew {
   id: Id
   name: string
@@ -78,6 +94,7 @@ export interface Crew {
   liftLimit: Quantity
   /** L of liquid per solid use that they keep in a black tank or cassette. */
   flushFloor: Quantity
+  flush: FlushHabits
 }
 
 /** L drawn per use, the mean: by the clock where that is given. */

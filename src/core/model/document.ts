@@ -8,7 +8,7 @@ export const DOCUMENT_FORMAT = 'dry-count/document'
 
 export interface Document {
   format: typeof DOCUMENT_FORMAT
-  version: 2
+  version: 3
   currentStay: Id | null
   rigs: Rig[]
   crews: Crew[]

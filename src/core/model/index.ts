@@ -9,8 +9,17 @@ export type {
   CarriedKind, CarrierContainer, Container, ContainerKind, LevelUnit, Medium, Side, SolidsContainer, SupplyContainer,
   TankContainer, TankShape, VesselContainer,
 } from './containers' // prettier-ignore
-export { ACTIVITY_KINDS, NEVER_RATIONED, TOILET_KINDS, volumePerUse } from './crew'
-export type { Activity, ActivityKind, Crew, HeatEffect, Person, TimedFlow } from './crew'
+export { ACTIVITY_KINDS, FLUSH_SCHOOLS, NEVER_RATIONED, TOILET_KINDS, volumePerUse } from './crew'
+export type {
+  Activity,
+  ActivityKind,
+  Crew,
+  FlushHabits,
+  FlushSchool,
+  HeatEffect,
+  Person,
+  TimedFlow,
+} from './crew'
 export { DOCUMENT_FORMAT } from './document'
 export type { Document } from './document'
 export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
@@ -21,5 +30,5 @@ export { endId } from './model'
 export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream } from './model'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
 export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, RoleShare, Takes } from './rig'
-export { warmestOf } from './stay'
-export type { Absence, RecordedRule, Stay, Weather } from './stay'
+export { LEVEL_ERRORS, warmestOf } from './stay'
+export type { Absence, LevelError, RecordedRule, StartLevel, Stay, Weather } from './stay'

@@ -20,9 +20,29 @@ export interface RecordedRule {
   date: string
 }
 
+export const LEVEL_ERRORS = ['even', 'normal'] as const
+
+/**
+ * How well a starting level is known. `even`: anywhere within `size` L around it, as read off a panel; a share of the
+ * tank, so it moves with the capacity. `normal`: measured in litres, with a standard deviation of `size`.
+ */
+export interface LevelError {
+  shape: (typeof LEVEL_ERRORS)[number]
+  /** L (a solids bin: uses); 0: as it stands. */
+  size: Quantity
+}
+
+export interface StartLevel {
+  container: Id
+  level: Quantity
+  error: LevelError
+}
+
 export interface Weather {
   /** °C, the warmest of a usual day. */
   usual: Quantity
+  /** °C, the standard deviation of a day's warmest from what is given. */
+  spread: Quantity
   /** Days that differ. */
   days: { day: number; warmest: Quantity }[]
   /** Wall times `hh:mm` of sunrise and sunset. */
@@ -39,8 +59,10 @@ export interface Stay {
   leaveAt: WallTime
   /** How far the ledger looks ahead, days. */
   horizonDays: Quantity
+  /** Share of trips in which a chosen set of habits must hold. */
+  confidence: Quantity
   /** Starting level of every container of the rig, L (a solids bin: uses). */
-  levels: { container: Id; level: Quantity }[]
+  levels: StartLevel[]
   habits: HabitOn[]
   absences: Absence[]
   rules: RecordedRule[]

@@ -2,7 +2,8 @@ import { expect, it } from 'vitest'
 import { count } from '../count'
 import { compile, type Document } from '../model'
 import { pipeFlows, plumbingWarnings } from './index'
-import { newContainer } from '@/document/starters'
+import { owned } from '../quantities'
+import { newContainer, startLevel } from '@/document/starters'
 import { reroute } from '@/document/edits'
 import { truckDemo } from '../../../scripts/demo/truck'
 import { trailerDemo } from '../../../scripts/demo/trailer'
@@ -44,7 +45,7 @@ it('warns of a container nothing fills, a supply nothing draws, a fixture withou
     newContainer('flush', 'spare-flush', 'Flush', 10),
   )
   for (const container of ['galley', 'spare-flush'])
-    document.stays[0]!.levels.push({ container, level: { value: 0, by: 'owner' } })
+    document.stays[0]!.levels.push(startLevel(container, owned(0)))
   rig.roles = rig.roles.filter(({ role }) => role !== 'basin')
   reroute(document, 'trailer', 'kitchen-sink', 'draws', null)
   expect(mapOf(document).warnings).toEqual([

@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
-import { upgradeRows } from './upgradeRows'
+import { entityFromVersion1, entityFromVersion2 } from '@/document'
+import { rowsUpgrade } from './upgradeRows'
 import type { Row } from './changes'
 import type { HistoryStep } from './documentStore'
 
@@ -31,6 +32,7 @@ export class DryCountDatabase extends Dexie {
       meta: 'key',
       history: 'seq, undone',
     })
-    this.version(2).stores({}).upgrade(upgradeRows)
+    this.version(2).stores({}).upgrade(rowsUpgrade(entityFromVersion1))
+    this.version(3).stores({}).upgrade(rowsUpgrade(entityFromVersion2))
   }
 }

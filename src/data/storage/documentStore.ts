@@ -62,7 +62,7 @@ export type StoreEvent = 'edited' | 'outdated'
 export function emptyDocument(): Document {
   return {
     format: 'dry-count/document',
-    version: 2,
+    version: 3,
     currentStay: null,
     rigs: [],
     crews: [],

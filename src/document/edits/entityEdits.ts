@@ -1,5 +1,5 @@
-import { sideOf, type Document, type Id, type Rig, type Stay } from '@/core/model'
-import { fromSource } from '@/core/quantities'
+import type { Document, Id, Rig, Stay } from '@/core/model'
+import { fullOrEmpty } from '../starters/assumed'
 import { dropBlocked } from './habitEdits'
 import { stayOf } from './stayEdits'
 
@@ -62,11 +62,10 @@ export function useCrew(draft: Document, stayId: Id, crewId: Id): void {
 
 function startingLevels(rig: Rig, known: Stay['levels']): Stay['levels'] {
   return rig.containers.map(
-    ({ id: container, kind, capacity }) =>
-      known.find((entry) => entry.container === container && entry.level.value <= capacity.value) ?? {
-        container,
-        level: fromSource(sideOf(kind) === 'supply' ? capacity.value : 0, 'assumed'),
-      },
+    (container) =>
+      known.find(
+        (entry) => entry.container === container.id && entry.level.value <= container.capacity.value,
+      ) ?? fullOrEmpty(container),
   )
 }
 

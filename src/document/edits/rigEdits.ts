@@ -9,6 +9,7 @@ import {
   type Role,
 } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
+import { fullOrEmpty } from '../starters/assumed'
 import { newContainer, newFixture } from '../starters/containers'
 
 /** Recipes on a draft of the document. Each leaves it valid or is refused as a whole by the check that follows. */
@@ -17,9 +18,7 @@ import { newContainer, newFixture } from '../starters/containers'
 export function addContainer(draft: Document, rigId: Id, kind: ContainerKind, id: Id, name: string): void {
   const container = newContainer(kind, id, name)
   rigOf(draft, rigId).containers.push(container)
-  const level = sideOf(kind) === 'supply' ? container.capacity.value : 0
-  for (const stay of draft.stays)
-    if (stay.rig === rigId) stay.levels.push({ container: id, level: fromSource(level, 'assumed') })
+  for (const stay of draft.stays) if (stay.rig === rigId) stay.levels.push(fullOrEmpty(container))
 }
 
 /** Removes a tank and its starting levels; the check refuses it while a fixture is led to it. */

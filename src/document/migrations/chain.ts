@@ -1,12 +1,13 @@
 import { fromVersion1 } from './fromVersion1'
+import { fromVersion2 } from './fromVersion2'
 
 /** The newest version this application writes. */
-export const CURRENT_VERSION = 2
+export const CURRENT_VERSION = 3
 
 export type Migration = (document: unknown) => unknown
 
 /** `chain[n]` turns a document of version n into version n + 1. Contiguous from 1; each gets a copy of a checked one. */
-export const chain: Record<number, Migration> = { 1: fromVersion1 }
+export const chain: Record<number, Migration> = { 1: fromVersion1, 2: fromVersion2 }
 
 /**
  * Carries a document from its version to another one, step by step, on copies.

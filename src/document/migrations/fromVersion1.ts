@@ -1,4 +1,4 @@
-import { assumedCrew, assumedWeather } from '../starters/assumed'
+import { fromSource } from '@/core/quantities'
 
 /** The lists of a document of version 1, of the shapes that its schema checks. */
 interface Version1 {
@@ -52,7 +52,13 @@ export const entityFromVersion1 = {
   crews: (crew: CrewV1) => ({
     ...crew,
     activities: crew.activities.map((activity) => ({ ...activity, timed: null })),
-    ...assumedCrew(),
+    heat: {
+      above: fromSource(25, 'assumed'),
+      drinking: fromSource(0.4, 'assumed'),
+      showers: fromSource(0.1, 'assumed'),
+    },
+    liftLimit: fromSource(15, 'iso-11228'),
+    flushFloor: fromSource(2, 'assumed'),
   }),
   habits: (habit: object) => ({
     ...habit,
@@ -62,5 +68,9 @@ export const entityFromVersion1 = {
     permission: null,
     cautions: [],
   }),
-  stays: (stay: object) => ({ ...stay, rules: [], weather: assumedWeather() }),
+  stays: (stay: object) => ({
+    ...stay,
+    rules: [],
+    weather: { usual: fromSource(18, 'assumed'), days: [], sunrise: '07:00', sunset: '19:00' },
+  }),
 }

@@ -1,9 +1,4 @@
-import { PARTS } from '@/core/calendar'
-import {
-  ACTIVITY_KINDS, CARRIER_KINDS, CAUTIONS, DOCUMENT_FORMAT, GEAR, HANDLES, LAND_RULES, MEDIA, REDIRECT_ENDS, RIG_SIDES,
-  ROLES, SUPPLY_KINDS, TAKES, TANK_KINDS,
-} from '@/core/model' // prettier-ignore
-import { SOURCE_IDS } from '@/core/quantities'
+import { DOCUMENT_FORMAT } from '@/core/model'
 import {
   clockField,
   dateField,
@@ -17,6 +12,64 @@ import {
 import { LIMITS } from './limits'
 import { z } from './zod'
 
+// Version 2 knew these; they stay as they were.
+const PARTS = ['morning', 'midday', 'evening', 'night'] as const
+const ACTIVITY_KINDS = [
+  'shower',
+  'hand-wash',
+  'teeth',
+  'dishes',
+  'cooking',
+  'drinking',
+  'liquid-use',
+  'solid-use',
+  'cleaning',
+  'laundry',
+  'pet',
+  'own',
+] as const
+const GEAR = [
+  'shut-off-head',
+  'outdoor-shower',
+  'shower-basin',
+  'run-up-jug',
+  'lidded-pail',
+  'spray-bottle',
+  'bowl-liners',
+  'lidded-bin',
+] as const
+const LAND_RULES = ['washing-water', 'tank-gray', 'urine', 'solids', 'site-toilets', 'gray-drain'] as const
+const CAUTIONS = [
+  'stored-gray',
+  'bin-not-bowl',
+  'hot-vessel',
+  'land-rules',
+  'clear-of-water',
+  'mound',
+  'wash-hands',
+  'trickle',
+  'slippery',
+  'not-for-drinking',
+] as const
+const MEDIA = ['long', 'short'] as const
+const SUPPLY_KINDS = ['fresh', 'flush'] as const
+const TANK_KINDS = ['gray', 'black'] as const
+const CARRIER_KINDS = ['tote', 'jug'] as const
+const HANDLES = ['pull', 'turn', 'switch'] as const
+const RIG_SIDES = ['left', 'right', 'rear', 'under'] as const
+const ROLES = ['shower', 'kitchen', 'basin', 'toilet', 'laundry', 'outdoor-shower'] as const
+const TAKES = ['all', 'liquids', 'solids'] as const
+const REDIRECT_ENDS = ['ground', 'carried-out'] as const
+const SOURCE_IDS = [
+  'rose-2015',
+  'iom-2005',
+  'sphere',
+  'watersense',
+  'gravity-flush',
+  'iso-11228',
+  'rule-of-thumb',
+  'assumed',
+] as const
 const { quantity: quantityField, weights: weightsField } = originFields(SOURCE_IDS)
 
 const named = { id: idField, name: nameField }
@@ -79,7 +132,7 @@ const outlet = z.strictObject({
   joined: listOf(idField),
 })
 
-export const rigSchema = z.strictObject({
+const rigSchema = z.strictObject({
   ...named,
   containers: listOf(container).min(1),
   fixtures: listOf(fixture),
@@ -129,7 +182,7 @@ const person = z.strictObject({
   rates: listOf(z.strictObject({ activity: idField, rate: quantityField(LIMITS.ratePerDay) })),
 })
 
-export const crewSchema = z.strictObject({
+const crewSchema = z.strictObject({
   id: idField,
   name: nameField,
   persons: listOf(person, LIMITS.persons).min(1),
@@ -157,7 +210,7 @@ const effect = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('reuse'), activity: idField, share: quantityField(LIMITS.share) }),
 ])
 
-export const habitSchema = z.strictObject({
+const habitSchema = z.strictObject({
   id: idField,
   name: nameField,
   note: noteField,
@@ -177,7 +230,7 @@ export const habitSchema = z.strictObject({
 
 const day = z.int().min(LIMITS.day.min).max(LIMITS.day.max)
 
-export const staySchema = z.strictObject({
+const staySchema = z.strictObject({
   id: idField,
   name: nameField,
   rig: idField,

@@ -56,7 +56,7 @@ export function starterActivities(texts: StarterTexts, { pet, laundry }: Starter
       timed: null,
       drainShare: fromSource(starter.drainShare, 'assumed'),
       weights: { values: starter.weights, by: 'default', source: 'assumed' },
-      spread: fromSource(0.35, 'assumed'),
+      ...assumedSpreads(),
       dispersion: starter.dispersion,
       adds: (starter.adds ?? []).map(([from, litres, source]) => ({
         from,
@@ -79,8 +79,13 @@ export function ownActivity(id: string, name: string): Activity {
     timed: null,
     drainShare: fromSource(1, 'assumed'),
     weights: { values: [0.25, 0.25, 0.25, 0.25], by: 'default', source: 'assumed' },
-    spread: fromSource(0.35, 'assumed'),
+    ...assumedSpreads(),
     dispersion: 1,
     adds: [],
   }
+}
+
+/** How far one use lies from the mean, and this crew's mean from the one above, until it was learned (model.md section 5). */
+function assumedSpreads(): Pick<Activity, 'spread' | 'levelSpread'> {
+  return { spread: fromSource(0.35, 'assumed'), levelSpread: fromSource(0.2, 'assumed') }
 }

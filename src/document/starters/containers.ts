@@ -5,6 +5,8 @@ import { fromSource, owned } from '@/core/quantities'
 const TYPICAL: Record<ContainerKind, number> = {
   fresh: 100, gray: 80, black: 60, flush: 14, cassette: 18, urine: 8, solids: 60, tote: 60, jug: 20,
 } // prettier-ignore
+/** Coefficient of variation of a capacity that was never metered (model.md section 1). */
+const CAPACITY_SPREAD = 0.03
 const RESERVE_SHARE = 0.04
 /** kg of the empty shell. */
 const SHELL_KG = { cassette: 4, urine: 0.8, solids: 3, tote: 9, jug: 1 }
@@ -16,7 +18,7 @@ export function newContainer(
   name: string,
   size: number = TYPICAL[kind],
 ): Container {
-  const base = { id, name, capacity: owned(size) }
+  const base = { id, name, capacity: owned(size), spread: fromSource(CAPACITY_SPREAD, 'assumed') }
   const safeTo = (share: number) => fromSource(share, 'rule-of-thumb')
   switch (kind) {
     case 'fresh':
@@ -48,7 +50,7 @@ export function newContainer(
       }
     case 'tote':
     case 'jug':
-      return { ...base, kind, shell: fromSource(SHELL_KG[kind], 'assumed') }
+      return { id, name, capacity: owned(size), kind, shell: fromSource(SHELL_KG[kind], 'assumed') }
   }
 }
 

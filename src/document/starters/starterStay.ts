@@ -1,8 +1,8 @@
 import { leaveAfterNights, type WallTime } from '@/core/calendar'
-import { sideOf, type Crew, type Document, type Rig, type Stay } from '@/core/model'
+import type { Crew, Document, Rig, Stay } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
 import { starterActivities } from './activities'
-import { assumedCrew, assumedWeather } from './assumed'
+import { assumedCrew, assumedWeather, fullOrEmpty } from './assumed'
 import { starterHabits } from './habits'
 import { layoutRig, type LayoutNames, type PlumbingId, type TankLitres, type ToiletId } from './layouts'
 import type { StarterTexts } from './starterTexts'
@@ -73,7 +73,7 @@ export function startDocument(
   const stay = starterStay(choices, names.stay, newId('stay'), rig, crew)
   return {
     format: 'dry-count/document',
-    version: 2,
+    version: 3,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],
@@ -121,10 +121,8 @@ function starterStay({ start, nights }: StartChoices, name: string, id: string, 
     start,
     leaveAt: leaveAfterNights(start, `${start.slice(0, 10)}T11:00`, nights),
     horizonDays: fromSource(60, 'rule-of-thumb'),
-    levels: rig.containers.map(({ id: container, kind, capacity }) => ({
-      container,
-      level: fromSource(sideOf(kind) === 'supply' ? capacity.value : 0, 'assumed'),
-    })),
+    confidence: fromSource(0.9, 'rule-of-thumb'),
+    levels: rig.containers.map(fullOrEmpty),
     habits: [],
     absences: [],
     rules: [],

@@ -1,0 +1,233 @@
+import { PARTS } from '@/core/calendar'
+import {
+  ACTIVITY_KINDS, CARRIER_KINDS, CAUTIONS, DOCUMENT_FORMAT, FLUSH_SCHOOLS, GEAR, HANDLES, LAND_RULES, LEVEL_ERRORS, MEDIA, REDIRECT_ENDS, RIG_SIDES,
+  ROLES, SUPPLY_KINDS, TAKES, TANK_KINDS,
+} from '@/core/model' // prettier-ignore
+import { SOURCE_IDS } from '@/core/quantities'
+import {
+  clockField,
+  dateField,
+  idField,
+  listOf,
+  nameField,
+  noteField,
+  originFields,
+  wallTimeField,
+} from './fields'
+import { LIMITS } from './limits'
+import { z } from './zod'
+
+const { quantity: quantityField, weights: weightsField } = originFields(SOURCE_IDS)
+
+const named = { id: idField, name: nameField }
+/** A coefficient of variation. */
+const spread = quantityField(LIMITS.spread)
+const capacity = quantityField(LIMITS.capacityL)
+const safeFill = quantityField({ min: 0.05, max: 1 })
+const carried = {
+  spread,
+  safeFill,
+  spares: z.int().min(0).max(LIMITS.spares),
+  shell: quantityField(LIMITS.kg),
+}
+const shape = z.strictObject({
+  height: quantityField(LIMITS.heightM),
+  bottom: quantityField(LIMITS.bottomM),
+  error: quantityField(LIMITS.errorM),
+})
+
+const container = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...named,
+    kind: z.enum(SUPPLY_KINDS),
+    capacity,
+    spread,
+    reserve: quantityField(LIMITS.levelL),
+  }),
+  z.strictObject({ ...named, kind: z.enum(TANK_KINDS), capacity, spread, safeFill, shape: shape.nullable() }),
+  z.strictObject({
+    ...named,
+    kind: z.enum(['cassette', 'urine']),
+    capacity,
+    ...carried,
+    light: quantityField(LIMITS.levelL).nullable(),
+  }),
+  z.strictObject({
+    ...named,
+    kind: z.literal('solids'),
+    medium: z.enum(MEDIA),
+    capacity: quantityField(LIMITS.binUses),
+    otherCapacity: quantityField(LIMITS.binUses),
+    ...carried,
+    perUse: quantityField(LIMITS.kg),
+  }),
+  z.strictObject({ ...named, kind: z.enum(CARRIER_KINDS), capacity, shell: quantityField(LIMITS.kg) }),
+])
+
+const fixture = z.strictObject({
+  ...named,
+  draws: idField.nullable(),
+  drains: idField,
+  solids: idField.nullable(),
+  waterFactor: quantityField(LIMITS.factor),
+  takes: z.enum(TAKES),
+})
+const roleShare = z.strictObject({
+  role: z.enum(ROLES),
+  fixture: idField,
+  share: quantityField(LIMITS.share),
+})
+const outlet = z.strictObject({
+  ...named,
+  containers: listOf(idField),
+  endValve: z.boolean(),
+  rinses: idField.nullable(),
+  side: z.enum(RIG_SIDES),
+  handle: z.enum(HANDLES),
+  bore: quantityField(LIMITS.boreM),
+  joined: listOf(idField),
+})
+
+export const rigSchema = z.strictObject({
+  ...named,
+  containers: listOf(container).min(1),
+  fixtures: listOf(fixture),
+  roles: listOf(roleShare),
+  outlets: listOf(outlet),
+  heater: z
+    .strictObject({ volume: quantityField(LIMITS.volumeL), supply: idField, counted: z.boolean() })
+    .nullable(),
+  gear: listOf(z.enum(GEAR)),
+  payload: z
+    .strictObject({ limit: quantityField(LIMITS.payloadKg), other: quantityField(LIMITS.payloadKg) })
+    .nullable(),
+})
+
+const minutes = quantityField(LIMITS.minutes)
+const perMinute = quantityField(LIMITS.perMinuteL)
+const timed = z.strictObject({
+  flow: perMinute,
+  on: minutes,
+  trickle: perMinute,
+  paused: minutes,
+  runUp: quantityField(LIMITS.volumeL),
+})
+
+const activity = z.strictObject({
+  id: idField,
+  kind: z.enum(ACTIVITY_KINDS),
+  name: nameField,
+  role: z.enum(ROLES),
+  per: z.enum(['person', 'crew']),
+  rate: quantityField(LIMITS.ratePerDay),
+  volume: quantityField(LIMITS.volumeL),
+  timed: timed.nullable(),
+  drainShare: quantityField(LIMITS.share),
+  weights: weightsField,
+  spread,
+  levelSpread: spread,
+  dispersion: z.union([z.literal(0), z.literal(1)]),
+  adds: listOf(
+    z.strictObject({ from: z.enum(['body', 'brought-in']), volume: quantityField(LIMITS.volumeL) }),
+    4,
+  ),
+})
+
+const person = z.strictObject({
+  id: idField,
+  name: nameField,
+  rates: listOf(z.strictObject({ activity: idField, rate: quantityField(LIMITS.ratePerDay) })),
+})
+
+export const crewSchema = z.strictObject({
+  id: idField,
+  name: nameField,
+  persons: listOf(person, LIMITS.persons).min(1),
+  activities: listOf(activity),
+  heat: z.strictObject({
+    above: quantityField(LIMITS.celsius),
+    drinking: quantityField(LIMITS.volumeL),
+    showers: quantityField(LIMITS.factor),
+  }),
+  liftLimit: quantityField(LIMITS.kg),
+  flushFloor: quantityField(LIMITS.volumeL),
+  flush: z.strictObject({
+    school: z.enum(FLUSH_SCHOOLS),
+    plenty: quantityField(LIMITS.volumeL),
+    rinsesAtFloor: quantityField(LIMITS.rinses),
+    rinsesAtPlenty: quantityField(LIMITS.rinses),
+  }),
+})
+
+const effect = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('rate'), activity: idField, factor: quantityField(LIMITS.factor) }),
+  z.strictObject({ kind: z.literal('volume'), activity: idField, factor: quantityField(LIMITS.factor) }),
+  z.strictObject({ kind: z.literal('replace'), activity: idField, volume: quantityField(LIMITS.volumeL) }),
+  z.strictObject({
+    kind: z.literal('redirect'),
+    activity: idField,
+    share: quantityField(LIMITS.share),
+    to: z.enum([...REDIRECT_ENDS, 'gray', 'black', 'cassette', 'urine']),
+  }),
+  z.strictObject({ kind: z.literal('catch'), activity: idField, share: quantityField(LIMITS.share) }),
+  z.strictObject({ kind: z.literal('reuse'), activity: idField, share: quantityField(LIMITS.share) }),
+])
+
+export const habitSchema = z.strictObject({
+  id: idField,
+  name: nameField,
+  note: noteField,
+  group: idField.nullable(),
+  effects: listOf(effect),
+  vessel: z.strictObject({ capacity: quantityField(LIMITS.capacityL), clean: z.boolean() }).nullable(),
+  when: z.strictObject({
+    parts: listOf(z.enum(PARTS), PARTS.length).min(1).nullable(),
+    daylight: z.boolean(),
+    lowest: quantityField(LIMITS.celsius).nullable(),
+  }),
+  gear: listOf(z.enum(GEAR)),
+  permission: z.enum(LAND_RULES).nullable(),
+  cautions: listOf(z.enum(CAUTIONS)),
+  bother: quantityField(LIMITS.bother),
+})
+
+const day = z.int().min(LIMITS.day.min).max(LIMITS.day.max)
+
+const levelError = z.strictObject({ shape: z.enum(LEVEL_ERRORS), size: quantityField(LIMITS.levelL) })
+
+export const staySchema = z.strictObject({
+  id: idField,
+  name: nameField,
+  rig: idField,
+  crew: idField,
+  start: wallTimeField,
+  leaveAt: wallTimeField,
+  horizonDays: quantityField(LIMITS.horizonDays),
+  confidence: quantityField(LIMITS.confidence),
+  levels: listOf(
+    z.strictObject({ container: idField, level: quantityField(LIMITS.levelL), error: levelError }),
+  ),
+  habits: listOf(z.strictObject({ habit: idField, days: z.tuple([day, day]).nullable() })),
+  absences: listOf(z.strictObject({ person: idField, day, part: z.enum(PARTS) }), LIMITS.absences),
+  rules: listOf(
+    z.strictObject({ rule: z.enum(LAND_RULES), allowed: z.boolean(), source: noteField, date: dateField }),
+  ),
+  weather: z.strictObject({
+    usual: quantityField(LIMITS.celsius),
+    spread: quantityField(LIMITS.celsiusSpread),
+    days: listOf(z.strictObject({ day, warmest: quantityField(LIMITS.celsius) }), LIMITS.day.max),
+    sunrise: clockField,
+    sunset: clockField,
+  }),
+})
+
+/** Document version 3; `docs/format.md` says it in words. Frozen: a change is a new version with a migration. */
+export const documentSchemaV3 = z.strictObject({
+  format: z.literal(DOCUMENT_FORMAT),
+  version: z.literal(3),
+  currentStay: idField.nullable(),
+  rigs: listOf(rigSchema),
+  crews: listOf(crewSchema),
+  habits: listOf(habitSchema),
+  stays: listOf(staySchema),
+})
