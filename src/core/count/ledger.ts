@@ -15,12 +15,9 @@ export interface Ledger {
 
 export function ledger(model: Model): Ledger {
   const { count } = model.grid
-  const amounts = new Float64Array(model.streams.length * count)
+  const amounts = amountsBeforeReuse(model)
   const levels = new Float64Array(model.containers.length * count)
   const rowOf = (s: number) => amounts.subarray(s * count, (s + 1) * count)
-  model.streams.forEach((stream, s) => {
-    if (!stream.isOfVessel) fillAmounts(model, stream, rowOf(s))
-  })
   if (model.vessels.length > 0) playVessels(model, amounts)
   model.streams.forEach(({ from, to }, s) => {
     if (to >= 0) addTo(levels.subarray(to * count, (to + 1) * count), rowOf(s), 1)
@@ -28,6 +25,16 @@ export function ledger(model: Model): Ledger {
   })
   model.containers.forEach(({ start }, c) => accumulate(levels.subarray(c * count, (c + 1) * count), start))
   return { amounts, levels }
+}
+
+/** The ledger's amounts as they are before any vessel catches or gives water. */
+export function amountsBeforeReuse(model: Model): Float64Array {
+  const { count } = model.grid
+  const amounts = new Float64Array(model.streams.length * count)
+  model.streams.forEach((stream, s) => {
+    if (!stream.isOfVessel) fillAmounts(model, stream, amounts.subarray(s * count, (s + 1) * count))
+  })
+  return amounts
 }
 
 /** amount = uses × (share of the draw × L per use + what is added per use) × the part's portion */

@@ -30,7 +30,7 @@ export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
 }
 
 /** A heater whose water counts is one with its supply, and full when the stay starts. */
-function heaterOf({ heater }: Rig, id: Id): number {
+export function heaterOf({ heater }: Rig, id: Id): number {
   return heater?.counted && heater.supply === id ? heater.volume.value : 0
 }
 
@@ -39,9 +39,13 @@ function groupsOf(rig: Rig): Container[][] {
   return rig.containers.flatMap((container) => {
     const group = joined.find((ids) => ids.includes(container.id))
     if (!group) return [[container]]
-    const members = rig.containers.filter(({ id }) => group.includes(id))
+    const members = membersOf(rig, group)
     return members[0] === container ? [members] : []
   })
+}
+
+export function membersOf(rig: Rig, ids: readonly Id[]): Container[] {
+  return rig.containers.filter(({ id }) => ids.includes(id))
 }
 
 /**

@@ -4,7 +4,7 @@ import type { PartFactors } from './factors'
 import type { Presence } from './presence'
 import { warmestOf, type Stay } from './stay'
 
-const HEAT_STEP_C = 5
+export const HEAT_STEP_C = 5
 
 /** uses = rate × present × weight × share of the part × rate factors (model.md sections 3, 4 and 9). */
 export function compileUses(
@@ -43,11 +43,15 @@ function usesPerDay(activity: Activity, crew: Crew, here: readonly boolean[]): n
 
 /** Uses a day that each 5 °C of heat adds: litres of drinking for everyone present, a share of the shower rate. */
 function usesPerHeatStep(activity: Activity, crew: Crew, here: readonly boolean[]): number {
-  const { drinking, showers } = crew.heat
-  if (activity.kind === 'shower') return usesPerDay(activity, crew, here) * showers.value
+  return heatExtra(activity, crew, usesPerDay(activity, crew, here), here.filter(Boolean).length)
+}
+
+/** The same for a rate (uses a day) and a number of people. */
+export function heatExtra(activity: Activity, { heat }: Crew, rate: number, heads: number): number {
+  if (activity.kind === 'shower') return rate * heat.showers.value
   const litres = volumePerUse(activity)
   if (activity.kind !== 'drinking' || litres === 0) return 0
-  return (here.filter(Boolean).length * drinking.value) / litres
+  return (heads * heat.drinking.value) / litres
 }
 
 /** Steps of 5 °C above the crew's threshold, in each part; 0 in mild weather. */

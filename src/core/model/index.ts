@@ -1,5 +1,7 @@
 export { compile, found } from './compile'
 export type { CompileOptions } from './compile'
+export { compileChances, heatStepsAt } from './compileChances'
+export type { ActivityChance, Chances, ContainerChance, UseLine } from './compileChances'
 export { joinedLimit } from './compileContainers'
 export {
   CARRIED_KINDS, CARRIER_KINDS, MEDIA, SUPPLY_KINDS, TANK_KINDS, WASTE_KINDS, baseArea, isOneOf, limitOf,

@@ -1,0 +1,173 @@
+import type { PartGrid } from '../calendar'
+import { activeHabits } from './activeHabits'
+import { found } from './compile'
+import { heaterOf, membersOf } from './compileContainers'
+import { HEAT_STEP_C, heatExtra } from './compileUses'
+import type { Activity, Crew } from './crew'
+import type { Document } from './document'
+import { factorsOf } from './factors'
+import type { Id } from './ids'
+import type { Model } from './model'
+import { presence, type Presence } from './presence'
+import { warmestOf, type LevelError } from './stay'
+
+/**
+ * Uses in each part of the grid as a line in the heat: cool + steps × perStep, steps of 5 °C above the crew's threshold.
+ * Means, >= 0.
+ */
+export interface UseLine {
+  cool: Float64Array
+  perStep: Float64Array
+}
+
+/** How one activity varies (model.md section 5). */
+export interface ActivityChance {
+  /** Coefficient of variation of the litres of one use. */
+  spread: number
+  /** The same of the crew's own level, one draw for a trip. */
+  levelSpread: number
+  /** Uses that are Poisson, or exact where `exact`: all of them together. */
+  many: UseLine
+  exact: boolean
+  /** Whether there is anyone among the many, whatever the habits. */
+  isMany: boolean
+  /** Those who do it at most once a day: one draw each and day. */
+  once: UseLine[]
+  /** Parts of a day in which it may fall at all, whatever the habits. */
+  falls: boolean[]
+}
+
+export interface ContainerChance {
+  /** Coefficient of variation of the capacity. */
+  spread: number
+  /** Its members' starting levels, and the heater's litres that are always there. */
+  starts: { level: number; shape: LevelError['shape']; size: number }[]
+  heater: number
+}
+
+/** What is uncertain in a stay, beside its model: rows as in the model. */
+export interface Chances {
+  activities: ActivityChance[]
+  containers: ContainerChance[]
+  /** °C of each day of the grid as given, its standard deviation, and the threshold from which heat counts. */
+  warmest: Float64Array
+  warmestSpread: number
+  heatAbove: number
+}
+
+/** Steps of 5 °C above the threshold, >= 0. */
+export function heatStepsAt(warmest: number, above: number): number {
+  return Math.max(0, warmest - above) / HEAT_STEP_C
+}
+
+/**
+ * The chances of a compiled stay. A person who does something at most once a day by their own rate, before heat and
+ * habits, is one draw a day; the others are one Poisson number a part.
+ * @param model what `compile` made of the same stay
+ */
+export function compileChances(document: Document, stayId: Id, model: Model): Chances {
+  const stay = found(document.stays, stayId, 'stay')
+  const rig = found(document.rigs, stay.rig, 'rig')
+  const crew = found(document.crews, stay.crew, 'crew')
+  const { grid } = model
+  const habits = activeHabits(stay, document.habits, grid)
+  const here = presence(crew, stay, grid)
+  const levels = new Map(stay.levels.map((entry) => [entry.container, entry]))
+  const days = grid.day[grid.count - 1]! + 1
+  return {
+    activities: crew.activities.map((activity) => {
+      const { rate } = factorsOf(activity, habits, grid.count)
+      const units = unitsOf(activity, crew).map((unit) => ({
+        often: unit.often,
+        line: lineOf(activity, unit, rate, here, grid),
+      }))
+      const isOnce = (often: number) => activity.dispersion === 1 && often <= 1
+      return {
+        spread: activity.spread.value,
+        levelSpread: activity.levelSpread.value,
+        exact: activity.dispersion === 0,
+        isMany: units.some(({ often }) => !isOnce(often)),
+        many: added(
+          units.filter(({ often }) => !isOnce(often)).map(({ line }) => line),
+          grid.count,
+        ),
+        once: units.filter(({ often }) => isOnce(often)).map(({ line }) => line),
+        falls: activity.weights.values.map((weight) => weight > 0),
+      }
+    }),
+    containers: model.containers.map(({ members }) => {
+      const of = membersOf(rig, members)
+      const total = of.reduce((sum, { capacity }) => sum + capacity.value, 0)
+      // Joined tanks err apart from each other: their variances add up.
+      const variance = of.reduce((sum, { capacity, ...container }) => {
+        const spread = 'spread' in container ? container.spread.value : 0
+        return sum + (spread * capacity.value) ** 2
+      }, 0)
+      return {
+        spread: Math.sqrt(variance) / total,
+        starts: members.map((id) => {
+          const { level, error } = levels.get(id)!
+          return { level: level.value, shape: error.shape, size: error.size.value }
+        }),
+        heater: heaterOf(rig, members[0]!),
+      }
+    }),
+    warmest: Float64Array.from({ length: days }, (_, day) => warmestOf(stay, day)),
+    warmestSpread: stay.weather.spread.value,
+    heatAbove: crew.heat.above.value,
+  }
+}
+
+/** Somebody who does it by a rate of their own: each person, or the crew as one while anyone is there. */
+interface Unit {
+  /** Uses a day in mild weather. */
+  often: number
+  /** Uses a day for a group that is there, and what a step of heat adds. */
+  rates: (here: readonly boolean[]) => { cool: number; perStep: number }
+}
+
+function unitsOf(activity: Activity, crew: Crew): Unit[] {
+  const line = (rate: number, heads: number) => ({
+    cool: rate,
+    perStep: heatExtra(activity, crew, rate, heads),
+  })
+  const none = { cool: 0, perStep: 0 }
+  if (activity.per === 'crew') {
+    const often = activity.rate.value
+    return [
+      { often, rates: (here) => (here.includes(true) ? line(often, here.filter(Boolean).length) : none) },
+    ]
+  }
+  return crew.persons.map(({ rates }, p) => {
+    const often = (rates.find((own) => own.activity === activity.id) ?? activity).rate.value
+    return { often, rates: (here) => (here[p] ? line(often, 1) : none) }
+  })
+}
+
+function lineOf(
+  { weights }: Activity,
+  unit: Unit,
+  rate: Float64Array,
+  { group, groups }: Presence,
+  grid: PartGrid,
+): UseLine {
+  const byGroup = groups.map((here) => unit.rates(here))
+  const line = { cool: new Float64Array(grid.count), perStep: new Float64Array(grid.count) }
+  for (let i = 0; i < grid.count; i++) {
+    const { cool, perStep } = byGroup[group[i]!]!
+    const share = weights.values[grid.part[i]!]! * grid.share[i]! * rate[i]!
+    line.cool[i] = cool * share
+    line.perStep[i] = perStep * share
+  }
+  return line
+}
+
+function added(lines: readonly UseLine[], count: number): UseLine {
+  const sum = { cool: new Float64Array(count), perStep: new Float64Array(count) }
+  for (const { cool, perStep } of lines)
+    for (let i = 0; i < count; i++) {
+      sum.cool[i]! += cool[i]!
+      sum.perStep[i]! += perStep[i]!
+    }
+  return sum
+}

@@ -1,0 +1,132 @@
+import type { Sampler } from './sampler'
+import { BLOCK, type Trip } from './trips'
+
+export const BINS = 512
+/** How many standard deviations of a level the bins reach to either side of its mean. */
+const REACH = 6
+
+/** How often each level was met at the end of each part: bins of equal width about the mean. Row = container × part. */
+export interface Bands {
+  lowest: Float64Array
+  width: Float64Array
+  perWidth: Float64Array
+  tally: Uint32Array
+}
+
+/** Bins wide enough for any trip that matters; they depend on the stay alone, so tallies of several workers add up. */
+export function newBands(sampler: Sampler): Bands {
+  const { model, ledger } = sampler
+  const { count } = model.grid
+  const rows = model.containers.length * count
+  const bands = {
+    lowest: new Float64Array(rows),
+    width: new Float64Array(rows),
+    perWidth: new Float64Array(rows),
+    tally: new Uint32Array(rows * BINS),
+  }
+  model.containers.forEach((_, c) => {
+    const reach = reachOf(sampler, c)
+    for (let i = 0; i < count; i++) {
+      const row = c * count + i
+      bands.lowest[row] = ledger.levels[row]! - reach[i]!
+      bands.width[row] = (2 * reach[i]!) / BINS
+      bands.perWidth[row] = 1 / bands.width[row]
+    }
+  })
+  return bands
+}
+
+/**
+ * Half the width of a container's bins at each part's end. A level's variance is at most that of its start and, for each
+ * activity, level² · F² + (1 + cv²) · F · q where F is what it moved so far and q one use; what a vessel may hold is added.
+ */
+function reachOf({ model, ledger, levels, activities, containers }: Sampler, c: number): Float64Array {
+  const { count } = model.grid
+  const held = model.vessels.reduce((sum, { capacity }) => sum + capacity, 0)
+  const { starts, spread: capacityCv } = containers[c]!
+  const started = starts.reduce((sum, { level, size }) => sum + size ** 2 + (level * capacityCv) ** 2, 0)
+  const reach = new Float64Array(count)
+  const moved = new Float64Array(levels.length)
+  const streams = model.streams.flatMap((stream, s) =>
+    stream.from === c || stream.to === c ? [{ stream, s }] : [],
+  )
+  const varying = activities.map(({ index, level, spread }) => ({
+    index,
+    levelVariance: (cvOf(level) + 0.1) ** 2,
+    perUse: (1 + spread ** 2) * largestUse(model, index),
+  }))
+  for (let i = 0; i < count; i++) {
+    for (const { stream, s } of streams) moved[stream.activity]! += ledger.amounts[s * count + i]!
+    const variance = varying.reduce((sum, { index, levelVariance, perUse }) => {
+      const litres = moved[index]!
+      return sum + levelVariance * litres ** 2 + perUse * litres
+    }, started)
+    reach[i] = REACH * Math.sqrt(variance) + held + 1e-6
+  }
+  return reach
+}
+
+function cvOf(slices: Float64Array): number {
+  return Math.sqrt(slices.reduce((sum, x) => sum + (x - 1) ** 2, 0) / slices.length)
+}
+
+/** L (or uses) of one use at most, over all streams and parts. */
+function largestUse(model: Sampler['model'], activity: number): number {
+  const { count } = model.grid
+  const litres = model.volume
+    .subarray(activity * count, (activity + 1) * count)
+    .reduce((a, b) => Math.max(a, b), 0)
+  return model.streams
+    .filter((stream) => stream.activity === activity)
+    .reduce((most, { ofDraw, fixed }) => Math.max(most, ofDraw * litres + fixed), 0)
+}
+
+export function recordLevels(
+  bands: Bands,
+  { model, accounts }: Sampler,
+  { off }: Trip,
+  from: number,
+  to: number,
+): void {
+  const { count } = model.grid
+  const { base } = accounts
+  const { lowest, perWidth, tally } = bands
+  for (let c = 0; c < model.containers.length; c++) {
+    const start = c * count + from
+    const offs = c * BLOCK
+    for (let i = 0; i < to - from; i++) {
+      const row = start + i
+      const bin = ((base[row]! + off[offs + i]! - lowest[row]!) * perWidth[row]!) | 0
+      tally[row * BINS + (bin < 0 ? 0 : bin < BINS ? bin : BINS - 1)]! += 1
+    }
+  }
+}
+
+/** Adds the tally of another worker. */
+export function addBands(sum: Bands, other: Bands): void {
+  for (let k = 0; k < sum.tally.length; k++) sum.tally[k]! += other.tally[k]!
+}
+
+/**
+ * The q-quantile of each part's level: the middle of the bin in which the (⌊qN⌋ + 1)-th smallest lies, so at most one bin
+ * off. @param trials N, all that were tallied @returns row by row as `Bands`
+ */
+export function bandQuantiles(
+  { lowest, width, tally }: Bands,
+  trials: number,
+  quantiles: readonly number[],
+): Float64Array[] {
+  const ranks = quantiles.map((q) => Math.min(trials, Math.floor(q * trials + 1e-9) + 1))
+  const found = quantiles.map(() => new Float64Array(lowest.length))
+  for (let row = 0; row < lowest.length; row++) {
+    let [seen, next] = [0, 0]
+    for (let bin = 0; bin < BINS && next < ranks.length; bin++) {
+      seen += tally[row * BINS + bin]!
+      while (next < ranks.length && seen >= ranks[next]!) {
+        found[next]![row] = lowest[row]! + (bin + 0.5) * width[row]!
+        next++
+      }
+    }
+  }
+  return found
+}
