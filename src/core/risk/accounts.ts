@@ -1,10 +1,10 @@
 import type { Ledger } from '../count'
-import type { Model, Stream } from '../model'
+import type { Model } from '../model'
 
 /**
  * What a trip adds up, part by part: the level of every container, then, for each container that solids reach, the
  * liquid on them (L) and the solid uses. All are sums over streams, so a use moves each by
- * `perLitre` × litres drawn + `perUse` × uses.
+ * `ofSum` × its litres over those of one mean use + `ofUse` × uses.
  */
 export interface Accounts {
   count: number
@@ -15,18 +15,26 @@ export interface Accounts {
   flush: { container: number; liquid: number; solids: number }[]
   /** What a stream's amount does to an account: −1, 0, 1. Row = stream. */
   signs: Int8Array
-  /** The non-zero coefficients of one activity in one part; equal ones are one object. */
-  entries: (activity: number, part: number) => Entries
+  /** What each activity does to the accounts; of one that a vessel touches, only what no vessel can change. */
+  terms: Term[][]
 }
 
-export interface Entries {
-  account: Int32Array
-  perLitre: Float64Array
-  perUse: Float64Array
+/**
+ * A use adds `weights` of its part × its litres over those of one mean use (or × 1 where it is of uses) to an account, and
+ * `factor` times that to a second one: what leaves one container mostly enters another.
+ */
+export interface Term {
+  ofUses: boolean
+  /** Per part of the grid. */
+  weights: Float64Array
+  first: number
+  /** −1: none. */
+  second: number
+  factor: number
 }
 
 export interface AccountOptions {
-  /** Activities whose amounts a vessel changes: their entries hold only what it cannot change. */
+  /** Activities whose amounts a vessel changes. */
   viaStreams: readonly boolean[]
   /** Activities of which trips add what differs from the mean; of the others they add all. */
   isBase: readonly boolean[]
@@ -60,9 +68,35 @@ export function accountsOf(
   for (const { container, liquid } of flush) starts[liquid] = containers[container]!.start
   const solidsOf = new Map(flush.map(({ container, solids }) => [container, solids]))
   const base = baseOf(model, ledger, { signs, starts, solidsOf, isBase })
-  const entries = entriesOf(model, accounts, signs, solidsOf, viaStreams)
-  return { count: accounts, base, starts, flush, signs, entries }
+  const terms = model.activities.map((_, a) =>
+    effectsOf(model, a, { signs, accounts, solidsOf, isVia: viaStreams[a]! }).flatMap(({ ofUses, effects }) =>
+      paired(effects).map((pair) => ({ ofUses, ...pair })),
+    ),
+  )
+  return { count: accounts, base, starts, flush, signs, terms }
 }
+
+interface Effect {
+  account: number
+  /** Per part. */
+  weights: Float64Array
+}
+
+/** Effects that keep one proportion through all parts, two and two. */
+function paired(effects: readonly Effect[]): Omit<Term, 'ofUses'>[] {
+  const terms: Omit<Term, 'ofUses'>[] = []
+  for (const { account, weights } of effects) {
+    const at = weights.findIndex((weight) => weight !== 0)
+    if (at < 0) continue
+    const isLike = (other: Float64Array) =>
+      other[at] !== 0 &&
+      weights.every((weight, i) => Math.abs(weight - (weights[at]! / other[at]!) * other[i]!) <= 1e-13 * Math.abs(weight))
+    const term = terms.find((one) => one.second < 0 && isLike(one.weights))
+    if (term) Object.assign(term, { second: account, factor: weights[at]! / term.weights[at]! })
+    else terms.push({ weights, first: account, second: -1, factor: 0 })
+  }
+  return terms
+} // prettier-ignore
 
 /** The ledger of some of its streams, added up in its own order, so that of all of them it is the ledger to the last bit. */
 function baseOf(
@@ -96,51 +130,39 @@ function baseOf(
   return base
 }
 
-function entriesOf(
-  model: Model,
-  accounts: number,
-  signs: Int8Array,
-  solidsOf: ReadonlyMap<number, number>,
-  viaStreams: readonly boolean[],
-): Accounts['entries'] {
-  const rows = model.activities.map((_, a) => {
-    const streams = model.streams.flatMap((stream, s) => (stream.activity === a ? [{ stream, s }] : []))
-    const at = (part: number) => {
-      const perLitre = new Float64Array(accounts)
-      const perUse = new Float64Array(accounts)
-      for (const { stream, s } of streams) {
-        const portion = stream.portion?.[part] ?? 1
-        const solids = stream.isOfVessel ? undefined : solidsOf.get(stream.to)
-        if (solids !== undefined) perUse[solids]! += stream.solidUses * portion
-        if (viaStreams[a]) continue
-        for (let k = 0; k < accounts; k++) {
-          perLitre[k]! += signs[s * accounts + k]! * stream.ofDraw * portion
-          perUse[k]! += signs[s * accounts + k]! * stream.fixed * portion
-        }
-      }
-      return sparse(perLitre, perUse)
-    }
-    return byPortions(streams.map(({ stream }) => stream), model.grid.count, at) // prettier-ignore
-  })
-  return (activity, part) => rows[activity]![part]!
+interface EffectContext {
+  signs: Int8Array
+  accounts: number
+  solidsOf: ReadonlyMap<number, number>
+  isVia: boolean
 }
 
-/** One object for every part with the same portions: few, however many parts. */
-function byPortions(streams: readonly Stream[], count: number, at: (part: number) => Entries): Entries[] {
-  const known = new Map<string, Entries>()
-  return Array.from({ length: count }, (_, part) => {
-    const key = streams.map(({ portion }) => portion?.[part] ?? 1).join()
-    const entry = known.get(key) ?? at(part)
-    known.set(key, entry)
-    return entry
-  })
-}
-
-function sparse(perLitre: Float64Array, perUse: Float64Array): Entries {
-  const account = [...perLitre.keys()].filter((k) => perLitre[k] !== 0 || perUse[k] !== 0)
-  return {
-    account: Int32Array.from(account),
-    perLitre: Float64Array.from(account, (k) => perLitre[k]!),
-    perUse: Float64Array.from(account, (k) => perUse[k]!),
+/** What one use does to the accounts: through its litres, and through itself. */
+function effectsOf(model: Model, activity: number, context: EffectContext): { ofUses: boolean; effects: Effect[] }[] {
+  const { signs, accounts, solidsOf, isVia } = context
+  const { count } = model.grid
+  const rows = { sums: new Map<number, Float64Array>(), uses: new Map<number, Float64Array>() }
+  const add = (of: keyof typeof rows, account: number, part: number, amount: number) => {
+    const row = rows[of].get(account) ?? new Float64Array(count)
+    row[part]! += amount
+    rows[of].set(account, row)
   }
-}
+  model.streams.forEach((stream, s) => {
+    if (stream.activity !== activity || stream.isOfVessel) return
+    const { portion, ofDraw, fixed, solidUses } = stream
+    const solids = solidUses > 0 ? solidsOf.get(stream.to) : undefined
+    for (let i = 0; i < count; i++) {
+      const share = portion?.[i] ?? 1
+      if (solids !== undefined) add('uses', solids, i, solidUses * share)
+      if (isVia) continue
+      const litres = ofDraw * share * model.volume[activity * count + i]!
+      for (let k = 0; k < accounts; k++) {
+        const sign = signs[s * accounts + k]!
+        if (sign !== 0 && ofDraw !== 0) add('sums', k, i, sign * litres)
+        if (sign !== 0 && fixed !== 0) add('uses', k, i, sign * fixed * share)
+      }
+    }
+  })
+  const effects = (of: keyof typeof rows) => [...rows[of]].map(([account, weights]) => ({ account, weights }))
+  return [{ ofUses: false, effects: effects('sums') }, { ofUses: true, effects: effects('uses') }]
+} // prettier-ignore

@@ -1,5 +1,6 @@
+import { rankOf } from './quantile'
 import type { Sampler } from './sampler'
-import { BLOCK, type Trip } from './trips'
+import { BATCH, type Batch } from './batch'
 
 export const BINS = 512
 /** How many standard deviations of a level the bins reach to either side of its mean. */
@@ -7,6 +8,8 @@ const REACH = 6
 
 /** How often each level was met at the end of each part: bins of equal width about the mean. Row = container × part. */
 export interface Bands {
+  /** How many parts of the grid they cover, from the first. */
+  parts: number
   lowest: Float64Array
   width: Float64Array
   perWidth: Float64Array
@@ -14,11 +17,11 @@ export interface Bands {
 }
 
 /** Bins wide enough for any trip that matters; they depend on the stay alone, so tallies of several workers add up. */
-export function newBands(sampler: Sampler): Bands {
+export function newBands(sampler: Sampler, parts = sampler.model.grid.count): Bands {
   const { model, ledger } = sampler
-  const { count } = model.grid
-  const rows = model.containers.length * count
+  const rows = model.containers.length * parts
   const bands = {
+    parts,
     lowest: new Float64Array(rows),
     width: new Float64Array(rows),
     perWidth: new Float64Array(rows),
@@ -26,9 +29,9 @@ export function newBands(sampler: Sampler): Bands {
   }
   model.containers.forEach((_, c) => {
     const reach = reachOf(sampler, c)
-    for (let i = 0; i < count; i++) {
-      const row = c * count + i
-      bands.lowest[row] = ledger.levels[row]! - reach[i]!
+    for (let i = 0; i < parts; i++) {
+      const row = c * parts + i
+      bands.lowest[row] = ledger.levels[c * model.grid.count + i]! - reach[i]!
       bands.width[row] = (2 * reach[i]!) / BINS
       bands.perWidth[row] = 1 / bands.width[row]
     }
@@ -40,19 +43,19 @@ export function newBands(sampler: Sampler): Bands {
  * Half the width of a container's bins at each part's end. A level's variance is at most that of its start and, for each
  * activity, level² · F² + (1 + cv²) · F · q where F is what it moved so far and q one use; what a vessel may hold is added.
  */
-function reachOf({ model, ledger, levels, activities, containers }: Sampler, c: number): Float64Array {
+function reachOf({ model, ledger, chances }: Sampler, c: number): Float64Array {
   const { count } = model.grid
   const held = model.vessels.reduce((sum, { capacity }) => sum + capacity, 0)
-  const { starts, spread: capacityCv } = containers[c]!
+  const { starts, spread: capacityCv } = chances.containers[c]!
   const started = starts.reduce((sum, { level, size }) => sum + size ** 2 + (level * capacityCv) ** 2, 0)
   const reach = new Float64Array(count)
-  const moved = new Float64Array(levels.length)
+  const moved = new Float64Array(model.activities.length)
   const streams = model.streams.flatMap((stream, s) =>
     stream.from === c || stream.to === c ? [{ stream, s }] : [],
   )
-  const varying = activities.map(({ index, level, spread }) => ({
+  const varying = chances.activities.map(({ levelSpread, spread }, index) => ({
     index,
-    levelVariance: (cvOf(level) + 0.1) ** 2,
+    levelVariance: (levelSpread + 0.1) ** 2,
     perUse: (1 + spread ** 2) * largestUse(model, index),
   }))
   for (let i = 0; i < count; i++) {
@@ -66,10 +69,6 @@ function reachOf({ model, ledger, levels, activities, containers }: Sampler, c: 
   return reach
 }
 
-function cvOf(slices: Float64Array): number {
-  return Math.sqrt(slices.reduce((sum, x) => sum + (x - 1) ** 2, 0) / slices.length)
-}
-
 /** L (or uses) of one use at most, over all streams and parts. */
 function largestUse(model: Sampler['model'], activity: number): number {
   const { count } = model.grid
@@ -81,23 +80,18 @@ function largestUse(model: Sampler['model'], activity: number): number {
     .reduce((most, { ofDraw, fixed }) => Math.max(most, ofDraw * litres + fixed), 0)
 }
 
-export function recordLevels(
-  bands: Bands,
-  { model, accounts }: Sampler,
-  { off }: Trip,
-  from: number,
-  to: number,
-): void {
-  const { count } = model.grid
-  const { base } = accounts
-  const { lowest, perWidth, tally } = bands
+/** @param i the part at whose end the batch stands */
+export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: Batch, i: number): void {
+  const { parts, lowest, perWidth, tally } = bands
+  const { off, size } = batch
   for (let c = 0; c < model.containers.length; c++) {
-    const start = c * count + from
-    const offs = c * BLOCK
-    for (let i = 0; i < to - from; i++) {
-      const row = start + i
-      const bin = ((base[row]! + off[offs + i]! - lowest[row]!) * perWidth[row]!) | 0
-      tally[row * BINS + (bin < 0 ? 0 : bin < BINS ? bin : BINS - 1)]! += 1
+    const row = c * parts + i
+    const shift = accounts.base[c * model.grid.count + i]! - lowest[row]!
+    const by = perWidth[row]!
+    const at = row * BINS
+    for (let j = 0; j < size; j++) {
+      const bin = ((shift + off[c * BATCH + j]!) * by) | 0
+      tally[at + (bin < 0 ? 0 : bin < BINS ? bin : BINS - 1)]! += 1
     }
   }
 }
@@ -116,7 +110,7 @@ export function bandQuantiles(
   trials: number,
   quantiles: readonly number[],
 ): Float64Array[] {
-  const ranks = quantiles.map((q) => Math.min(trials, Math.floor(q * trials + 1e-9) + 1))
+  const ranks = quantiles.map((q) => rankOf(trials, q))
   const found = quantiles.map(() => new Float64Array(lowest.length))
   for (let row = 0; row < lowest.length; row++) {
     let [seen, next] = [0, 0]

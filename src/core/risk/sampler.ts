@@ -1,65 +1,72 @@
 import { amountsBeforeReuse, ledger as play, type Ledger } from '../count'
 import { heatStepsAt, type ActivityChance, type Chances, type Model, type UseLine } from '../model'
-import { accountsOf, type Accounts, type Entries } from './accounts'
-import { blocksOf } from './trips'
-import { COMPOUND_SLICES, compoundTables } from './compound'
-import { poissonTables, type PoissonTables } from './poisson'
-import { edgesOf, lognormalSlices, normalSlices, type Slices } from './slices'
+import { accountsOf, type Accounts } from './accounts'
+import { riskTables, type RiskTables, type SumsTable } from './tables'
+import type { CompoundTables } from './compound'
+import { edgesOf, normalSlices, type Slices } from './slices'
 
-/** Slices of the litres of n uses together; of what is drawn once a trip; of a day's heat. */
-export const SUM_SLICES = 512
-export const TRIP_SLICES = 2048
+/** Slices of a day's heat. */
 const HEAT_SLICES = 16
-/** Up to so many uses in a part the sum of their litres has a table of its own; above it is normal. */
-export const SUM_ROWS = 64
+const WHOLE = 2 ** 32
+export const GUIDE_BITS = 6
 
 /** One activity, ready to be drawn. */
 export interface ActivitySampler {
   index: number
-  /** How its many uses are drawn: not at all, exactly, their litres only, or their number and then their litres. */
-  many: 'none' | 'exact' | 'litres' | 'uses'
-  /** CV of one use's litres. */
-  spread: number
-  /** The crew's own level; mean 1. */
-  level: Slices
-  /** Litres of n uses over those of one: row n − 1. */
-  sums: Float32Array
-  /** The parts in which it may fall, whatever the habits, and where each block's begin among them. */
-  parts: Int32Array
-  blockAt: Int32Array
-  /** By place in `parts`: mean uses that a trip starts from, L of one use, uses that a step of heat adds. */
-  uses: Float64Array
-  perUse: Float64Array
-  perStep: Float64Array
+  /** How its many uses are drawn: not at all, exactly, or as a Poisson number. */
+  many: 'none' | 'exact' | 'poisson'
   /** How many heats make a difference to it: all of the weather's, or 1. */
   heats: number
-  /** Place × heats + heat: a Poisson table's number, or where the litres' slices begin in `slices`. */
-  tables: Int32Array
-  slices: Float32Array
-  /** Cumulated uses of those who do it at most once: unit, then day × heats + heat, then the four parts. */
-  once: Float64Array[]
+  compound: CompoundTables
+  /** Part × heats + heat: how its mean is drawn from `compound`. */
+  code: Int32Array
+  scale: Float64Array
+  /** Mean uses per part, and what a step of heat adds to them. */
+  uses: Float64Array
+  perStep: Float64Array
+  /** Whether the base holds its mean uses: then a trip adds what differs. */
+  isBase: boolean
+  /** Whether anything counts its uses, and not its litres alone. */
+  needsUses: boolean
+  /** For each part of the day its place among the sixteen-bit draws of a day; −1 where it never falls, whatever the habits. */
+  places: Int32Array
+  /** Where its first unit of `once` stands among all. */
+  firstOnce: number
+  /** 1 in the parts in which nobody does it. */
+  idle: Uint8Array
+  /** Those who do it at most once a day. */
+  once: OnceTable[]
+  /** Litres of whole numbers of uses over those of one. */
+  sums: SumsTable
   viaStreams: boolean
+}
+
+/** One who does something at most once a day. */
+export interface OnceTable {
+  /** Cumulated uses × 2^32: day × heats + heat, then the four parts. */
+  upTo: Float64Array
+  /** The part with which to begin to look, by day × heats + heat and the top bits of the draw. */
+  guide: Uint8Array
 }
 
 export interface ContainerSampler {
   capacity: Slices
-  spread: number
   starts: Chances['containers'][0]['starts']
   heater: number
 }
 
 /**
- * A stay made ready for sampling: tables built, coefficients merged. Draws are deviations from the ledger, so that
- * without any spread every trip is the ledger to the last bit.
+ * A stay made ready for sampling: coefficients merged, tables at hand. Without any spread nothing is drawn and every
+ * trip is the ledger to the last bit.
  */
 export interface Sampler {
   model: Model
   ledger: Ledger
+  chances: Chances
   accounts: Accounts
-  /** An activity's entries where they are the same in every part, else null. */
-  entriesOf: (Entries | null)[]
-  /** First part of each block of days, and the end. */
-  blocks: Int32Array
+  /** Random numbers of a day: one for its heat, one for each unit of `once`, then one for every two places. */
+  wordsPerDay: number
+  firstPlace: number
   /** Which way each container's level moves to its limit: 1 up, −1 down, 0 for one without. */
   signs: Int8Array
   /** Those that differ from trip to trip. */
@@ -67,10 +74,8 @@ export interface Sampler {
   /** The crew's own level of every activity, drawn whether or not it is needed. */
   levels: Slices[]
   containers: ContainerSampler[]
-  poisson: PoissonTables
   /** Standard normal slices. */
   normal: Slices
-  normalSums: Slices
   /** Different heats of a day: 1 where the weather is taken as it stands. */
   heats: number
   /** Steps of heat less those of the ledger: day × heats + heat. */
@@ -80,64 +85,46 @@ export interface Sampler {
   reusing: number[]
 }
 
-/**
- * @param base the ledger of the model, where it is already played
- * @param withFlush also adds up the liquid and the solids of every container that solids reach
- */
-export function samplerOf(
-  model: Model,
-  chances: Chances,
-  { base = play(model), withFlush = false }: { base?: Ledger; withFlush?: boolean } = {},
-): Sampler {
-  const tables = tablesOf()
+export interface SamplerOptions {
+  /** Kept between stays, so that an edit builds no table anew. */
+  tables?: RiskTables
+  /** The ledger of the model, where it is already played. */
+  base?: Ledger
+  /** Also adds up the liquid and the solids of every container that solids reach. */
+  withFlush?: boolean
+  /** Draws every activity's uses, whether or not anything here counts them. */
+  withDraws?: boolean
+}
+
+export function samplerOf(model: Model, chances: Chances, options: SamplerOptions = {}): Sampler {
+  const { tables = riskTables(), base = play(model), withFlush = false, withDraws = false } = options
   const weather = weatherOf(chances)
-  const poisson = poissonTables()
   const viaStreams = touchedByVessels(model)
   const isBase = chances.activities.map(({ exact }, a) => exact || viaStreams[a]!)
   const accounts = accountsOf(model, base, { viaStreams, isBase, withFlush })
-  const blocks = blocksOf(model.grid.day)
-  const activities = chances.activities.flatMap((chance, index) => {
-    const needsUses = viaStreams[index]! || model.grid.day.some((_, i) => accounts.entries(index, i).perUse.some((each) => each !== 0))
-    const many = manyOf(chance, weather, needsUses)
+  let [place, unit] = [0, 0]
+  const activities = chances.activities.flatMap((chance, index): ActivitySampler[] => {
+    const many = manyOf(chance, weather)
     if (many === 'none' && chance.once.length === 0) return []
-    const parts = Int32Array.from([...model.grid.part.keys()].filter((i) => chance.falls[model.grid.part[i]!]))
-    const at = (row: Float64Array) => Float64Array.from(parts, (i) => row[index * model.grid.count + i]!)
-    const ownHeats = [chance.many, ...chance.once].some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
-    const means = many === 'litres' || many === 'uses' ? meansOf(chance.many, parts, model, weather, ownHeats) : []
-    return [{
-      index,
-      many,
-      spread: chance.spread,
-      level: tables.trip(chance.levelSpread),
-      sums: tables.sums(chance.spread),
-      parts,
-      blockAt: Int32Array.from(blocks, (first) => countBelow(parts, first)),
-      uses: isBase[index]! ? at(model.uses) : new Float64Array(parts.length),
-      perUse: at(model.volume),
-      heats: ownHeats,
-      perStep: Float64Array.from(parts, (i) => chance.many.perStep[i]!),
-      ...(many === 'litres' ? laidOut(means, tables.compound(chance.spread)) : { tables: Int32Array.from(means, (mean) => poisson.add(mean)), slices: new Float32Array(0) }),
-      once: chance.once.map((line) => dayTables(line, model, weather, ownHeats)),
-      viaStreams: viaStreams[index]!,
-    }]
+    const context = { model, weather, tables }
+    const firstOnce = unit
+    unit += chance.once.length
+    const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
+    const row = model.uses.subarray(index * model.grid.count, (index + 1) * model.grid.count)
+    return [{ ...activitySampler(chance, index, many, context), firstOnce, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, needsUses: viaStreams[index]! || withDraws || accounts.terms[index]!.some(({ ofUses }) => ofUses) }]
   }) // prettier-ignore
   return {
     model,
     ledger: base,
+    chances,
     accounts,
-    levels: chances.activities.map(({ levelSpread }) => tables.trip(levelSpread)),
-    entriesOf: model.activities.map((_, a) => {
-      const first = accounts.entries(a, 0)
-      const isSame = model.grid.day.every((_, i) => accounts.entries(a, i) === first)
-      return isSame ? first : null
-    }),
+    wordsPerDay: 1 + unit + ((place + 1) >> 1),
+    firstPlace: 1 + unit,
     signs: Int8Array.from(model.containers, ({ limit, side }) => (limit === null ? 0 : side === 'supply' ? -1 : 1)),
-    blocks,
     activities,
-    containers: chances.containers.map(({ spread, starts, heater }) => ({ capacity: tables.trip(spread), spread, starts, heater })),
-    poisson: poisson.build(),
+    levels: chances.activities.map(({ levelSpread }) => tables.trip(levelSpread)),
+    containers: chances.containers.map(({ spread, starts, heater }) => ({ capacity: tables.trip(spread), starts, heater })),
     normal: tables.normal,
-    normalSums: tables.normalSums,
     heats: weather.heats,
     heatChange: weather.change,
     beforeReuse: model.vessels.length > 0 ? amountsBeforeReuse(model) : new Float64Array(0),
@@ -146,31 +133,46 @@ export function samplerOf(
 } // prettier-ignore
 
 /** An exact activity needs no draw where neither its litres nor the heat vary. */
-function manyOf(
-  chance: ActivityChance,
-  { heats }: WeatherTables,
-  needsUses: boolean,
-): ActivitySampler['many'] {
-  if (!chance.exact) return !chance.isMany ? 'none' : needsUses ? 'uses' : 'litres'
+function manyOf(chance: ActivityChance, { heats }: WeatherTables): ActivitySampler['many'] {
+  if (!chance.exact) return chance.isMany ? 'poisson' : 'none'
   const heated = heats > 1 && chance.many.perStep.some((rate) => rate > 0)
   return chance.spread > 0 || chance.levelSpread > 0 || heated ? 'exact' : 'none'
 }
 
-function countBelow(parts: Int32Array, first: number): number {
-  return parts.findIndex((i) => i >= first) < 0 ? parts.length : parts.findIndex((i) => i >= first)
+interface Context {
+  model: Model
+  weather: WeatherTables
+  tables: RiskTables
 }
 
-/** The tables of many means, each once, one behind the other. */
-function laidOut(means: readonly number[], tableOf: (mean: number) => Slices) {
-  const distinct = [...new Set(means)]
-  const slices = new Float32Array(distinct.length * COMPOUND_SLICES)
-  distinct.forEach((mean, k) => slices.set(tableOf(mean), k * COMPOUND_SLICES))
-  const at = new Map(distinct.map((mean, k) => [mean, k * COMPOUND_SLICES]))
-  return { tables: Int32Array.from(means, (mean) => at.get(mean)!), slices }
+function activitySampler(
+  chance: ActivityChance,
+  index: number,
+  many: ActivitySampler['many'],
+  { model, weather, tables }: Context,
+): Omit<ActivitySampler, 'isBase' | 'uses' | 'viaStreams' | 'needsUses' | 'firstOnce' | 'places'> {
+  const lines = [chance.many, ...chance.once]
+  const heats = lines.some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
+  const compound = tables.compound(chance.spread)
+  const draws = many === 'poisson' ? meansOf(chance.many, model, weather, heats).map((mean) => compound.drawOf(mean)) : [] // prettier-ignore
+  return {
+    index,
+    many,
+    heats,
+    compound,
+    code: Int32Array.from(draws, ({ code }) => code),
+    scale: Float64Array.from(draws, ({ scale }) => scale),
+    perStep: chance.many.perStep,
+    idle: Uint8Array.from({ length: model.grid.count }, (_, i) =>
+      lines.every(({ cool, perStep }) => cool[i] === 0 && perStep[i] === 0) ? 1 : 0,
+    ),
+    once: chance.once.map((line) => onceTable(line, model, weather, heats)),
+    sums: tables.sums(chance.spread),
+  }
 }
 
 /** Activities whose water a vessel catches or gives. */
-function touchedByVessels({ activities, streams, vessels }: Model): boolean[] {
+export function touchedByVessels({ activities, streams, vessels }: Model): boolean[] {
   const touched = activities.map(() => false)
   for (const { donors, recipients } of vessels)
     for (const { stream } of [...donors, ...recipients]) touched[streams[stream]!.activity] = true
@@ -184,7 +186,7 @@ interface WeatherTables {
   change: Float64Array
 }
 
-/** A day's warmest is normal about what is given, in slices; where no slice of any day is hot there is one heat. */
+/** A day's warmest is normal about what is given, in slices; where the weather is taken as it stands there is one heat. */
 function weatherOf({ warmest, warmestSpread, heatAbove }: Chances): WeatherTables {
   const slices = normalSlices(edgesOf(warmestSpread > 0 ? HEAT_SLICES : 1))
   const given = warmest.map((celsius) => heatStepsAt(celsius, heatAbove))
@@ -197,64 +199,39 @@ function weatherOf({ warmest, warmestSpread, heatAbove }: Chances): WeatherTable
   return { heats: slices.length, steps, change }
 }
 
-/** Mean uses by place and heat. */
+/** Mean uses by part and heat. */
 function meansOf(
   line: UseLine,
-  parts: Int32Array,
   { grid }: Model,
   { heats, steps }: WeatherTables,
   ownHeats: number,
 ): number[] {
-  return [...parts].flatMap((i) =>
-    Array.from(
-      { length: ownHeats },
-      (_, heat) => line.cool[i]! + line.perStep[i]! * steps[grid.day[i]! * heats + heat]!,
-    ),
-  )
+  return Array.from({ length: grid.count * ownHeats }, (_, p) => {
+    const [i, heat] = [Math.floor(p / ownHeats), p % ownHeats]
+    return line.cool[i]! + line.perStep[i]! * steps[grid.day[i]! * heats + heat]!
+  })
 }
 
 /** Uses of one unit cumulated over the four parts of each day and heat; parts outside the grid have none. */
-function dayTables(
+function onceTable(
   { cool, perStep }: UseLine,
   { grid }: Model,
   { heats, steps }: WeatherTables,
   ownHeats: number,
-): Float64Array {
-  const days = grid.day[grid.count - 1]! + 1
-  const table = new Float64Array(days * ownHeats * 4)
+): OnceTable {
+  const rows = (grid.day[grid.count - 1]! + 1) * ownHeats
+  const upTo = new Float64Array(rows * 4)
   for (let i = 0; i < grid.count; i++)
     for (let heat = 0; heat < ownHeats; heat++) {
       const k = grid.day[i]! * ownHeats + heat
-      table[k * 4 + grid.part[i]!] = cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!
+      upTo[k * 4 + grid.part[i]!] = WHOLE * (cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!)
     }
-  for (let k = 0; k < table.length; k++) if (k % 4 > 0) table[k]! += table[k - 1]!
-  return table
-}
-
-/** Slices by coefficient of variation, each built once. */
-function tablesOf() {
-  const [tripEdges, sumEdges] = [edgesOf(TRIP_SLICES), edgesOf(SUM_SLICES)]
-  const once = <T>(build: (cv: number) => T) => {
-    const known = new Map<number, T>()
-    return (cv: number): T => {
-      if (!known.has(cv)) known.set(cv, build(cv))
-      return known.get(cv)!
-    }
-  }
-  return {
-    normal: normalSlices(tripEdges),
-    normalSums: normalSlices(sumEdges),
-    compound: once(compoundTables),
-    trip: once((cv) => lognormalSlices(1, cv, tripEdges)),
-    /**
-     * The litres of n uses over the mean of one: lognormal with the mean n and the CV cv/√n of the sum. Mean and variance
-     * are exact, the skewness within 2 % at a CV of 0.35.
-     */
-    sums: once((cv) => {
-      const rows = new Float32Array(SUM_ROWS * SUM_SLICES)
-      for (let n = 1; n <= SUM_ROWS; n++)
-        rows.set(lognormalSlices(n, cv / Math.sqrt(n), sumEdges), (n - 1) * SUM_SLICES)
-      return rows
-    }),
-  }
+  for (let k = 0; k < upTo.length; k++) if (k % 4 > 0) upTo[k]! += upTo[k - 1]!
+  const cells = 2 ** GUIDE_BITS
+  const guide = Uint8Array.from({ length: rows * cells }, (_, g) => {
+    const row = Math.floor(g / cells) * 4
+    const lowest = ((g % cells) * WHOLE) / cells
+    return Math.max(0, [0, 1, 2, 3].findIndex((part) => upTo[row + part]! > lowest))
+  })
+  return { upTo, guide }
 }

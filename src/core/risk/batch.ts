@@ -1,0 +1,79 @@
+import { emptyVessels, type VesselState } from '../count'
+import type { Sampler } from './sampler'
+import type { Stream } from './streams'
+
+/**
+ * Trips are played many at once, part by part: row after row of as many numbers as there are trips, so that the inner
+ * loops run over trips with everything else in hand.
+ */
+export const BATCH = 256
+
+export interface Batch {
+  /** Trips in it, up to `BATCH`; every row below has room for `BATCH`. */
+  size: number
+  streams: Stream[]
+  /** The crew's own level, row = activity. */
+  own: Float64Array
+  /** Each container's capacity over the one given, and the level that stops it; row = container. */
+  capacity: Float64Array
+  limit: Float64Array
+  /** Which heat the day has. */
+  heat: Int32Array
+  /** The day's random numbers, row = trip: one for the heat, one for each who does something at most once, then the parts'. */
+  words: Int32Array
+  /** Uses of the activity at hand in the part, and their litres over those of one mean use. */
+  uses: Float64Array
+  sums: Float64Array
+  /** The same of the day's uses by those who do it at most once: (activity × 4 + part of the day), by activity number. */
+  onceUses: Float64Array
+  onceSums: Float64Array
+  /** Each account less its base, now and at the end of the part before; row = account. */
+  off: Float64Array
+  offBefore: Float64Array
+  /** Uses and litres less their means in the part, of every activity that a vessel touches; row = activity. */
+  moreUses: Float64Array
+  moreLitres: Float64Array
+  /** By trip. */
+  vessels: VesselState[][]
+  amounts: Float64Array
+  /** Days to the first breach, infinite as long as there is none, and the container, −1. */
+  days: Float64Array
+  stopper: Int32Array
+  going: number
+}
+
+export function newBatch({ model, accounts, wordsPerDay }: Sampler): Batch {
+  const n = model.activities.length
+  const rows = (count: number) => new Float64Array(count * BATCH)
+  return {
+    size: 0,
+    streams: [],
+    own: rows(n),
+    capacity: rows(model.containers.length),
+    limit: rows(model.containers.length),
+    heat: new Int32Array(BATCH),
+    words: new Int32Array(wordsPerDay * BATCH),
+    uses: rows(1),
+    sums: rows(1),
+    onceUses: rows(n * 4),
+    onceSums: rows(n * 4),
+    off: rows(accounts.count),
+    offBefore: rows(accounts.count),
+    moreUses: rows(n),
+    moreLitres: rows(n),
+    vessels: [],
+    amounts: new Float64Array(model.streams.length),
+    days: new Float64Array(BATCH),
+    stopper: new Int32Array(BATCH),
+    going: 0,
+  }
+}
+
+/** Begins with other trips. */
+export function restart(batch: Batch, { model }: Sampler, streams: readonly Stream[]): void {
+  batch.size = batch.going = streams.length
+  batch.streams = streams.map((stream) => stream.clone())
+  batch.days.fill(Infinity)
+  batch.stopper.fill(-1)
+  if (model.vessels.length > 0) batch.vessels = streams.map(() => emptyVessels(model))
+}
