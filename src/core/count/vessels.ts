@@ -19,11 +19,20 @@ export interface VesselState {
   /** L in it. */
   content: number
   /** L from each donor since it was last emptied. */
-  given: number[]
+  given: Float64Array
+  /** Room to work in: what each donor offers, what each recipient wants. */
+  offered: Float64Array
+  wanted: Float64Array
 }
 
 export function emptyVessels({ vessels }: Model): VesselState[] {
-  return vessels.map((vessel) => ({ vessel, content: 0, given: vessel.donors.map(() => 0) }))
+  return vessels.map((vessel) => ({
+    vessel,
+    content: 0,
+    given: new Float64Array(vessel.donors.length),
+    offered: new Float64Array(vessel.donors.length),
+    wanted: new Float64Array(vessel.recipients.length),
+  }))
 }
 
 /**
@@ -44,46 +53,54 @@ export function playVesselsPart(
 }
 
 function fill(state: VesselState, part: number, amounts: Float64Array, at: number, stride: number): void {
-  const { vessel, given } = state
+  const { vessel, given, offered } = state
+  const { donors } = vessel
   if (!vessel.active[part]) return
-  const offered = vessel.donors.map(({ stream, share }) => share * amounts[at + stream * stride]!)
-  const total = sum(offered)
+  let total = 0
+  for (let d = 0; d < donors.length; d++) {
+    offered[d] = donors[d]!.share * amounts[at + donors[d]!.stream * stride]!
+    total += offered[d]!
+  }
   if (total === 0) return
   const fits = Math.min(1, (vessel.capacity - state.content) / total)
-  vessel.donors.forEach(({ stream, caught }, d) => {
+  for (let d = 0; d < donors.length; d++) {
+    const { stream, caught } = donors[d]!
     const litres = offered[d]! * fits
     amounts[at + stream * stride]! -= litres
     amounts[at + caught * stride]! += litres
     given[d]! += litres
     state.content += litres
-  })
+  }
 }
 
 function draw(state: VesselState, part: number, amounts: Float64Array, at: number, stride: number): void {
-  const { vessel } = state
+  const { vessel, wanted } = state
+  const { recipients } = vessel
   if (!vessel.active[part] || state.content === 0) return
-  const wanted = vessel.recipients.map(({ stream, share }) => share * amounts[at + stream * stride]!)
-  const total = sum(wanted)
+  let total = 0
+  for (let r = 0; r < recipients.length; r++) {
+    wanted[r] = recipients[r]!.share * amounts[at + recipients[r]!.stream * stride]!
+    total += wanted[r]!
+  }
   if (total === 0) return
   const served = Math.min(1, state.content / total)
-  vessel.recipients.forEach(({ stream, reused }, r) => {
+  for (let r = 0; r < recipients.length; r++) {
+    const { stream, reused } = recipients[r]!
     const litres = wanted[r]! * served
     amounts[at + stream * stride]! -= litres
     amounts[at + reused * stride]! += litres
-  })
+  }
   state.content = served < 1 ? 0 : state.content - total
 }
 
 function empty(state: VesselState, amounts: Float64Array, at: number, stride: number): void {
-  const total = sum(state.given)
-  if (state.content > 0)
-    state.vessel.donors.forEach(({ emptied }, d) => {
-      amounts[at + emptied * stride]! += (state.content * state.given[d]!) / total
-    })
+  const { given, content } = state
+  const { donors } = state.vessel
+  if (content > 0) {
+    const total = given.reduce((sum, litres) => sum + litres, 0)
+    for (let d = 0; d < donors.length; d++)
+      amounts[at + donors[d]!.emptied * stride]! += (content * given[d]!) / total
+  }
   state.content = 0
-  state.given.fill(0)
-}
-
-function sum(values: readonly number[]): number {
-  return values.reduce((total, value) => total + value, 0)
+  given.fill(0)
 }

@@ -32,3 +32,10 @@ export function switched(
   const isRival = (id: Id) => group !== null && found(document.habits, id, 'habit').group === group
   return [...others.filter(({ habit }) => !isRival(habit)), { habit: habitId, days }]
 }
+
+/** The document with just these habits on in a stay, all of it long. */
+export function withHabits(document: Document, stayId: Id, habits: readonly Id[]): Document {
+  const on = habits.map((habit) => ({ habit, days: null }))
+  const stays = document.stays.map((stay) => (stay.id === stayId ? { ...stay, habits: on } : stay))
+  return { ...document, stays }
+}

@@ -15,7 +15,7 @@ export interface Accounts {
   flush: { container: number; liquid: number; solids: number }[]
   /** What a stream's amount does to an account: −1, 0, 1. Row = stream. */
   signs: Int8Array
-  /** What each activity does to the accounts; of one that a vessel touches, only what no vessel can change. */
+  /** What each activity does to the accounts, but for the streams that a vessel taps. */
   terms: Term[][]
 }
 
@@ -34,8 +34,8 @@ export interface Term {
 }
 
 export interface AccountOptions {
-  /** Activities whose amounts a vessel changes. */
-  viaStreams: readonly boolean[]
+  /** Streams that a vessel takes from or gives to. */
+  tapped: ReadonlySet<number>
   /** Activities of which trips add what differs from the mean; of the others they add all. */
   isBase: readonly boolean[]
   /** Whether liquid and solids are kept as well. */
@@ -45,7 +45,7 @@ export interface AccountOptions {
 export function accountsOf(
   model: Model,
   ledger: Ledger,
-  { viaStreams, isBase, withFlush }: AccountOptions,
+  { tapped, isBase, withFlush }: AccountOptions,
 ): Accounts {
   const { containers, streams } = model
   const reached = containers.flatMap(({ unit }, c) =>
@@ -56,10 +56,8 @@ export function accountsOf(
     return { container, liquid, solids: liquid + 1 }
   })
   const accounts = containers.length + 2 * flush.length
-  const signs = new Int8Array(streams.length * accounts)
-  streams.forEach(({ from, to, isSolid }, s) => {
-    if (to >= 0) signs[s * accounts + to]! += 1
-    if (from >= 0) signs[s * accounts + from]! -= 1
+  const signs = levelSigns(model, accounts)
+  streams.forEach(({ to, isSolid }, s) => {
     for (const { container, liquid } of flush)
       if (to === container && !isSolid) signs[s * accounts + liquid] = 1
   })
@@ -69,16 +67,26 @@ export function accountsOf(
   const solidsOf = new Map(flush.map(({ container, solids }) => [container, solids]))
   const base = baseOf(model, ledger, { signs, starts, solidsOf, isBase })
   const terms = model.activities.map((_, a) =>
-    effectsOf(model, a, { signs, accounts, solidsOf, isVia: viaStreams[a]! }).flatMap(({ ofUses, effects }) =>
+    effectsOf(model, a, { signs, accounts, solidsOf, tapped }).flatMap(({ ofUses, effects }) =>
       paired(effects).map((pair) => ({ ofUses, ...pair })),
     ),
   )
   return { count: accounts, base, starts, flush, signs, terms }
 }
 
-interface Effect {
+/** What a stream's amount does to the level of each container: −1, 0, 1. Row = stream. @param width of a row */
+export function levelSigns({ streams }: Model, width: number): Int8Array {
+  const signs = new Int8Array(streams.length * width)
+  streams.forEach(({ from, to }, s) => {
+    if (to >= 0) signs[s * width + to]! += 1
+    if (from >= 0) signs[s * width + from]! -= 1
+  })
+  return signs
+}
+
+/** What one use, or the litres of one mean use, does to an account in each part. */
+export interface Effect {
   account: number
-  /** Per part. */
   weights: Float64Array
 }
 
@@ -131,15 +139,17 @@ function baseOf(
 }
 
 interface EffectContext {
+  /** As in `Accounts`. */
   signs: Int8Array
   accounts: number
   solidsOf: ReadonlyMap<number, number>
-  isVia: boolean
+  /** Streams left out. */
+  tapped: ReadonlySet<number>
 }
 
-/** What one use does to the accounts: through its litres, and through itself. */
-function effectsOf(model: Model, activity: number, context: EffectContext): { ofUses: boolean; effects: Effect[] }[] {
-  const { signs, accounts, solidsOf, isVia } = context
+/** What one use does to the accounts: through its litres, and through itself. What vessels do is left aside. */
+export function effectsOf(model: Model, activity: number, context: EffectContext): { ofUses: boolean; effects: Effect[] }[] {
+  const { signs, accounts, solidsOf, tapped } = context
   const { count } = model.grid
   const rows = { sums: new Map<number, Float64Array>(), uses: new Map<number, Float64Array>() }
   const add = (of: keyof typeof rows, account: number, part: number, amount: number) => {
@@ -154,7 +164,7 @@ function effectsOf(model: Model, activity: number, context: EffectContext): { of
     for (let i = 0; i < count; i++) {
       const share = portion?.[i] ?? 1
       if (solids !== undefined) add('uses', solids, i, solidUses * share)
-      if (isVia) continue
+      if (tapped.has(s)) continue
       const litres = ofDraw * share * model.volume[activity * count + i]!
       for (let k = 0; k < accounts; k++) {
         const sign = signs[s * accounts + k]!

@@ -80,9 +80,10 @@ export interface Sampler {
   heats: number
   /** Steps of heat less those of the ledger: day × heats + heat. */
   heatChange: Float64Array
-  /** Amounts before reuse, for the streams of activities that a vessel touches. */
+  /** Amounts before reuse; empty without vessels. */
   beforeReuse: Float64Array
-  reusing: number[]
+  /** Streams that a vessel takes from, gives to or is, and what a litre of each does to which accounts. */
+  reusing: { stream: number; isTapped: boolean; effects: { account: number; sign: number }[] }[]
 }
 
 export interface SamplerOptions {
@@ -94,14 +95,17 @@ export interface SamplerOptions {
   withFlush?: boolean
   /** Draws every activity's uses, whether or not anything here counts them. */
   withDraws?: boolean
+  /** Draws one activity alone, with the luck it has among all. */
+  only?: number
 }
 
 export function samplerOf(model: Model, chances: Chances, options: SamplerOptions = {}): Sampler {
-  const { tables = riskTables(), base = play(model), withFlush = false, withDraws = false } = options
+  const { tables = riskTables(), base = play(model), withFlush = false, withDraws = false, only } = options
   const weather = weatherOf(chances)
-  const viaStreams = touchedByVessels(model)
+  const tapped = new Set(tappedStreams(model))
+  const viaStreams = model.activities.map((_, a) => [...tapped].some((s) => model.streams[s]!.activity === a))
   const isBase = chances.activities.map(({ exact }, a) => exact || viaStreams[a]!)
-  const accounts = accountsOf(model, base, { viaStreams, isBase, withFlush })
+  const accounts = accountsOf(model, base, { tapped, isBase, withFlush })
   let [place, unit] = [0, 0]
   const activities = chances.activities.flatMap((chance, index): ActivitySampler[] => {
     const many = manyOf(chance, weather)
@@ -110,6 +114,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     const firstOnce = unit
     unit += chance.once.length
     const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
+    if (only !== undefined && only !== index) return []
     const row = model.uses.subarray(index * model.grid.count, (index + 1) * model.grid.count)
     return [{ ...activitySampler(chance, index, many, context), firstOnce, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, needsUses: viaStreams[index]! || withDraws || accounts.terms[index]!.some(({ ofUses }) => ofUses) }]
   }) // prettier-ignore
@@ -128,7 +133,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     heats: weather.heats,
     heatChange: weather.change,
     beforeReuse: model.vessels.length > 0 ? amountsBeforeReuse(model) : new Float64Array(0),
-    reusing: model.streams.flatMap(({ activity }, s) => (viaStreams[activity] ? [s] : [])),
+    reusing: reusingStreams(model, tapped, accounts),
   }
 } // prettier-ignore
 
@@ -171,13 +176,18 @@ function activitySampler(
   }
 }
 
-/** Activities whose water a vessel catches or gives. */
-export function touchedByVessels({ activities, streams, vessels }: Model): boolean[] {
-  const touched = activities.map(() => false)
-  for (const { donors, recipients } of vessels)
-    for (const { stream } of [...donors, ...recipients]) touched[streams[stream]!.activity] = true
-  return touched
-}
+/** Streams that a vessel takes from or gives to. */
+export function tappedStreams({ vessels }: Model): number[] {
+  return [...new Set(vessels.flatMap(({ donors, recipients }) => [...donors, ...recipients].map(({ stream }) => stream)))]
+} // prettier-ignore
+
+function reusingStreams(model: Model, tapped: ReadonlySet<number>, { signs, count }: Accounts): Sampler['reusing'] {
+  return model.streams.flatMap(({ isOfVessel }, stream) => {
+    if (!isOfVessel && !tapped.has(stream)) return []
+    const effects = Array.from({ length: count }, (_, account) => ({ account, sign: signs[stream * count + account]! }))
+    return [{ stream, isTapped: !isOfVessel, effects: effects.filter(({ sign }) => sign !== 0) }]
+  })
+} // prettier-ignore
 
 interface WeatherTables {
   heats: number
@@ -228,10 +238,11 @@ function onceTable(
     }
   for (let k = 0; k < upTo.length; k++) if (k % 4 > 0) upTo[k]! += upTo[k - 1]!
   const cells = 2 ** GUIDE_BITS
-  const guide = Uint8Array.from({ length: rows * cells }, (_, g) => {
-    const row = Math.floor(g / cells) * 4
-    const lowest = ((g % cells) * WHOLE) / cells
-    return Math.max(0, [0, 1, 2, 3].findIndex((part) => upTo[row + part]! > lowest))
-  })
+  const guide = new Uint8Array(rows * cells)
+  for (let row = 0; row < rows; row++)
+    for (let cell = 0, part = 0; cell < cells; cell++) {
+      while (part < 3 && upTo[row * 4 + part]! <= (cell * WHOLE) / cells) part++
+      guide[row * cells + cell] = part
+    }
   return { upTo, guide }
 }

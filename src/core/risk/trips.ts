@@ -141,22 +141,19 @@ function addToBoth(off: Float64Array, at: number, other: number, amounts: Float6
   }
 } // prettier-ignore
 
-/** One trip's streams of activities that a vessel touches, since what it holds depends on what it was given. */
-function playReuse(sampler: Sampler, batch: Batch, i: number, j: number): void {
-  const { model, ledger, accounts, reusing, beforeReuse } = sampler
+/** One trip's streams that vessels tap and are, since what a vessel holds depends on what it was given. */
+function playReuse({ model, ledger, reusing, beforeReuse }: Sampler, batch: Batch, i: number, j: number): void {
   const { amounts, off, moreUses, moreLitres } = batch
   const { count } = model.grid
-  for (const s of reusing) {
-    const { activity, ofDraw, fixed, portion, isOfVessel } = model.streams[s]!
+  for (const { stream, isTapped } of reusing) {
+    const { activity, ofDraw, fixed, portion } = model.streams[stream]!
     const at = activity * BATCH + j
     const change = (ofDraw * moreLitres[at]! + fixed * moreUses[at]!) * (portion?.[i] ?? 1)
-    amounts[s] = isOfVessel ? 0 : beforeReuse[s * count + i]! + change
+    amounts[stream] = isTapped ? beforeReuse[stream * count + i]! + change : 0
   }
   playVesselsPart(model, batch.vessels[j]!, i, amounts, 0, 1)
-  for (const s of reusing) {
-    const change = amounts[s]! - ledger.amounts[s * count + i]!
-    if (change !== 0)
-      for (let k = 0; k < accounts.count; k++)
-        off[k * BATCH + j]! += accounts.signs[s * accounts.count + k]! * change
+  for (const { stream, effects } of reusing) {
+    const change = amounts[stream]! - ledger.amounts[stream * count + i]!
+    if (change !== 0) for (const { account, sign } of effects) off[account * BATCH + j]! += sign * change
   }
 }
