@@ -49,7 +49,9 @@ describe('dry-count count', () => {
       [['count'], 'name a file'],
       [['count', DEMO, '--colour', 'red'], 'unknown option'],
       [['count', DEMO, '--stay', 'moon'], 'expected the id of a stay'],
-      [['count', DEMO, '--horizon', 'far'], 'expected a number of days'],
+      [['count', DEMO, '--horizon', 'far'], 'expected a number from 1 to 366'],
+      [['risk', DEMO, '--trials', '2.5'], 'expected a number from 1'],
+      [['habits', DEMO, '--seed', '-1'], 'expected a number from 0'],
     ]
     for (const [args, words] of cases) {
       const { output, messages, exitCode } = run(args, read)
@@ -73,3 +75,47 @@ describe('dry-count count', () => {
     expect(broken.stderr).not.toContain('at ')
   })
 })
+
+interface Chances {
+  trials: number
+  count: { p10: number; p50: number; p90: number; beyond: number }
+  stoppers: Record<string, number>
+  nights: { planned: number; chance: number }
+  containers: { id: string; p10: number[]; p50: number[]; p90: number[] }[]
+}
+
+describe('dry-count risk', () => {
+  const risk = (...args: string[]) => JSON.parse(run(['risk', DEMO, ...args], read).output!) as Chances
+
+  it('answers as documented: ordered quantiles, shares that add to 1, a fan for every container and part', () => {
+    const { trials, count, stoppers, nights, containers } = risk('--trials', '800', '--horizon', '20')
+    expect([trials, nights.planned]).toEqual([800, 12])
+    expect([count.p10, count.p50, count.p90]).toEqual([count.p90, count.p10, count.p50].sort((a, b) => a - b))
+    expect(Object.values(stoppers).reduce((sum, share) => sum + share, count.beyond)).toBeCloseTo(1, 12)
+    expect(Object.keys(stoppers)[0]).toBe('gray')
+    expect(nights.chance).toBeLessThan(0.1)
+    expect(containers.map(({ p10 }) => p10.length)).toEqual([81, 81, 81, 81])
+  })
+
+  it('is the same for the same seed and another for another', () => {
+    const [one, again, other] = ['3', '3', '4'].map((seed) =>
+      risk('--trials', '300', '--seed', seed, '--horizon', '20'),
+    )
+    expect(again).toEqual(one)
+    expect(other!.count).not.toEqual(one!.count)
+  })
+})
+
+describe('dry-count habits', () => {
+  it('answers as documented, most days to plan on for the bother first', () => {
+    const answer = JSON.parse(run(['habits', DEMO, '--trials', '200'], read).output!) as {
+      base: { days: number; planOn: number }
+      habits: { id: string; on: boolean; daysBought: number; planOnBought: number; bother: number; blockedBy: unknown }[]
+    }
+    expect(answer.base.planOn).toBeLessThan(answer.base.days)
+    const worth = answer.habits.map(({ planOnBought, bother }) => planOnBought / (0.5 + bother))
+    expect(worth).toEqual([...worth].sort((a, b) => b - a))
+    expect(answer.habits.find(({ id }) => id === 'tooth-cup')!.on).toBe(true)
+    expect(answer.habits.find(({ id }) => id === 'outdoor-shower')!.blockedBy).toEqual({ gear: ['outdoor-shower'], permission: 'washing-water' })
+  })
+}) // prettier-ignore

@@ -1,7 +1,10 @@
 import type { Document } from '@/core/model'
+import { TRIALS } from '@/core/risk'
 import { pathText, readDocument, show } from '@/document'
 import { t } from '@/texts'
 import { countCommand } from './count'
+import { habitsCommand } from './habits'
+import { riskCommand } from './risk'
 
 export interface Outcome {
   /** For standard output; null where there is no answer. */
@@ -16,11 +19,23 @@ export interface Options {
   stay: string
   /** Days; undefined: the stay's own. */
   horizon: number | undefined
+  seed: number
+  trials: number
 }
 
 type Command = (document: Document, options: Options) => unknown
-const COMMANDS: Record<string, Command> = { count: countCommand }
-const HORIZON = { min: 1, max: 366 }
+const COMMANDS: Record<string, Command> = {
+  count: countCommand,
+  risk: riskCommand,
+  habits: habitsCommand,
+}
+/** What numbers the options take. */
+const RANGES = {
+  '--horizon': { min: 1, max: 366, isWhole: false },
+  '--seed': { min: 0, max: 2 ** 31 - 1, isWhole: true },
+  '--trials': { min: 1, max: 1_000_000, isWhole: true },
+}
+type NumberOption = keyof typeof RANGES
 
 /** The command line without its process. @param read the text of a file, `-` for standard input */
 export function run(args: readonly string[], read: (file: string) => string): Outcome {
@@ -52,13 +67,21 @@ function answer(command: Command, file: string, text: string, flags: Record<stri
   const stay = flags['--stay'] ?? document.currentStay
   if (stay === null || stay === undefined || !document.stays.some(({ id }) => id === stay))
     return unusable([t.cli.noStay(file, show(stay ?? undefined))])
-  const horizon = flags['--horizon'] === undefined ? undefined : Number(flags['--horizon'])
-  if (horizon !== undefined && !(horizon >= HORIZON.min && horizon <= HORIZON.max))
-    return unusable([t.cli.badNumber('--horizon', flags['--horizon']!)])
-  return { output: `${JSON.stringify(command(document, { stay, horizon }))}\n`, messages: [], exitCode: 0 }
-}
+  const values: Partial<Record<NumberOption, number>> = {}
+  for (const option of Object.keys(RANGES) as NumberOption[]) {
+    const found = flags[option]
+    if (found === undefined) continue
+    const { min, max, isWhole } = RANGES[option]
+    const value = Number(found)
+    if (found.trim() === '' || !(value >= min && value <= max) || (isWhole && !Number.isInteger(value)))
+      return unusable([t.cli.badNumber(option, found, min, max)])
+    values[option] = value
+  }
+  const options = { stay, horizon: values['--horizon'], seed: values['--seed'] ?? 1, trials: values['--trials'] ?? TRIALS }
+  return { output: `${JSON.stringify(command(document, options))}\n`, messages: [], exitCode: 0 }
+} // prettier-ignore
 
-const FLAGS = ['--stay', '--horizon']
+const FLAGS = ['--stay', ...Object.keys(RANGES)]
 
 function parseFlags(
   args: readonly string[],

@@ -1,14 +1,20 @@
 import { randomLogNormal, randomNormal, randomPoisson, randomUniform } from 'd3-random'
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { emptyVessels, playVesselsPart } from '@/core/count'
-import { compile, warmestOf, type Activity, type Crew, type Document, type Model, type Stay } from '@/core/model'
+import {
+  compile,
+  warmestOf,
+  type Activity,
+  type Crew,
+  type Document,
+  type Model,
+  type Stay,
+} from '@/core/model'
 
 /** What a plain trip came to; `days` is Infinity beyond the horizon. */
 export interface PlainTrip {
   days: number
   stopper: string | null
-  /** Level of every container at the end of each part, row = container. */
-  levels: Float64Array
 }
 
 type Draws = ReturnType<typeof drawsOf>
@@ -18,14 +24,23 @@ type Draws = ReturnType<typeof drawsOf>
  * shares with the core what the count's own tests hold (where water flows), and nothing of how chance is drawn.
  * Source: model.md section 5.
  */
-export function* plainTrips(document: Document, stayId: string, seed: number): Generator<PlainTrip> {
+export function* plainTrips(document: Document, stayId: string, seed: number): Generator<PlainTrip, never> {
   const stay = document.stays.find(({ id }) => id === stayId)!
   const crew = document.crews.find(({ id }) => id === stay.crew)!
   const model = compile(document, stayId)
   const draws = drawsOf(seed)
-  const factors = rateFactors(document, stay, model)
-  for (;;) yield plainTrip(document, stay, crew, model, factors, draws)
-}
+  const factor = rateFactors(document, stay, model)
+  const { grid } = model
+  const units = crew.activities.map((activity, a) =>
+    unitsOf(activity, crew, stay, model).map(({ often, rate }) => ({
+      often,
+      /** Mean uses of a part, by the day's steps of heat. */
+      rates: (heat: readonly number[]) =>
+        Array.from({ length: grid.count }, (_, i) => rate(i, heat[grid.day[i]!]!) * activity.weights.values[grid.part[i]!]! * grid.share[i]! * factor(a, i)),
+    })),
+  )
+  for (;;) yield plainTrip(document, stay, crew, model, units, draws)
+} // prettier-ignore
 
 function drawsOf(seed: number) {
   const generator = mersenne(seed)
@@ -59,7 +74,7 @@ function plainTrip(
   stay: Stay,
   crew: Crew,
   model: Model,
-  factor: (a: number, i: number) => number,
+  units: { often: number; rates: (heat: readonly number[]) => number[] }[][],
   draws: Draws,
 ): PlainTrip {
   const { grid } = model
@@ -68,11 +83,8 @@ function plainTrip(
   const heat = heatOf(stay, crew, model, draws)
   crew.activities.forEach((activity, a) => {
     const own = draws.lognormal(activity.levelSpread.value)
-    for (const unit of unitsOf(activity, crew, stay, model)) {
-      const rates = Array.from({ length: grid.count }, (_, i) => {
-        const daily = unit.rate(i, heat[grid.day[i]!]!)
-        return daily * activity.weights.values[grid.part[i]!]! * grid.share[i]! * factor(a, i)
-      })
+    for (const { often, rates: ratesIn } of units[a]!) {
+      const rates = ratesIn(heat)
       const add = (i: number, n: number) => {
         for (; n > 0; n--) {
           uses[a * grid.count + i]! += Math.min(n, 1)
@@ -80,9 +92,9 @@ function plainTrip(
         }
       }
       if (activity.dispersion === 0) rates.forEach((mean, i) => add(i, mean))
-      else if (unit.often > 1) rates.forEach((mean, i) => add(i, draws.poisson(mean)))
+      else if (often > 1) rates.forEach((mean, i) => add(i, draws.poisson(mean)))
       else
-        for (let first = 0; first < grid.count; ) {
+        for (let first = 0; first < grid.count;) {
           let next = first
           while (next < grid.count && grid.day[next] === grid.day[first]) next++
           onceADay(rates.slice(first, next), draws).forEach((n, k) => add(first + k, n))
@@ -156,13 +168,12 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
     void capacity
     return { limit: limit === null || side === 'supply' ? limit : (limit * size) / known, sign: side === 'supply' ? -1 : 1, level: begin }
   })
-  const levels = new Float64Array(tanks.length * count)
   const amounts = new Float64Array(model.streams.length)
   const vessels = emptyVessels(model)
-  let trip: Pick<PlainTrip, 'days' | 'stopper'> = { days: Infinity, stopper: null }
+  let trip: PlainTrip = { days: Infinity, stopper: null }
   const past = tanks.findIndex(({ limit, sign, level }) => limit !== null && sign * (level - limit) > 1e-9)
   if (past >= 0) trip = { days: 0, stopper: model.containers[past]!.id }
-  for (let i = 0; i < count; i++) {
+  for (let i = 0; i < count && trip.stopper === null; i++) {
     model.streams.forEach(({ activity, ofDraw, fixed, portion, isOfVessel }, s) => {
       const k = activity * count + i
       amounts[s] = isOfVessel ? 0 : (ofDraw * model.volume[k]! * sums[k]! + fixed * uses[k]!) * (portion?.[i] ?? 1)
@@ -174,11 +185,10 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
       if (from >= 0) tanks[from]!.level -= amounts[s]!
     })
     tanks.forEach(({ level, limit, sign }, c) => {
-      levels[c * count + i] = level
       if (limit === null || sign * (level - limit) <= 1e-9) return
       const days = edges[i]! + (edges[i + 1]! - edges[i]!) * Math.max(0, (limit - before[c]!) / (level - before[c]!))
       if (days < trip.days && days <= model.horizonDays) trip = { days, stopper: model.containers[c]!.id }
     })
   }
-  return { ...trip, levels }
+  return trip
 } // prettier-ignore

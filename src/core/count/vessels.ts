@@ -62,15 +62,16 @@ function fill(state: VesselState, part: number, amounts: Float64Array, at: numbe
     total += offered[d]!
   }
   if (total === 0) return
-  const fits = Math.min(1, (vessel.capacity - state.content) / total)
+  const room = vessel.capacity - state.content
+  const fits = total <= room ? 1 : room / total
   for (let d = 0; d < donors.length; d++) {
     const { stream, caught } = donors[d]!
     const litres = offered[d]! * fits
     amounts[at + stream * stride]! -= litres
     amounts[at + caught * stride]! += litres
     given[d]! += litres
-    state.content += litres
   }
+  state.content = total <= room ? state.content + total : vessel.capacity
 }
 
 function draw(state: VesselState, part: number, amounts: Float64Array, at: number, stride: number): void {

@@ -1,6 +1,7 @@
 export { blockedBy, isAllowed } from './blocked'
 export type { Blocked } from './blocked'
 export { daysBought } from './daysBought'
+export { daysPerBother } from './daysPerBother'
 export type { DaysBought } from './daysBought'
 export { flushRatios, touchesFlush } from './flushFloor'
 export type { FlushRatio } from './flushFloor'

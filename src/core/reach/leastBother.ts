@@ -34,7 +34,12 @@ export interface SearchContext {
 export function leastBother(context: SearchContext, days: Days, over: number, cap: number): FoundSet | null {
   const { vessels, touching } = context.flows
   const { rest, combos } = context.flows.at(days)
-  const whole = combos.map((all, k) => listOf(context, all.filter((flow) => isAllowed(context, flow, k))))
+  const whole = combos.map((all, k) =>
+    listOf(
+      context,
+      all.filter((flow) => isAllowed(context, flow, k)),
+    ),
+  )
   const short = whole.map(({ flows }, k) => listOf(context, pruned(context, flows, k)))
   let best: FoundSet | null = null
   let limit = cap
@@ -56,7 +61,10 @@ interface List {
   extremes: Float64Array
 }
 
-function listOf({ flows: { columns }, table: { limited, trips } }: SearchContext, flows: readonly ComboFlow[]): List {
+function listOf(
+  { flows: { columns }, table: { limited, trips } }: SearchContext,
+  flows: readonly ComboFlow[],
+): List {
   const extremes = Float64Array.from(flows[0]!.totals)
   for (const { totals } of flows)
     for (let t = 0, k = 0; t < trips; t++)

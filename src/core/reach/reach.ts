@@ -1,7 +1,17 @@
 import { ledger } from '../count'
 import { blockedBy, flushRatios, withHabits } from '../habits'
 import { compile, compileChances, found, type Document, type Habit, type Id } from '../model'
-import { asCount, chanceToLast, playTrips, quantileSorted, riskTables, samplerOf, tripStreams, TRIALS, type RiskTables } from '../risk'
+import {
+  asCount,
+  chanceToLast,
+  playTrips,
+  quantileSorted,
+  riskTables,
+  samplerOf,
+  tripStreams,
+  TRIALS,
+  type RiskTables,
+} from '../risk'
 import type { Days } from '../quantities'
 import { componentsOf, type Component } from './components'
 import { flowTable } from './flows'
@@ -94,7 +104,9 @@ export function* reach(document: Document, stayId: Id, options: ReachOptions): G
 function choosable(document: Document, stayId: Id, without: readonly Id[]): Habit[] {
   const stay = found(document.stays, stayId, 'stay')
   const rig = found(document.rigs, stay.rig, 'rig')
-  return document.habits.filter((habit) => !without.includes(habit.id) && blockedBy(habit, rig, stay) === null)
+  return document.habits.filter(
+    (habit) => !without.includes(habit.id) && blockedBy(habit, rig, stay) === null,
+  )
 }
 
 function idsOf({ habits, bother }: FoundSet): { habits: Id[]; bother: number } {

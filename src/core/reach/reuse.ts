@@ -71,5 +71,7 @@ function vesselStreams({ vessels }: Model): number[] {
 function effectOn({ limited }: TripTable, model: Model, stream: number): number[] {
   const width = model.containers.length
   const signs = levelSigns(model, width)
-  return limited.map((c) => (model.containers[c]!.side === 'supply' ? -1 : 1) * signs[stream * width + c]! || 0)
+  return limited.map(
+    (c) => (model.containers[c]!.side === 'supply' ? -1 : 1) * signs[stream * width + c]! || 0,
+  )
 }

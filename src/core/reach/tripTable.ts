@@ -1,5 +1,13 @@
 import { withHabits } from '../habits'
-import { compile, compileChances, type Chances, type Document, type Habit, type Id, type Model } from '../model'
+import {
+  compile,
+  compileChances,
+  type Chances,
+  type Document,
+  type Habit,
+  type Id,
+  type Model,
+} from '../model'
 import { BATCH, playTrips, samplerOf, tripStreams, type RiskTables, type Sampler, type Stream } from '../risk'
 import type { Days } from '../quantities'
 

@@ -82,7 +82,11 @@ function drawOnce(batch: Batch, activity: ActivitySampler, day: number, wordsPer
       const row = day4 * 4
       const total = upTo[row + 3]!
       // A second point of the same draw, where the day's uses add up to more than 1, lies beyond every guide's reach.
-      for (let at = word >>> 0, part = guide[(day4 << GUIDE_BITS) + (word >>> (32 - GUIDE_BITS))]!; at < total; at += WHOLE) {
+      for (
+        let at = word >>> 0, part = guide[(day4 << GUIDE_BITS) + (word >>> (32 - GUIDE_BITS))]!;
+        at < total;
+        at += WHOLE
+      ) {
         while (at >= upTo[row + part]!) part++
         const k = first + part * BATCH + j
         onceUses[k]! += 1

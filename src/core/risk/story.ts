@@ -6,7 +6,7 @@ import type { Sampler } from './sampler'
 import { tripStreams } from './streams'
 import { playTrips } from './trips'
 
-/** Why one trip went as it did, the heaviest reason first. */
+/** Why one trip went as it did, the heaviest reason first; what held the stop off is last, with less than 0. */
 export interface Story {
   days: Days
   stopper: Id
@@ -77,7 +77,7 @@ export function storyOf(sampler: Sampler, seed: number, trip: number): Story | n
     stopper: model.containers[c]!.id,
     hotDays: days.filter((day) => given[day]! + change(day) > 0).length,
     hotDaysGiven: days.filter((day) => given[day]! > 0).length,
-    reasons: reasons.filter(({ closer }) => closer > 0).sort((a, b) => b.closer - a.closer),
+    reasons: reasons.sort((a, b) => b.closer - a.closer),
   }
 } // prettier-ignore
 

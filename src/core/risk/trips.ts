@@ -122,7 +122,14 @@ function keepForReuse({ model }: Sampler, batch: Batch, activity: number, i: num
 }
 
 /** Four trips a turn; the rows have room for the last. */
-function addTo(off: Float64Array, at: number, amounts: Float64Array, from: number, weight: number, size: number): void {
+function addTo(
+  off: Float64Array,
+  at: number,
+  amounts: Float64Array,
+  from: number,
+  weight: number,
+  size: number,
+): void {
   for (let j = 0; j < size; j += 4) {
     off[at + j]! += weight * amounts[from + j]!
     off[at + j + 1]! += weight * amounts[from + j + 1]!
@@ -142,7 +149,12 @@ function addToBoth(off: Float64Array, at: number, other: number, amounts: Float6
 } // prettier-ignore
 
 /** One trip's streams that vessels tap and are, since what a vessel holds depends on what it was given. */
-function playReuse({ model, ledger, reusing, beforeReuse }: Sampler, batch: Batch, i: number, j: number): void {
+function playReuse(
+  { model, ledger, reusing, beforeReuse }: Sampler,
+  batch: Batch,
+  i: number,
+  j: number,
+): void {
   const { amounts, off, moreUses, moreLitres } = batch
   const { count } = model.grid
   for (const { stream, isTapped } of reusing) {

@@ -3,18 +3,22 @@ export const cli = {
   usage: `Usage: npm run -s dry-count -- COMMAND FILE [options]
 
   count FILE        how many dry days, what stops them and when, with the ledger (JSON)
+  risk FILE         what may come of it: days to plan on, stoppers by share, levels as ranges (JSON)
+  habits FILE       what each habit buys, most days for the bother first (JSON)
 
 FILE is a Dry Count document; - reads standard input.
 Options: --stay ID   the stay (default: the document's current stay)
-         --horizon DAYS   how far to look ahead`,
-  unknownCommand: (found: string) => `unknown command '${found}'; known: count`,
+         --horizon DAYS   how far to look ahead
+         --seed N   the luck of the trips, a whole number (default 1)
+         --trials N   how many trips (default 10000)`,
+  unknownCommand: (found: string) => `unknown command '${found}'; known: count, risk, habits`,
   unknownOption: (found: string) => `unknown option '${found}'`,
   missingFile: 'name a file, or - for standard input',
   broken: (what: string) => `this could not be computed (${what}); please report it with the file`,
   unreadable: (file: string) => `${file}: cannot be read`,
   noStay: (file: string, found: string) => `${file}: stays: found ${found}, expected the id of a stay`,
-  badNumber: (option: string, found: string) =>
-    `${option}: found '${found}', expected a number of days from 1 to 366`,
+  badNumber: (option: string, found: string, min: number, max: number) =>
+    `${option}: found '${found}', expected a number from ${min} to ${max}`,
   fault: (file: string, path: string, words: string, found: string, expected: string) =>
     `${file}: ${path}: found ${found}${expected === '' ? '' : `, expected ${expected}`}. ${words}`,
 }

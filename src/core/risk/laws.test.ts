@@ -1,0 +1,181 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { count } from '../count'
+import { switchHabit } from '../habits'
+import { documentArb, reuseArb } from '../../../tests/support/generate'
+import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
+import { example, use } from '../../../tests/support/build'
+import { trailerDemo } from '../../../scripts/demo/trailer'
+import { BATCH } from './batch'
+import { compoundTables, SLICES } from './compound'
+import { joinSamples, playTrips, riskOf, sampleTrips, storyOf, tripStreams, type Sampler } from './index'
+
+const anyStay = fc.oneof(documentArb, reuseArb)
+
+function moments(values: ArrayLike<number>): { mean: number; variance: number } {
+  let [mean, squares] = [0, 0]
+  for (let i = 0; i < values.length; i++) mean += values[i]! / values.length
+  for (let i = 0; i < values.length; i++) squares += (values[i]! - mean) ** 2 / values.length
+  return { mean, variance: squares }
+}
+
+/** Every trip's level of a container at the end of a part. */
+function levelsAt(sampler: Sampler, container: number, part: number, seed: number, trips: number): Float64Array {
+  const levels = new Float64Array(trips)
+  playTrips(sampler, tripStreams(seed, 0, trips), null, {
+    part: ({ off, size }, i, first) => {
+      const base = sampler.accounts.base[container * sampler.model.grid.count + i]!
+      if (i === part) for (let j = 0; j < size; j++) levels[first + j] = base + off[container * BATCH + j]!
+    },
+  })
+  return levels
+} // prettier-ignore
+
+describe('laws of the risk (model.md sections 5 and 10)', () => {
+  it('all spreads zero and nothing dispersed: every trip is the deterministic count and its ledger, to the last bit', () => {
+    fc.assert(
+      fc.property(anyStay, (document) => {
+        const sampler = samplerFor(withoutSpread(document))
+        const { model, ledger } = sampler
+        const counted = count(model)
+        const ends = playTrips(sampler, tripStreams(3, 0, 5), null, {
+          part: ({ off }, i) => {
+            for (let c = 0; c < model.containers.length; c++) {
+              const level = sampler.accounts.base[c * model.grid.count + i]! + off[c * BATCH]!
+              expect(level).toBe(ledger.levels[c * model.grid.count + i]!)
+            }
+          },
+        })
+        for (let t = 0; t < 5; t++) {
+          expect(ends.days[t]).toBe(counted.days ?? Infinity)
+          expect(model.containers[ends.stopper[t]!]?.id ?? null).toBe(counted.stopper)
+        }
+      }),
+      { numRuns: 80 },
+    )
+  })
+
+  it('quantiles are ordered, of the count and of every level, and shares of stoppers and beyond add to 1', () => {
+    fc.assert(
+      fc.property(anyStay, fc.integer({ min: 1, max: 99 }), (document, seed) => {
+        const sampler = samplerFor(document)
+        const sample = sampleTrips(sampler, { seed, from: 0, to: 400, bandParts: 30 })
+        const { planOn, likely, atBest, stoppers, beyond, fans, nights } = riskOf(sampler.model, sample, 7)
+        expect(planOn.days).toBeLessThanOrEqual(likely.days)
+        expect(likely.days).toBeLessThanOrEqual(atBest.days)
+        expect(stoppers.reduce((sum, { share }) => sum + share, beyond)).toBeCloseTo(1, 12)
+        expect(nights).toBe([...sample.days].filter((days) => days >= 7).length / 400)
+        for (const { low, middle, high } of fans)
+          low.forEach((level, i) => {
+            expect(level).toBeLessThanOrEqual(middle[i]!)
+            expect(middle[i]!).toBeLessThanOrEqual(high[i]!)
+          })
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  it('the same seed is the same result, whoever plays the trips and in whatever pieces', () => {
+    const sampler = samplerFor(trailerDemo(), 'harrow-ridge')
+    const piece = (from: number, to: number) => sampleTrips(sampler, { seed: 11, from, to, bandParts: 48 })
+    const whole = piece(0, 1500)
+    const joined = joinSamples([piece(0, 500), piece(500, 1037), piece(1037, 1500)])
+    expect(joined.days).toEqual(whole.days)
+    expect(joined.stopper).toEqual(whole.stopper)
+    expect(joined.bands!.tally).toEqual(whole.bands!.tally)
+    expect(piece(1037, 1038).days[0]).toBe(whole.days[1037])
+    expect(sampleTrips(sampler, { seed: 12, from: 0, to: 500, bandParts: 0 }).days).not.toEqual(piece(0, 500).days)
+  }) // prettier-ignore
+
+  it('more trials narrow the error as 1/√n', () => {
+    const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 20)
+    const spreadOf = (trips: number) => {
+      const means = Array.from({ length: 40 }, (_, k) => {
+        const { days } = playTrips(sampler, tripStreams(100 + k, 0, trips))
+        return moments(days).mean
+      })
+      return Math.sqrt(moments(means).variance)
+    }
+    const ratio = spreadOf(100) / spreadOf(1600)
+    // Four, give or take what forty repetitions leave open (a fifth of it, three times over).
+    expect(ratio).toBeGreaterThan(2.5)
+    expect(ratio).toBeLessThan(6.4)
+  })
+
+  it('common random numbers: what a habit buys varies less between seeds than on trips of their own', () => {
+    const base = samplerFor(trailerDemo(), 'harrow-ridge', 20)
+    const other = samplerFor(switchHabit(trailerDemo(), 'harrow-ridge', 'wet-soap-rinse', true), 'harrow-ridge', 20)
+    const mean = (sampler: Sampler, seed: number) => moments(playTrips(sampler, tripStreams(seed, 0, 200)).days).mean
+    const common = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 1))
+    const apart = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 501))
+    expect(moments(apart).variance / moments(common).variance).toBeGreaterThan(3)
+  }) // prettier-ignore
+
+  it('moments of the sampled flows are those of theory, to 1 %', () => {
+    const [rate, litres, days] = [6, 2, 10]
+    const many = { ...use('many', { rate, volume: litres }), dispersion: 1 as const }
+    const once = { ...use('once', { per: 'person', rate: 0.6, volume: 9, role: 'shower' }), dispersion: 1 as const }
+    const exact = use('exact', { rate: 2.5, volume: 4, role: 'toilet' })
+    for (const activity of [many, once, exact]) Object.assign(activity, { spread: { value: 0.35, by: 'owner' }, levelSpread: { value: 0.2, by: 'owner' } })
+    const document = example({ fresh: [900, 10, 900], gray: [900, 0.9, 0], black: [900, 0.9, 0], persons: ['ann', 'bo'], uses: [many, once, exact] })
+    document.stays[0]!.levels[1]!.error = { shape: 'normal', size: { value: 5, by: 'owner' } }
+    document.stays[0]!.levels[2]!.error = { shape: 'even', size: { value: 12, by: 'owner' } }
+    const sampler = samplerFor(document, 'stay', days)
+    const [s2, l2] = [0.35 ** 2, 0.2 ** 2]
+    /** A sum of n uses of v litres with the crew's own level: its mean, and (1 + l²)·Var + l²·mean². */
+    const level = (mean: number, variance: number) => (1 + l2) * variance + l2 * mean ** 2
+    const poisson = level(rate * days * litres, rate * days * litres ** 2 * (1 + s2))
+    const perDay = 0.6 * 81 * (1 + s2) - (0.6 * 9) ** 2
+    const daily = level(2 * 0.6 * 9 * days, 2 * days * perDay)
+    // Exactly 0.625 uses a part: a fraction of one use, with the spread of one.
+    const fraction = level(2.5 * 4 * days, 4 * days * (0.625 * 4) ** 2 * s2)
+    const trips = 120_000
+    const gray = moments(levelsAt(sampler, 1, days * 4 - 1, 1, trips))
+    const black = moments(levelsAt(sampler, 2, days * 4 - 1, 1, trips))
+    expect(gray.mean / (rate * days * litres + 2 * 0.6 * 9 * days)).toBeCloseTo(1, 2)
+    expect(Math.abs(gray.variance / (poisson + daily + 25) - 1)).toBeLessThan(0.01)
+    expect(Math.abs(black.mean / 100 - 1)).toBeLessThan(0.01)
+    expect(Math.abs(black.variance / (fraction + 144 / 12) - 1)).toBeLessThan(0.01)
+  }) // prettier-ignore
+
+  it('a table’s mean is exact whatever the mean, its variance within 1 % from a tenth of a use up', () => {
+    const tables = compoundTables(0.35)
+    for (const mean of [0.001, 0.02, 0.1, 0.37, 1, 2.9, 8, 31, 140]) {
+      const { code, scale } = tables.drawOf(mean)
+      let [uses, sums, squares] = [0, 0, 0]
+      for (let u = 0; u < 2 ** 16; u++) {
+        const w = code + u
+        const at = 2 * ((w >> 16) * SLICES + (w & (SLICES - 1)))
+        sums += scale * tables.pairs[at]!
+        uses += scale * tables.pairs[at + 1]!
+        squares += (scale * tables.pairs[at]!) ** 2
+      }
+      const n = 2 ** 16
+      expect(uses / n / mean).toBeCloseTo(1, 5)
+      expect(sums / n / mean).toBeCloseTo(1, 5)
+      const variance = squares / n - (sums / n) ** 2
+      if (mean >= 0.1) expect(Math.abs(variance / (mean * (1 + 0.35 ** 2)) - 1)).toBeLessThan(0.013)
+    }
+  })
+
+  it('a story’s reasons add up to how much nearer its limit the stopper came than on average', () => {
+    const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 20)
+    const { model, ledger } = sampler
+    const { days, stopper } = sampleTrips(sampler, { seed: 5, from: 0, to: 40, bandParts: 0 })
+    for (let t = 0; t < 40; t++) {
+      const story = storyOf(sampler, 5, t)!
+      expect([story.days, story.stopper]).toEqual([days[t], model.containers[stopper[t]!]!.id])
+      const c = stopper[t]!
+      const sign = sampler.signs[c]!
+      const part = model.grid.edges.findIndex((edge) => edge >= story.days) - 1
+      let nearer = 0
+      playTrips(sampler, tripStreams(5, t, t + 1), null, {
+        part: ({ off, limit }, i) => {
+          const change = sampler.accounts.base[c * model.grid.count + i]! + off[c * BATCH]! - ledger.levels[c * model.grid.count + i]!
+          if (i === part) nearer = sign * (change - (limit[c * BATCH]! - model.containers[c]!.limit!))
+        },
+      })
+      expect(story.reasons.reduce((sum, { closer }) => sum + closer, 0)).toBeCloseTo(nearer, 6)
+    }
+  }) // prettier-ignore
+})
