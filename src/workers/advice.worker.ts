@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { adviceJob } from './adviceJob'
+
+expose(adviceJob())

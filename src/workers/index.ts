@@ -1,0 +1,5 @@
+export type { AdviceRequest, AdviceWorker } from './adviceJob'
+export { riskJob } from './riskJob'
+export type { RiskRequest, RiskWorker } from './riskJob'
+export { FIRST_TRIPS, WAVES, riskRunner } from './riskRun'
+export { spawnAdvice, spawnReach, spawnRisk } from './spawn'

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { reachJob } from './reachJob'
+
+expose(reachJob())
