@@ -33,7 +33,7 @@ const SHOTS: Shot[] = [
 async function drawLevels(page: Page) {
   await page.getByRole('button', { name: 'Draw the levels' }).click()
   await page.locator('[data-testid=plot] svg').first().waitFor()
-  await page.getByRole('heading', { name: 'Levels over the stay' }).evaluate((heading) => {
+  await page.getByRole('heading', { name: 'Levels and their ranges' }).evaluate((heading) => {
     window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 90)
   })
 }

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { watchDebounced } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
+import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
 import { count } from '@/core/count'
 import { compile, type Document } from '@/core/model'
 import { daysBought, type DaysBought } from '@/core/habits'
@@ -27,7 +28,14 @@ export const useForecastStore = defineStore('forecast', () => {
   }
   watch(() => stay.value?.id, countHabits, { immediate: true })
   watchDebounced(() => workspace.document, countHabits, { debounce: 60, maxWait: 300 })
-  return { stay, rig, crew, model, result, bought }
+  /** Parts of the grid up to the end of the stay, the one in which it ends included. */
+  const stayParts = computed(() => {
+    if (!stay.value || !model.value) return 0
+    const { day, part } = dayAndPartOf(stay.value.start, stay.value.leaveAt)
+    const { grid } = model.value
+    return Math.min(grid.count, day * PARTS_PER_DAY + part - grid.part[0]! + 1)
+  })
+  return { stay, rig, crew, model, result, bought, stayParts }
 })
 
 function countStay(document: Document, stay: string) {

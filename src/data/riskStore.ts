@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
-import { dayAndPartOf, PARTS_PER_DAY, wallDaysBetween } from '@/core/calendar'
+import { wallDaysBetween } from '@/core/calendar'
 import { rankOf, riskOf, tripAt, PLAN_ON, TRIALS, type Risk, type Sample, type Story } from '@/core/risk'
 import type { Document, Model, Stay } from '@/core/model'
 import { riskRunner, spawnRisk } from '@/workers'
@@ -52,7 +52,7 @@ export const useRiskStore = defineStore('risk', () => {
     isFirstUnderway = true
     isBehind = false
     state.value = 'running'
-    const request = { revision: own, document, stay: stay.id, seed: SEED, bandParts: partsUntil(stay, model) }
+    const request = { revision: own, document, stay: stay.id, seed: SEED, bandParts: forecast.stayParts }
     await on.run(request, {
       onSample(sample, isLast) {
         risk.value = riskOf(model, sample, untilDays)
@@ -88,9 +88,3 @@ export const useRiskStore = defineStore('risk', () => {
   watch([() => workspace.document, () => forecast.stay?.id], start, { immediate: true })
   return { state, risk, story, trials: TRIALS, stop, start }
 })
-
-/** Parts up to the end of the stay. */
-function partsUntil(stay: Stay, { grid }: Model): number {
-  const { day, part } = dayAndPartOf(stay.start, stay.leaveAt)
-  return Math.min(grid.count, day * PARTS_PER_DAY + part - grid.part[0]! + 1)
-}

@@ -9,6 +9,11 @@ export function formatNumber(value: number, decimals = 2): string {
   return new Intl.NumberFormat(LOCALE, { maximumFractionDigits: decimals, useGrouping: false }).format(clean)
 }
 
+/** A count of things, grouped: `10,000`. */
+export function formatCount(n: number): string {
+  return new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 0 }).format(n)
+}
+
 /** An amount in the owner's unit, with its unit: as many decimals as its size deserves. */
 export function formatQuantity(si: number, dimension: Dimension, choice: UnitChoice): string {
   const unit: Unit = choice[dimension]

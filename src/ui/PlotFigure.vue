@@ -2,7 +2,14 @@
 import type { Data, Layout } from 'plotly.js'
 import { onBeforeUnmount, ref, watch } from 'vue'
 
-const props = defineProps<{ data: Data[]; layout: Partial<Layout>; loading: string; failed: string }>()
+const props = defineProps<{
+  data: Data[]
+  layout: Partial<Layout>
+  /** px */
+  height: number
+  loading: string
+  failed: string
+}>()
 
 const element = ref<HTMLElement | null>(null)
 const state = ref<'loading' | 'drawn' | 'failed'>('loading')
@@ -11,12 +18,12 @@ let library: typeof import('plotly.js-cartesian-dist-min') | null = null
 const CONFIG = { displayModeBar: false, responsive: true, scrollZoom: false, doubleClick: false } as const
 
 watch(
-  [element, () => props.data, () => props.layout],
+  [element, () => props.data, () => props.layout, () => props.height],
   async () => {
     try {
       library ??= await import('plotly.js-cartesian-dist-min')
       if (!element.value) return
-      await library.react(element.value, props.data, props.layout, CONFIG)
+      await library.react(element.value, props.data, { ...props.layout, height: props.height }, CONFIG)
       state.value = 'drawn'
     } catch {
       state.value = 'failed'
@@ -30,10 +37,10 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div class="relative min-h-72 min-w-0 overflow-hidden">
+  <div class="relative min-w-0 overflow-hidden" :style="{ minHeight: `${height}px` }">
     <p v-if="state !== 'drawn'" class="absolute inset-0 grid place-items-center text-soft" role="status">
       {{ state === 'loading' ? loading : failed }}
     </p>
-    <div ref="element" class="h-72 sm:h-80" aria-hidden="true" data-testid="plot" />
+    <div ref="element" aria-hidden="true" data-testid="plot" />
   </div>
 </template>

@@ -23,7 +23,7 @@ export interface AdviceWorker {
   worth: (request: AdviceRequest, habits: readonly Id[]) => Promise<HabitWorth[]>
   company: (request: AdviceRequest, habit: Id) => Promise<HabitCompany>
   /** @param sets of habits that are on, each with its range of liquid per solid use; @param parts up to the end of the stay */
-  flush: (request: AdviceRequest, documents: readonly Document[], parts: number) => Promise<(FlushRange | null)[]>
+  flush: (request: AdviceRequest, documents: readonly Document[], parts: number, floor: number) => Promise<(FlushRange | null)[]>
   sensitivity: (request: AdviceRequest) => Promise<Swing[]>
 } // prettier-ignore
 
@@ -35,13 +35,13 @@ export function adviceJob(): AdviceWorker {
       Promise.resolve([...habitsWorth(request.document, request.stay, habits, options(request))]),
     company: (request, habit) =>
       Promise.resolve([...habitsCompany(request.document, request.stay, [habit], options(request))][0]!),
-    flush: ({ stay, seed, trials }, documents, parts) =>
+    flush: ({ stay, seed, trials }, documents, parts, floor) =>
       Promise.resolve(
         documents.map((document) => {
           const horizonDays = Math.min(found(document.stays, stay, 'stay').horizonDays.value, parts / 4 + 1)
           const model = compile(document, stay, { horizonDays })
           const sampler = samplerOf(model, compileChances(document, stay, model), { tables, withFlush: true })
-          return flushRange(sampler, seed, trials, parts)
+          return flushRange(sampler, { seed, trials, parts, floor })
         }),
       ),
     sensitivity: ({ document, stay }) => Promise.resolve(sensitivity(document, stay)),

@@ -34,9 +34,7 @@ export function riskJob(): RiskWorker {
     Promise.resolve(current?.request.revision === revision ? work(current) : null)
   return {
     prepare(request) {
-      const model = compile(request.document, request.stay)
-      const chances = compileChances(request.document, request.stay, model)
-      current = { request, sampler: samplerOf(model, chances, { tables }) }
+      current = { request, sampler: samplerFor(request, false) }
       return Promise.resolve()
     },
     sample: (revision, from, to) =>
@@ -44,6 +42,11 @@ export function riskJob(): RiskWorker {
         sampleTrips(sampler, { seed, from, to, bandParts: Math.min(bandParts, sampler.model.grid.count) }),
       ),
     story: (revision, trip) =>
-      ifCurrent(revision, ({ request, sampler }) => storyOf(sampler, request.seed, trip)),
+      ifCurrent(revision, ({ request }) => storyOf(samplerFor(request, true), request.seed, trip)),
+  }
+
+  function samplerFor({ document, stay }: RiskRequest, withDraws: boolean): Sampler {
+    const model = compile(document, stay)
+    return samplerOf(model, compileChances(document, stay, model), { tables, withDraws })
   }
 }

@@ -158,7 +158,7 @@ describe('data that cannot be lost', () => {
     await page.getByRole('switch', { name: 'Half the showers' }).click()
     await expect.poll(() => dryDays(page)).toBeGreaterThan(before)
     for (const [name, heading] of [
-      ['Stay', 'Levels over the stay'],
+      ['Stay', 'Levels and their ranges'],
       ['Rig', 'Tanks'],
       ['Settings', 'Your data'],
     ] as const) {

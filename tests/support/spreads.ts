@@ -4,9 +4,14 @@ import { riskTables, samplerOf, type Sampler } from '@/core/risk'
 /** Built once for a file of tests. */
 const tables = riskTables()
 
-export function samplerFor(document: Document, stay = 'stay', horizonDays?: number): Sampler {
+export function samplerFor(
+  document: Document,
+  stay = 'stay',
+  horizonDays?: number,
+  withDraws = false,
+): Sampler {
   const model = compile(document, stay, horizonDays === undefined ? {} : { horizonDays })
-  return samplerOf(model, compileChances(document, stay, model), { tables })
+  return samplerOf(model, compileChances(document, stay, model), { tables, withDraws })
 }
 
 /** A copy in which everything is exact. */

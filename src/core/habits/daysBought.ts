@@ -13,7 +13,12 @@ export interface DaysBought {
   blockedBy: Blocked | null
   /** The count with it lies beyond the horizon, so it may buy more. */
   atLeast: boolean
+  /** Containers that it brings nearer their limits: days by which their own counts are shorter with it. */
+  pushes: { container: Id; days: Days }[]
 }
+
+/** A push that is not worth a word, days. */
+const LEAST_PUSH = 0.1
 
 /** What each habit of the document buys in a stay. A rival of the same group is off in the count with it. */
 export function daysBought(document: Document, stayId: Id): DaysBought[] {
@@ -31,13 +36,31 @@ export function daysBought(document: Document, stayId: Id): DaysBought[] {
       days: withIt.days - without.days,
       blockedBy: blockedBy(habit, rig, stay),
       atLeast: withIt.beyond,
+      pushes: pushesOf(withIt.containers, without.containers),
     }
   })
 }
 
-/** 'Beyond' counts as the horizon. */
-function dryDays(document: Document, stayId: Id): { days: Days; beyond: boolean } {
-  const model = compile(document, stayId)
-  const { days } = count(model)
-  return { days: days ?? model.horizonDays, beyond: days === null }
+interface Counted {
+  days: Days
+  beyond: boolean
+  containers: { container: Id; days: Days }[]
 }
+
+function pushesOf(withIt: Counted['containers'], without: Counted['containers']): DaysBought['pushes'] {
+  return withIt
+    .map(({ container, days }, c) => ({ container, days: without[c]!.days - days }))
+    .filter(({ days }) => days >= LEAST_PUSH)
+    .sort((a, b) => b.days - a.days)
+}
+
+/** 'Beyond' counts as the horizon. */
+function dryDays(document: Document, stayId: Id): Counted {
+  const model = compile(document, stayId)
+  const { days, containers } = count(model)
+  return {
+    days: days ?? model.horizonDays,
+    beyond: days === null,
+    containers: model.containers.map(({ id }, c) => ({ container: id, days: containers[c] ?? model.horizonDays })),
+  }
+} // prettier-ignore

@@ -1,5 +1,5 @@
 import { ledger } from '../count'
-import { blockedBy, flushRatios, withHabits } from '../habits'
+import { blockedBy, flushKept, flushRatios, withHabits } from '../habits'
 import { compile, compileChances, found, type Document, type Habit, type Id } from '../model'
 import {
   asCount,
@@ -63,8 +63,8 @@ const BEYOND_GOAL = 1.6
 
 /**
  * Which habits make a stay last, with the least bother, and the whole trade-off of bother against days. Habits that are
- * blocked, or rationed anything, are not among them (a document that rations is refused). Sets keep the crew's flush
- * floor up to the goal, or what the stay has without habits where that is less.
+ * blocked, or rationed anything, are not among them (a document that rations is refused). Sets keep the liquid
+ * per solid use that the crew keeps (by its school of flushing) up to the goal, or what the stay has without habits where that is less.
  * @yields after each step what is known so far, so that it can be shown and stopped
  */
 export function* reach(document: Document, stayId: Id, options: ReachOptions): Generator<ReachSoFar, Reach> {
@@ -134,7 +134,7 @@ function contextOf(
     const ratios = flushRatios(compiled, ledger(compiled), parts < 0 ? model.grid.count : parts)
     return Math.min(...ratios.map(({ least }) => least ?? Infinity))
   }
-  const floor = Math.min(crew.flushFloor.value, leastOf([]))
+  const floor = Math.min(flushKept(crew), leastOf([]))
   const relevant = (set: readonly Habit[]) => set.filter((habit) => components.some(({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit))))
   const known = new Map<string, boolean>()
   const keepsFloor = (set: readonly Habit[]) => {

@@ -10,14 +10,28 @@ export interface FlushRange {
   low: number
   likely: number
   high: number
+  /** Share of trips in which it falls below what the crew's floor is. */
+  under: number
+}
+
+export interface FlushOptions {
+  seed: number
+  trials: number
+  /** How many parts count. */
+  parts: number
+  /** L per solid use below which solids mound. */
+  floor: number
 }
 
 /**
  * Liquid since the last emptying ÷ solid uses, from one use on (model.md section 4): each trip's least, over all
- * containers that solids reach and the parts counted. @param sampler with its flush accounts @param parts how many count
+ * containers that solids reach and the parts counted. @param sampler with its flush accounts
  * @returns null where no trip has a solid use in litres
  */
-export function flushRange(sampler: Sampler, seed: number, trials: number, parts: number): FlushRange | null {
+export function flushRange(
+  sampler: Sampler,
+  { seed, trials, parts, floor }: FlushOptions,
+): FlushRange | null {
   const { accounts, model } = sampler
   const { count } = model.grid
   const least = new Float64Array(trials).fill(Infinity)
@@ -35,5 +49,6 @@ export function flushRange(sampler: Sampler, seed: number, trials: number, parts
   const sorted = least.filter((ratio) => Number.isFinite(ratio)).sort()
   if (sorted.length === 0) return null
   const at = (q: number) => quantileSorted(sorted, q)
-  return { low: at(PLAN_ON), likely: at(LIKELY), high: at(AT_BEST) }
+  const under = sorted.filter((ratio) => ratio < floor - 1e-9).length / trials
+  return { low: at(PLAN_ON), likely: at(LIKELY), high: at(AT_BEST), under }
 }

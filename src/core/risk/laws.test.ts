@@ -159,7 +159,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
   })
 
   it('a story’s reasons add up to how much nearer its limit the stopper came than on average', () => {
-    const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 20)
+    const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 20, true)
     const { model, ledger } = sampler
     const { days, stopper } = sampleTrips(sampler, { seed: 5, from: 0, to: 40, bandParts: 0 })
     for (let t = 0; t < 40; t++) {
@@ -175,6 +175,11 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
           if (i === part) nearer = sign * (change - (limit[c * BATCH]! - model.containers[c]!.limit!))
         },
       })
+      for (const reason of story.reasons)
+        if (reason.kind === 'activity' && reason.uses > 0) {
+          expect(reason.perUse).toBeGreaterThan(0.2)
+          expect(reason.perUse).toBeLessThan(4)
+        }
       expect(story.reasons.reduce((sum, { closer }) => sum + closer, 0)).toBeCloseTo(nearer, 6)
     }
   }) // prettier-ignore

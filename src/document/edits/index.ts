@@ -14,5 +14,5 @@ export {
   setCapacity, setJoined, setOutlet, setReserve, setRole, setSafeFill,
 } from './rigEdits' // prettier-ignore
 export {
-  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setModelLevel, setNights, setOwnRate, setStart, stayOf, withWeight,
+  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setModelLevel, setNights, setOwnRate, setStart, setWarmest, stayOf, withWeight,
 } from './stayEdits' // prettier-ignore

@@ -49,6 +49,13 @@ export function setNights(draft: Document, stayId: Id, nights: number): void {
   stay.leaveAt = leaveAfterNights(stay.start, stay.leaveAt, nights)
 }
 
+/** The warmest of one day, °C; a day like the usual one is not kept apart. */
+export function setWarmest(draft: Document, stayId: Id, day: number, celsius: number): void {
+  const { weather } = stayOf(draft, stayId)
+  weather.days = weather.days.filter((entry) => entry.day !== day)
+  if (celsius !== weather.usual.value) weather.days.push({ day, warmest: owned(celsius) })
+}
+
 export function addPerson(draft: Document, crewId: Id, id: Id, name: string): void {
   crewOf(draft, crewId).persons.push({ id, name, rates: [] })
 }

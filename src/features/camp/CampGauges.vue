@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import CampLevelErrors from './CampLevelErrors.vue'
 import { levelAt, usesLeft } from '@/core/count'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -86,5 +87,6 @@ function drag(container: ModelContainer, amount: number) {
       </li>
     </ul>
     <p class="mt-2 text-[0.95rem] text-soft">{{ t.camp.levelsHint }}</p>
+    <CampLevelErrors />
   </section>
 </template>

@@ -6,12 +6,15 @@ import CampSetup from './CampSetup.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
+import { useRiskWords } from '@/parts/risk/useRiskWords'
+import RiskPanel from '@/parts/risk/RiskPanel.vue'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { t } from '@/texts'
 
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()
+const risk = useRiskWords()
 </script>
 
 <template>
@@ -19,7 +22,7 @@ const words = useCountWords()
   <div v-else>
     <h1 class="sr-only">{{ t.camp.title }}</h1>
     <div class="border-b border-line pt-5 pb-5">
-      <TheCount v-if="words" :words="words"
+      <TheCount v-if="words" :words="words" :risk="risk"
         ><button
           type="button"
           class="min-h-11 px-1 text-lg font-semibold whitespace-nowrap text-soft underline decoration-line decoration-2 underline-offset-4"
@@ -32,6 +35,7 @@ const words = useCountWords()
     <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
       <div>
         <CampGauges class="pt-6" />
+        <RiskPanel class="pt-6" />
         <CampSetup class="pt-6" />
       </div>
       <CampHabits class="pt-6" />

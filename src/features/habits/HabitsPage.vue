@@ -1,43 +1,56 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { wallDaysBetween } from '@/core/calendar'
-import { partAt } from '@/core/count'
-import { flushRatios, switched, touchesFlush } from '@/core/habits'
+import { daysPerBother, switched } from '@/core/habits'
 import type { Habit } from '@/core/model'
-import { owned } from '@/core/quantities'
+import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { LIMITS } from '@/document'
-import { addMissingHabits, crewOf, newHabit, removeHabit, setGear, stayOf } from '@/document/edits'
+import { addMissingHabits, newHabit, removeHabit, setGear, stayOf } from '@/document/edits'
 import { STARTER_HABIT_IDS, starterHabits } from '@/document/starters'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
-import QuantityField from '@/parts/fields/QuantityField.vue'
 import HabitRow from '@/parts/habits/HabitRow.vue'
-import { useAmounts } from '@/parts/useAmounts'
-import { useEffectWords } from '@/parts/useEffectWords'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
+import FlushSides from './FlushSides.vue'
+import HabitDays from './HabitDays.vue'
+import HabitDetails from './HabitDetails.vue'
 import HabitEditor from './HabitEditor.vue'
+import ReachPanel from './ReachPanel.vue'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-const { volume } = useAmounts()
-const effectWords = useEffectWords()
+const advice = useAdviceStore()
+advice.follow('worth')
 const edited = ref<string | null>(null)
 
 const stopper = computed(
   () => forecast.model?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? null,
 )
-/** Most days for the bother first, as they stood when the screen opened: nothing moves under the thumb. */
+/** Most days to plan on for the bother first, as they stood when they were first known: nothing moves under the thumb. */
 const order = ref<string[]>([])
-const worth = ({ days, habit }: { days: number; habit: string }) =>
-  days / (0.5 + (workspace.document.habits.find(({ id }) => id === habit)?.bother.value ?? 0))
+const botherOf = (habit: string) =>
+  workspace.document.habits.find(({ id }) => id === habit)?.bother.value ?? 0
+let isOrderFinal = false
 watch(
   () => forecast.stay?.id,
   () => {
-    order.value = [...forecast.bought].sort((a, b) => worth(b) - worth(a)).map(({ habit }) => habit)
+    isOrderFinal = false
+    order.value = [...forecast.bought]
+      .sort((a, b) => daysPerBother(b.days, botherOf(b.habit)) - daysPerBother(a.days, botherOf(a.habit)))
+      .map(({ habit }) => habit)
+  },
+  { immediate: true },
+)
+watch(
+  () => advice.worth,
+  (worth) => {
+    if (isOrderFinal || worth.size === 0) return
+    isOrderFinal = true
+    order.value = [...worth.values()]
+      .sort((a, b) => daysPerBother(b.planOn, botherOf(b.habit)) - daysPerBother(a.planOn, botherOf(a.habit)))
+      .map(({ habit }) => habit)
   },
   { immediate: true },
 )
@@ -45,32 +58,25 @@ const rows = computed(() => {
   const place = (id: string) => (order.value.includes(id) ? order.value.indexOf(id) : order.value.length)
   return [...forecast.bought]
     .sort((a, b) => place(a.habit) - place(b.habit))
-    .map((bought) => ({ ...bought, habit: workspace.document.habits.find(({ id }) => id === bought.habit)! }))
+    .map((bought) => ({
+      ...bought,
+      planOn: advice.worth.get(bought.habit)?.planOn ?? null,
+      habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
+    }))
 })
+const daysOf = (id: string) => forecast.stay?.habits.find(({ habit }) => habit === id)?.days ?? null
+/** The habit of the same group that is on and would give way. */
+function rivalOf({ id, group }: Habit): string | null {
+  const isRival = (other: Habit) => group !== null && other.group === group && other.id !== id
+  const on = forecast.stay?.habits.map(({ habit }) => habit) ?? []
+  return workspace.document.habits.find((other) => isRival(other) && on.includes(other.id))?.name ?? null
+}
 const free = computed(() => rows.value.filter(({ blockedBy }) => blockedBy === null))
 const blocked = computed(() => rows.value.filter(({ blockedBy }) => blockedBy !== null))
 const isOwn = ({ id }: Habit) => !(STARTER_HABIT_IDS as readonly string[]).includes(id)
 const missing = computed(
   () => STARTER_HABIT_IDS.filter((id) => !workspace.document.habits.some((habit) => habit.id === id)).length,
 )
-
-/** The least liquid per solid use up to the end of the stay, against what the crew keeps. */
-const flush = computed(() => {
-  const { model, result, stay, crew } = forecast
-  if (!model || !result || !stay || !crew) return null
-  const parts = partAt(model, wallDaysBetween(stay.start, stay.leaveAt)) + 1
-  const least = flushRatios(model, result.ledger, parts).flatMap((ratio) =>
-    ratio.least === null ? [] : [ratio.least],
-  )
-  if (least.length === 0) return null
-  const floor = crew.flushFloor.value
-  const now = Math.min(...least)
-  return {
-    floor,
-    words: (now < floor ? t.habits.floorUnder : t.habits.floor)(volume(now), volume(floor)),
-    isUnder: now < floor,
-  }
-})
 
 function toggle(habit: string, on: boolean) {
   const stayId = forecast.stay!.id
@@ -92,10 +98,6 @@ function add() {
 }
 const addCatalogue = () =>
   workspace.edit('habit', (draft) => addMissingHabits(draft, starterHabits(t.starters)))
-function setFloor(litres: number) {
-  const { id } = forecast.crew!
-  return workspace.edit('crew', (draft) => void (crewOf(draft, id).flushFloor = owned(litres)), `floor ${id}`)
-}
 </script>
 
 <template>
@@ -103,24 +105,8 @@ function setFloor(litres: number) {
   <div v-else data-anchor="habits">
     <PageHead :title="t.habits.title" />
     <p class="text-lg">{{ stopper ? t.habits.lead(stopper) : t.habits.leadNone }}</p>
-    <div
-      v-if="flush"
-      class="mt-3 flex flex-wrap items-center gap-x-6 gap-y-2 border-y border-line py-3"
-      data-testid="flush-floor"
-    >
-      <p class="grow text-lg" :class="flush.isUnder ? 'font-bold' : ''">
-        {{ flush.isUnder ? '▲ ' : '' }}{{ flush.words }}
-      </p>
-      <QuantityField
-        class="w-40"
-        :label="t.habits.floorField"
-        :value="flush.floor"
-        dimension="volume"
-        :min="0"
-        :max="LIMITS.volumeL.max"
-        :save="setFloor"
-      />
-    </div>
+    <ReachPanel class="mt-4" />
+    <h2 class="mt-8 text-xl font-bold">{{ t.habits.catalogue }}</h2>
     <ul class="mt-2 grid gap-x-12 lg:grid-cols-2">
       <HabitRow v-for="row in free" :key="row.habit.id" v-bind="row" @toggle="toggle(row.habit.id, $event)">
         <p
@@ -129,6 +115,16 @@ function setFloor(litres: number) {
         >
           {{ row.habit.cautions.map((caution) => t.cautions[caution]).join(' ') }}
         </p>
+        <p v-if="!row.on && rivalOf(row.habit)" class="text-[0.95rem] font-semibold">
+          {{ t.habits.inPlaceOf(rivalOf(row.habit)!) }}
+        </p>
+        <HabitDays
+          v-if="row.on"
+          :stay="forecast.stay"
+          :habit="row.habit.id"
+          :name="row.habit.name"
+          :days="daysOf(row.habit.id)"
+        />
         <details v-if="isOwn(row.habit)" :open="edited === row.habit.id">
           <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
             {{ t.habits.edit(row.habit.name) }}
@@ -138,18 +134,7 @@ function setFloor(litres: number) {
             @remove="workspace.edit('habit', (draft) => removeHabit(draft, row.habit.id))"
           />
         </details>
-        <details v-else>
-          <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
-            {{ t.habits.effects }}
-          </summary>
-          <ul class="pb-2 text-[0.95rem] leading-snug">
-            <li v-for="(effect, i) in row.habit.effects" :key="i">{{ effectWords(effect) }}</li>
-            <li v-if="touchesFlush(row.habit, forecast.crew)">▲ {{ t.habits.touches }}</li>
-            <li v-for="caution in row.habit.cautions" :key="caution">
-              {{ t.habits.cautions }}: {{ t.cautions[caution] }}
-            </li>
-          </ul>
-        </details>
+        <HabitDetails v-else :habit="row.habit" :pushes="row.pushes" :plan-on="row.planOn" />
       </HabitRow>
     </ul>
     <section v-if="blocked.length > 0" class="pt-8" aria-labelledby="blocked">
@@ -179,6 +164,7 @@ function setFloor(litres: number) {
         </HabitRow>
       </ul>
     </section>
+    <FlushSides :crew="forecast.crew" />
     <div class="mt-6 flex flex-wrap gap-3">
       <AppButton @click="add">{{ t.habits.add }}</AppButton>
       <AppButton v-if="missing > 0" kind="quiet" @click="addCatalogue">{{

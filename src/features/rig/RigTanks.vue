@@ -35,7 +35,6 @@ const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const why = useWhyStore()
 const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS, ...CARRIER_KINDS]
-const hasMore = (container: Container) => !('reserve' in container)
 
 const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('rig', recipe, key)
 const levelOf = (id: string) => props.stay.levels.find(({ container }) => container === id)?.level.value ?? 0
@@ -92,6 +91,7 @@ function daysOf(id: string): string {
         :key="container.id"
         class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-4 lg:grid-cols-[minmax(0,5fr)_repeat(3,minmax(0,3fr))_5rem_3rem]"
         :data-testid="`tank-${container.id}`"
+        :data-anchor="`tank-${container.id}`"
       >
         <TextField
           class="col-span-2 lg:col-span-1"
@@ -176,7 +176,7 @@ function daysOf(id: string): string {
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
         <p v-if="heldBy(container) && rig.containers.length > 1" class="sr-only">{{ heldBy(container) }}</p>
-        <details v-if="hasMore(container)" class="col-span-2 lg:col-span-6">
+        <details class="col-span-2 lg:col-span-6">
           <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
             {{ t.tank.more(container.name) }}
           </summary>

@@ -52,6 +52,24 @@ const toggleLight = () =>
 
 <template>
   <div class="grid grid-cols-2 items-end gap-x-4 gap-y-3 border-l-4 border-line pb-3 pl-4 sm:grid-cols-4">
+    <template v-if="'spread' in container">
+      <QuantityField
+        :label="t.sure.capacityOff"
+        :value="container.spread.value"
+        dimension="percent"
+        :min="0"
+        :max="1"
+        :save="put('spread', (draft) => ('spread' in draft ? draft.spread : null))"
+      />
+      <AppButton
+        v-if="container.spread.value > 0"
+        kind="quiet"
+        class="justify-self-start"
+        @click="put('spread', (draft) => ('spread' in draft ? draft.spread : null))(0)"
+        >{{ t.sure.isMetered }}</AppButton
+      >
+      <p v-else class="pb-2.5 text-soft">{{ t.sure.metered }}</p>
+    </template>
     <AppStepper
       v-if="'spares' in container"
       class="col-span-2 sm:col-span-1"

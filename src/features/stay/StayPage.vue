@@ -2,14 +2,16 @@
 import CrewPersons from './CrewPersons.vue'
 import CrewSwitcher from './CrewSwitcher.vue'
 import CrewUses from './CrewUses.vue'
+import StayAssumptions from './StayAssumptions.vue'
 import StayLand from './StayLand.vue'
 import StayWeather from './StayWeather.vue'
 import StayHeadline from './StayHeadline.vue'
 import StaySwitcher from './StaySwitcher.vue'
 import StayWhen from './StayWhen.vue'
 import TheBoard from './board/TheBoard.vue'
-import StayChart from './chart/StayChart.vue'
 import { useForecastStore } from '@/data/forecastStore'
+import RiskPanel from '@/parts/risk/RiskPanel.vue'
+import LevelChart from '@/parts/levels/LevelChart.vue'
 import NoStay from '@/parts/NoStay.vue'
 import { t } from '@/texts'
 
@@ -23,7 +25,9 @@ const forecast = useForecastStore()
     <StayHeadline class="pt-5 pb-4" />
     <TheBoard />
     <p class="mt-1 max-w-[80ch] text-[0.95rem] text-soft">{{ t.board.hint }}</p>
-    <StayChart class="pt-6" />
+    <RiskPanel class="pt-6" is-wide />
+    <LevelChart class="pt-6" />
+    <StayAssumptions />
     <div class="grid gap-x-12 lg:grid-cols-2">
       <div>
         <StayWhen :stay="forecast.stay" />

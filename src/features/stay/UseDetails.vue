@@ -85,6 +85,30 @@ const setWeight = (part: number, share: number) =>
       :max="1"
       :save="(share) => change('drain', (draft) => void (draft.drainShare = owned(share)))"
     />
+    <QuantityField
+      :label="t.sure.volumeVaries"
+      :value="activity.spread.value"
+      dimension="percent"
+      :min="0"
+      :max="LIMITS.spread.max"
+      :save="(cv) => change('spread', (draft) => void (draft.spread = owned(cv)))"
+    />
+    <QuantityField
+      :label="t.sure.levelOff"
+      :value="activity.levelSpread.value"
+      dimension="percent"
+      :min="0"
+      :max="LIMITS.spread.max"
+      :save="(cv) => change('level spread', (draft) => void (draft.levelSpread = owned(cv)))"
+    />
+    <div class="col-span-2 -ml-2 flex items-center gap-1">
+      <AppSwitch
+        :on="activity.dispersion === 0"
+        :label="t.sure.exact"
+        @change="(exact) => change('dispersion', (draft) => void (draft.dispersion = exact ? 0 : 1))"
+      />
+      <span aria-hidden="true">{{ t.sure.exact }}</span>
+    </div>
     <div v-if="activity.kind === 'shower'" class="col-span-2 -ml-2 flex items-center gap-1 sm:col-span-4">
       <AppSwitch :on="activity.timed !== null" :label="t.shower.timed" @change="setTimed" />
       <span aria-hidden="true">{{ t.shower.timed }}</span>

@@ -2,7 +2,11 @@
 import type { CountWords } from './useCountWords'
 import { t } from '@/texts'
 
-defineProps<{ words: CountWords }>()
+defineProps<{
+  words: CountWords
+  /** Says that it speaks of the average, where what to plan on stands beside it. */
+  isAverage?: boolean
+}>()
 </script>
 
 <template>
@@ -12,7 +16,7 @@ defineProps<{ words: CountWords }>()
   >
     <span v-if="words.startsPast" class="text-oxide">{{ t.count.startsPast(words.stopper ?? '') }}</span>
     <template v-else-if="words.when">
-      {{ t.count.stops(words.stopper ?? '') }}
+      {{ isAverage ? t.count.onAverage : '' }} {{ t.count.stops(words.stopper ?? '') }}
       <span :class="words.lasts ? '' : 'text-oxide'">{{ words.when.day }}, {{ words.when.part }}</span
       >, {{ words.lasts ? t.count.enough : t.count.short(words.short)
       }}{{ words.lasts ? '' : ` ${t.count.of(words.nights)}` }}.

@@ -2,12 +2,17 @@
 import { t } from '@/texts'
 import { useAskCount } from './useAskCount'
 import { useCountWords } from './useCountWords'
+import { useRiskWords } from '@/parts/risk/useRiskWords'
 
 const words = useCountWords()
 const ask = useAskCount()
+const risk = useRiskWords()
 </script>
 
 <template>
+  <span v-if="risk" class="figure pr-2 text-sm font-bold whitespace-nowrap" data-testid="plan-strip">{{
+    t.risk.strip(risk.plan)
+  }}</span>
   <button
     v-if="words"
     type="button"

@@ -8,6 +8,8 @@ const props = defineProps<{
   planned: number
   /** Dry days; null: beyond the horizon. */
   days: number | null
+  /** Dry days to plan on: what lies between them and the average is drawn softer. */
+  sure?: number | null
   /** Groups of five in a row. */
   perRow?: number
   /** Words under the first stroke, the stop and the last stroke. */
@@ -15,6 +17,12 @@ const props = defineProps<{
 }>()
 
 const shape = computed(() => tallyShape(props.planned, props.days, props.perRow))
+/** The same strokes, as far as they can be planned on. */
+const sureStrokes = computed(() =>
+  props.sure === null || props.sure === undefined
+    ? shape.value.strokes
+    : tallyShape(props.planned, Math.min(props.sure, props.days ?? props.sure), props.perRow).strokes,
+)
 /** Room a date takes under the tally. */
 const LABEL_WIDTH = 78
 const labels = computed(() => {
@@ -70,6 +78,14 @@ const label = computed(() => {
         stroke-dasharray="0.1 8.5"
       />
       <template v-for="stroke in shape.strokes" :key="stroke.index">
+        <path
+          v-if="stroke.filled > 0.01"
+          :d="`M${stroke.x1} ${stroke.y1}L${filledTo(stroke).x} ${filledTo(stroke).y}`"
+          stroke="var(--faint)"
+          :stroke-width="5"
+        />
+      </template>
+      <template v-for="stroke in sureStrokes" :key="stroke.index">
         <path
           v-if="stroke.filled > 0.01"
           :d="`M${stroke.x1} ${stroke.y1}L${filledTo(stroke).x} ${filledTo(stroke).y}`"

@@ -6,12 +6,17 @@ import { tallyShape } from './tally'
 import CountSentence from './CountSentence.vue'
 import TallyMarks from './TallyMarks.vue'
 import type { CountWords } from './useCountWords'
+import type { RiskWords } from '@/parts/risk/useRiskWords'
 
 const props = defineProps<{
   words: CountWords
+  /** What the trips say: the figure is then what to plan on, and the average stands beside it. */
+  risk?: RiskWords | null
   /** One column, for a place beside something else. */
   compact?: boolean
 }>()
+const figure = computed(() => props.risk?.figure ?? props.words.figure)
+const isBeyond = computed(() => (props.risk ? props.risk.planOn.isBeyond : props.words.isBeyond))
 const wide = useMediaQuery('(min-width: 40rem)')
 const perRow = computed(() => (wide.value ? 6 : 3))
 /** A stroke is as large for three nights as for twelve; only long stays shrink. */
@@ -29,25 +34,33 @@ const tallyWidth = computed(() => {
     aria-live="off"
   >
     <div>
-      <h2 id="the-count" class="text-[0.95rem] font-semibold text-soft">{{ t.count.planning }}</h2>
+      <h2 id="the-count" class="text-[0.95rem] font-semibold text-soft">
+        {{ risk ? t.risk.planOn : t.count.planning }}
+      </h2>
       <p class="flex items-end gap-3">
-        <span v-if="words.isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
+        <span v-if="isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
         <span
-          data-testid="count-days"
+          :data-testid="risk ? 'plan-on' : 'count-days'"
           class="figure leading-[0.86] font-extrabold tracking-[-0.045em]"
           :class="compact ? 'text-[5rem] lg:text-[9.6rem]' : 'text-[7.4rem] sm:text-[9.6rem]'"
-          >{{ words.figure }}</span
+          >{{ figure }}</span
         >
         <span class="figure pb-1.5 text-2xl leading-[1.05] font-semibold sm:pb-3 sm:text-[1.7rem]">{{
-          t.count.dryDays(words.figure)
+          t.count.dryDays(figure)
         }}</span>
       </p>
     </div>
     <div class="min-w-0">
-      <CountSentence :words="words"><slot /></CountSentence>
+      <CountSentence :words="words" :is-average="Boolean(risk)"><slot /></CountSentence>
+      <p v-if="risk" class="mt-1 text-lg leading-snug" data-testid="count-range">
+        <span data-testid="count-days" class="figure font-bold">{{ words.figure }}</span>
+        {{ t.risk.rest(risk.likely, risk.best) }}
+        <span class="font-semibold">{{ risk.nights }}</span>
+      </p>
       <TallyMarks
         :planned="words.nights"
         :days="words.days"
+        :sure="risk ? risk.planOn.days : null"
         :per-row="perRow"
         :marks="words.marks"
         class="mt-3 -ml-3 h-auto"

@@ -12,6 +12,8 @@ const props = defineProps<{
   habit: Habit
   on: boolean
   days: number
+  /** Days bought to plan on, where they are known: they are what counts, and the average stands below. */
+  planOn?: number | null
   atLeast: boolean
   blockedBy: Blocked | null
 }>()
@@ -19,9 +21,10 @@ defineEmits<{ toggle: [on: boolean] }>()
 const why = useWhyStore()
 const settings = useSettingsStore()
 
+const shown = computed(() => props.planOn ?? props.days)
 const gain = computed(() => {
-  const text = formatSigned(props.days)
-  return props.atLeast && props.days !== 0 ? t.camp.atLeast(text) : text
+  const text = formatSigned(shown.value)
+  return props.atLeast && shown.value !== 0 ? t.camp.atLeast(text) : text
 })
 /** When in the day it can be kept up, in a few words. */
 const limits = computed(() => {
@@ -72,11 +75,14 @@ const limits = computed(() => {
         type="button"
         :aria-label="`${gain} d. ${t.why.habit(habit.name)}`"
         class="figure min-h-8 text-xl leading-tight font-bold whitespace-nowrap"
-        :class="days > 0.05 ? 'text-sage' : 'text-soft'"
+        :class="shown > 0.05 ? 'text-sage' : 'text-soft'"
         @click="why.ask({ kind: 'habit', habit: habit.id })"
       >
         {{ gain }} <span class="text-base font-semibold">d</span>
       </button>
+      <p v-if="planOn != null" class="text-[0.85rem] leading-tight text-soft">
+        {{ t.habits.average(formatSigned(days)) }}
+      </p>
       <BotherMarks :bother="habit.bother.value" class="mt-0.5 ml-auto" />
     </div>
   </li>

@@ -3,7 +3,9 @@ import { computed, ref } from 'vue'
 import BoardPatterns from './BoardPatterns.vue'
 import BoardHabits from './BoardHabits.vue'
 import BoardPeople from './BoardPeople.vue'
+import BoardChance from './BoardChance.vue'
 import BoardRow from './BoardRow.vue'
+import BoardWeather from './BoardWeather.vue'
 import { useBoard } from './useBoard'
 import { useMediaQuery } from '@vueuse/core'
 import type { ModelContainer } from '@/core/model'
@@ -45,6 +47,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
             >
           </div>
           <BoardPeople :board="board" />
+          <BoardWeather :board="board" />
           <div ref="cellsElement" @keydown="onKeydown" @focusin="onFocusin">
             <div v-for="(row, r) in board.rows" :key="row.id" class="mt-3 flex">
               <div class="board-label pt-1">
@@ -63,6 +66,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
               />
             </div>
           </div>
+          <BoardChance :board="board" />
           <BoardHabits :board="board" :day-width="dayWidth" />
           <div
             v-if="board.stopX !== null"

@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { addWallDays, dayAndPartOf, dayZero, nightsBetween } from '@/core/calendar'
+import { addWallDays, dayAndPartOf, dayZero, nightsBetween, wallDaysBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { formatDate, formatShortDay } from '@/texts'
 import { boardCells, boardX } from './boardShape'
@@ -17,6 +17,7 @@ export function useBoard() {
     return {
       stay,
       crew,
+      untilDays: wallDaysBetween(stay.start, stay.leaveAt),
       firstPart: dayAndPartOf(stay.start, stay.start).part,
       days: Array.from({ length: count }, (_, day) => ({
         day,

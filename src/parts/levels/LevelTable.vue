@@ -5,10 +5,21 @@ import { formatDate, formatNumber, t } from '@/texts'
 
 const props = defineProps<{ series: LevelSeries[] }>()
 
+const percent = (value: number) => `${formatNumber(value, 0)} %`
 /** A row per day: the levels when it ends, at 05:00. */
 const rows = computed(() =>
   (props.series[0]?.times ?? []).flatMap((time, i) =>
-    i > 0 && time.endsWith('T05:00') ? [{ time, cells: props.series.map(({ percent }) => percent[i]!) }] : [],
+    i > 0 && time.endsWith('T05:00')
+      ? [
+          {
+            time,
+            cells: props.series.map(({ percent: average, fan }) => ({
+              average: percent(average[i]!),
+              range: fan ? t.chart.range(percent(fan.low[i - 1]!), percent(fan.high[i - 1]!)) : null,
+            })),
+          },
+        ]
+      : [],
   ),
 )
 </script>
@@ -26,7 +37,10 @@ const rows = computed(() =>
         <tr v-for="row in rows" :key="row.time" class="border-b border-line">
           <th class="py-1 pr-4 font-normal whitespace-nowrap">{{ formatDate(row.time) }}</th>
           <td v-for="(cell, i) in row.cells" :key="i" class="figure py-1 pr-4 text-right">
-            {{ formatNumber(cell, 0) }} %
+            {{ cell.average }}
+            <span v-if="cell.range" class="block text-[0.85rem] whitespace-nowrap text-soft">{{
+              cell.range
+            }}</span>
           </td>
         </tr>
       </tbody>

@@ -4,17 +4,20 @@ import LevelTable from './LevelTable.vue'
 import { levelSeries } from './levelSeries'
 import { wallDaysBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
+import { useRiskStore } from '@/data/riskStore'
 import { formatDays, formatNumber, formatPartOfDay, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
 const LevelPlot = defineAsyncComponent(() => import('./LevelPlot.vue'))
 
 const forecast = useForecastStore()
+const chances = useRiskStore()
 const isShown = ref(false)
 
 const series = computed(() => {
   const { stay, model, result } = forecast
-  return stay && model && result ? levelSeries(model, result, wallDaysBetween(stay.start, stay.leaveAt)) : []
+  if (!stay || !model || !result) return []
+  return levelSeries(model, result, wallDaysBetween(stay.start, stay.leaveAt), chances.risk?.fans)
 })
 const sentence = computed(() => {
   const { model, result } = forecast
@@ -44,7 +47,7 @@ const sentence = computed(() => {
     <figure v-if="isShown">
       <LevelPlot :series="series" />
       <figcaption>
-        <p class="max-w-[70ch]" data-testid="chart-sentence">{{ sentence }}</p>
+        <p class="max-w-[70ch]" data-testid="chart-sentence">{{ sentence }} {{ t.chart.reading }}</p>
         <details class="mt-1">
           <summary class="min-h-11 cursor-pointer py-2.5 font-semibold">{{ t.chart.table }}</summary>
           <LevelTable :series="series" />

@@ -4,7 +4,7 @@ import { addWallDays } from '@/core/calendar'
 import { count, levelAt } from '@/core/count'
 import { compile } from '@/core/model'
 import { levelSeries } from './levelSeries'
-import { documentArb } from '../../../../tests/support/generate'
+import { documentArb } from '../../../tests/support/generate'
 
 it('draws the ledger: the start, then every part end, in time', () => {
   fc.assert(

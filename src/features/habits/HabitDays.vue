@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { addWallDays, dayZero, nightsBetween } from '@/core/calendar'
+import { switched } from '@/core/habits'
+import type { Id, Stay } from '@/core/model'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { stayOf } from '@/document/edits'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import { formatShortDay, t } from '@/texts'
+
+/** The days on which a habit that is on is kept up. */
+const props = defineProps<{ stay: Stay; habit: Id; name: string; days: [number, number] | null }>()
+const workspace = useWorkspaceStore()
+
+const last = computed(() => nightsBetween(props.stay.start, props.stay.leaveAt))
+const from = computed(() => props.days?.[0] ?? 0)
+const to = computed(() => Math.min(last.value, props.days?.[1] ?? last.value))
+const option = (day: number) => ({
+  value: String(day),
+  label: formatShortDay(addWallDays(dayZero(props.stay.start), day)),
+})
+const options = computed(() => Array.from({ length: last.value + 1 }, (_, day) => option(day)))
+
+/** The whole stay is kept as such, so that it goes on being the whole stay when that gets longer. */
+function set(first: number, end: number) {
+  const { id } = props.stay
+  const range: [number, number] = [Math.min(first, end), Math.max(first, end)]
+  const isWhole = range[0] === 0 && range[1] === last.value
+  workspace.edit(
+    'habit',
+    (draft) => {
+      const stay = stayOf(draft, id)
+      stay.habits = switched(draft, stay.habits, props.habit, true, isWhole ? null : range)
+    },
+    `days of ${props.habit}`,
+  )
+}
+</script>
+
+<template>
+  <div class="mt-1 grid max-w-xs grid-cols-2 gap-3">
+    <ChoiceField
+      :label="t.habits.from(name)"
+      :value="String(from)"
+      :options="options"
+      @choose="(day) => set(Number(day), to)"
+    />
+    <ChoiceField
+      :label="t.habits.to(name)"
+      :value="String(to)"
+      :options="options"
+      @choose="(day) => set(from, Number(day))"
+    />
+  </div>
+</template>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { touchesFlush, type DaysBought } from '@/core/habits'
+import type { Habit } from '@/core/model'
+import { useAdviceStore } from '@/data/adviceStore'
+import { useForecastStore } from '@/data/forecastStore'
+import { useEffectWords } from '@/parts/useEffectWords'
+import { formatDays, formatSigned, t } from '@/texts'
+
+/** What a habit does, what it buys in other company, and what it pushes. */
+const props = defineProps<{ habit: Habit; pushes: DaysBought['pushes']; planOn: number | null }>()
+const advice = useAdviceStore()
+const forecast = useForecastStore()
+const effectWords = useEffectWords()
+
+const company = computed(() => advice.company.get(props.habit.id) ?? null)
+const pushed = computed(() =>
+  props.pushes.map(({ container, days }) =>
+    t.habits.pushes(
+      forecast.model?.containers.find(({ id }) => id === container)?.name ?? '',
+      formatDays(days),
+    ),
+  ),
+)
+function opened(event: Event) {
+  if ((event.target as HTMLDetailsElement).open) void advice.askCompany(props.habit.id)
+}
+</script>
+
+<template>
+  <details @toggle="opened">
+    <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
+      {{ t.habits.effects }}
+    </summary>
+    <ul class="grid gap-1 pb-2 text-[0.95rem] leading-snug">
+      <li v-for="(effect, i) in habit.effects" :key="i">{{ effectWords(effect) }}</li>
+      <li v-for="words in pushed" :key="words">▲ {{ words }}</li>
+      <li v-if="forecast.crew && touchesFlush(habit, forecast.crew)">▲ {{ t.habits.touches }}</li>
+      <li v-for="caution in habit.cautions" :key="caution">
+        {{ t.habits.cautions }}: {{ t.cautions[caution] }}
+      </li>
+      <li class="font-semibold" data-testid="company">
+        {{
+          company
+            ? t.habits.company(
+                formatSigned(company.alone),
+                formatSigned(planOn ?? 0),
+                formatSigned(company.last),
+              )
+            : t.sure.working
+        }}
+      </li>
+    </ul>
+  </details>
+</template>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { useBoard } from './useBoard'
+import { warmestOf } from '@/core/model'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { LIMITS } from '@/document'
+import { setWarmest } from '@/document/edits'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import { t } from '@/texts'
+
+const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']> }>()
+const workspace = useWorkspaceStore()
+
+function set(day: number, celsius: number) {
+  const { id } = props.board.stay
+  return workspace.edit('stay', (draft) => setWarmest(draft, id, day, celsius), `weather day ${day} ${id}`)
+}
+</script>
+
+<template>
+  <div class="mt-2 flex items-center" role="group" :aria-label="t.weather.row" data-anchor="board-weather">
+    <span class="board-label leading-tight">{{ t.weather.row }}</span>
+    <span v-for="day in board.days" :key="day.day" class="w-(--day) pr-[3px]">
+      <QuantityField
+        :label="t.weather.day(day.short)"
+        hide-label
+        :value="warmestOf(board.stay, day.day)"
+        dimension="temperature"
+        :min="LIMITS.celsius.min"
+        :max="LIMITS.celsius.max"
+        :save="(celsius) => set(day.day, celsius)"
+      />
+    </span>
+  </div>
+</template>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { chanceWords } from './chanceWords'
+import { spreadShape } from './spreadShape'
+import { wallDaysBetween } from '@/core/calendar'
+import type { CountQuantile } from '@/core/risk'
+import { useForecastStore } from '@/data/forecastStore'
+import { useRiskStore } from '@/data/riskStore'
+import { formatDays, t } from '@/texts'
+
+const chances = useRiskStore()
+const forecast = useForecastStore()
+
+const WIDTH = 600
+const FOOT = 132
+const TALL = 74
+
+const shape = computed(() => {
+  const { risk } = chances
+  const { stay } = forecast
+  if (!risk || !stay) return null
+  const until = wallDaysBetween(stay.start, stay.leaveAt)
+  const { span, bars } = spreadShape(risk.sorted, until)
+  const x = (days: number) => (Math.min(days, span) / span) * WIDTH
+  const step = span > 40 ? 10 : span > 16 ? 4 : 2
+  const marks = (
+    [
+      { key: 'plan', text: t.risk.plan, at: risk.planOn, strong: true },
+      { key: 'likely', text: t.risk.likely, at: risk.likely, strong: false },
+      { key: 'best', text: t.risk.atBest, at: risk.atBest, strong: false },
+    ] satisfies { key: string; text: string; at: CountQuantile; strong: boolean }[]
+  ).map(({ at, ...mark }) => ({ ...mark, x: x(at.days), days: at.isBeyond ? null : formatDays(at.days) }))
+  return {
+    bars: bars.map((share, k) => ({ x: (k / bars.length) * WIDTH, share, isSure: k / 4 < risk.planOn.days })),
+    barWidth: WIDTH / bars.length - 1.2,
+    marks: spaced(marks),
+    leaving: x(until),
+    days: Array.from({ length: Math.floor(span / step) + 1 }, (_, k) => ({ day: k * step, x: x(k * step) })),
+    rows: Array.from({ length: Math.ceil(until) }, (_, k) => ({
+      days: k + 1,
+      chance: chanceWords(risk.sorted.filter((days) => days >= k + 1).length / risk.trials),
+    })),
+  }
+})
+
+/** Labels that would touch move apart, the middle one staying where it is. */
+function spaced<T extends { x: number }>(marks: T[]): (T & { labelX: number })[] {
+  const GAP = 76
+  const [plan, likely, best] = marks.map(({ x }) => x) as [number, number, number]
+  const middle = Math.min(WIDTH - GAP - 20, Math.max(GAP + 20, likely))
+  const labels = [Math.max(22, Math.min(plan, middle - GAP)), middle, Math.min(WIDTH - 20, Math.max(best, middle + GAP))]
+  return marks.map((mark, k) => ({ ...mark, labelX: labels[k]! }))
+} // prettier-ignore
+</script>
+
+<template>
+  <figure v-if="shape">
+    <svg :viewBox="`0 0 ${WIDTH} ${FOOT + 28}`" class="w-full max-w-3xl overflow-visible" aria-hidden="true">
+      <g v-for="mark in shape.marks" :key="mark.key">
+        <path
+          :d="`M${mark.labelX} 38L${mark.x} 50V${FOOT}`"
+          fill="none"
+          stroke="var(--ink)"
+          :stroke-width="mark.strong ? 2.5 : 1.25"
+          :stroke-dasharray="mark.strong ? 'none' : '3 3'"
+        />
+        <text
+          :x="mark.labelX"
+          y="14"
+          text-anchor="middle"
+          fill="var(--soft)"
+          class="text-[14px] font-semibold"
+        >
+          {{ mark.text }}
+        </text>
+        <text
+          :x="mark.labelX"
+          y="34"
+          text-anchor="middle"
+          fill="var(--ink)"
+          class="figure font-bold"
+          :class="mark.strong ? 'text-[20px]' : 'text-[17px]'"
+        >
+          {{ mark.days ?? '∞' }}
+        </text>
+      </g>
+      <rect
+        v-for="(bar, k) in shape.bars"
+        :key="k"
+        :x="bar.x"
+        :y="FOOT - bar.share * TALL"
+        :width="shape.barWidth"
+        :height="bar.share * TALL"
+        :fill="bar.isSure ? 'var(--oxide)' : 'var(--soft)'"
+        :opacity="bar.isSure ? 1 : 0.55"
+      />
+      <path :d="`M0 ${FOOT}H${WIDTH}`" stroke="var(--ink)" stroke-width="2" />
+      <g v-for="tick in shape.days" :key="tick.day">
+        <path :d="`M${tick.x} ${FOOT}v6`" stroke="var(--ink)" stroke-width="1.5" />
+        <text :x="tick.x" :y="FOOT + 22" text-anchor="middle" fill="var(--soft)" class="figure text-[14px]">
+          {{ tick.day }}
+        </text>
+      </g>
+      <path
+        :d="`M${shape.leaving} ${FOOT}V${FOOT - TALL - 6}`"
+        stroke="var(--sage)"
+        stroke-width="3"
+        stroke-dasharray="1 5"
+        stroke-linecap="round"
+      />
+      <text
+        :x="shape.leaving - 6"
+        :y="FOOT - TALL + 6"
+        text-anchor="end"
+        fill="var(--sage)"
+        class="text-[14px] font-semibold"
+      >
+        {{ t.risk.stay }}
+      </text>
+    </svg>
+    <details>
+      <summary class="min-h-11 cursor-pointer py-2.5 font-semibold text-soft">{{ t.risk.table }}</summary>
+      <table class="w-full max-w-sm text-left">
+        <thead>
+          <tr class="border-b-2 border-ink">
+            <th class="py-1">{{ t.risk.lasts }}</th>
+            <th class="py-1 text-right">{{ t.risk.chance }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in shape.rows" :key="row.days" class="border-b border-line">
+            <th class="py-1 font-normal">{{ t.risk.days(row.days) }}</th>
+            <td class="figure py-1 text-right">{{ row.chance }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+  </figure>
+</template>

@@ -1,0 +1,26 @@
+/** Trips by the days they last, for drawing: bars of a quarter day and the days they run over. */
+export interface SpreadShape {
+  /** Right end of the axis, days. */
+  span: number
+  /** Share of the tallest bar, 0 to 1, for each quarter day from 0. */
+  bars: number[]
+}
+
+const PER_DAY = 4
+
+/**
+ * @param sorted days of each trip ascending, 'beyond' as infinite @param atLeast days the axis shows in any case
+ * Trips past the axis are left off it; the axis reaches to where all but one in a hundred have stopped, or half as far
+ * again as `atLeast`.
+ */
+export function spreadShape(sorted: ArrayLike<number>, atLeast: number): SpreadShape {
+  const last = sorted[Math.floor(sorted.length * 0.99)] ?? 0
+  const span = Math.ceil(Math.max(atLeast, Math.min(last, atLeast * 1.5)) + 0.25)
+  const bars = new Array<number>(span * PER_DAY).fill(0)
+  for (let t = 0; t < sorted.length; t++) {
+    const bar = Math.floor(sorted[t]! * PER_DAY)
+    if (bar < bars.length) bars[bar]! += 1
+  }
+  const most = Math.max(1, ...bars)
+  return { span, bars: bars.map((n) => n / most) }
+}
