@@ -4,12 +4,15 @@ import type { AdviceWorker } from './adviceJob'
 import type { ReachRequest, ReachWorker } from './reachJob'
 import type { RiskWorker } from './riskJob'
 
-/** As many as the machine offers, at least one; beyond this many the first answer gets no faster. */
+/** Beyond this many the first answer gets no faster. */
 const MOST_WORKERS = 8
 
-/** @throws where the browser has no workers */
+/**
+ * As many as the machine offers beside the one that draws the screen, at least one.
+ * @throws where the browser has no workers
+ */
 export function spawnRisk(cores: number): RiskWorker[] {
-  const n = Math.min(MOST_WORKERS, Math.max(1, Math.floor(cores) || 1))
+  const n = Math.min(MOST_WORKERS, Math.max(1, Math.floor(cores) - 1 || 1))
   return Array.from(
     { length: n },
     () => wrap<RiskWorker>(new Worker(new URL('./risk.worker.ts', import.meta.url), { type: 'module' })) as unknown as RiskWorker,
@@ -18,7 +21,7 @@ export function spawnRisk(cores: number): RiskWorker[] {
 
 export function spawnAdvice(): AdviceWorker {
   const worker = new Worker(new URL('./advice.worker.ts', import.meta.url), { type: 'module' })
-  return wrap<AdviceWorker>(worker) as unknown as AdviceWorker
+  return wrap<AdviceWorker>(worker)
 }
 
 /** A search in a worker of its own: stopping it ends the worker. */

@@ -26,6 +26,16 @@ const SCREENS: Screen[] = [
   { name: 'Stay, empty', which: 'mine', hash: '/stay', ready: 'h1' },
   { name: 'Rig', which: 'demo', hash: '/rig', ready: '[data-testid=tank-gray]' },
   { name: 'Rig, with a fault', which: 'demo', hash: '/rig', ready: '[data-testid=tank-gray]', prepare: (page) => page.getByTestId('tank-gray').getByLabel('Holds').fill('x') },
+  { name: 'Habits', which: 'demo', hash: '/habits', ready: '[data-testid=reach]', prepare: async (page) => {
+    await page.locator('[data-testid=flush-sides] tbody tr').first().waitFor()
+    await page.getByRole('button', { name: 'Find the least bother' }).click()
+    await page.getByTestId('reach-set').waitFor()
+    await page.getByRole('button', { name: 'Stop the search' }).click()
+    await page.getByText('What it does').first().click()
+  } },
+  { name: 'Gray to black', which: 'demo', hash: '/rig/gray-to-black', ready: 'h1' },
+  { name: 'Camp, how sure', which: 'demo', hash: '/?show=level-errors', ready: '[data-testid=plan-on]', prepare: (page) => page.getByTestId('stopper-share').first().waitFor() },
+  { name: 'Stay, what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]' },
   { name: 'Settings', which: 'demo', hash: '/settings', ready: '[data-testid=count-strip]' },
   { name: 'Start, rig', which: 'mine', hash: '/start', ready: '[data-testid=count-days]' },
   { name: 'Start, crew', which: 'mine', hash: '/start?step=2', ready: '[data-testid=count-days]' },

@@ -118,7 +118,7 @@ function onceADay(chances: readonly number[], draws: Draws): number[] {
   return n
 }
 
-function unitsOf(activity: Activity, crew: Crew, stay: Stay, { grid, volume }: Model) {
+function unitsOf(activity: Activity, crew: Crew, stay: Stay, { grid }: Model) {
   const isAway = (person: string, i: number) =>
     stay.absences.some(
       (absence) =>
@@ -128,7 +128,6 @@ function unitsOf(activity: Activity, crew: Crew, stay: Stay, { grid, volume }: M
   const litres = activity.timed
     ? activity.timed.flow.value * activity.timed.on.value + activity.timed.trickle.value * activity.timed.paused.value + activity.timed.runUp.value
     : activity.volume.value
-  void volume
   const warm = (rate: number, heads: number, steps: number) => {
     if (activity.kind === 'shower') return rate * (1 + steps * crew.heat.showers.value)
     if (activity.kind === 'drinking' && litres > 0) return rate + (steps * heads * crew.heat.drinking.value) / litres
@@ -154,7 +153,7 @@ function heatOf(stay: Stay, crew: Crew, { grid }: Model, draws: Draws): number[]
 function play(document: Document, stay: Stay, model: Model, uses: Float64Array, sums: Float64Array, draws: Draws): PlainTrip {
   const { count, edges } = model.grid
   const rig = document.rigs.find(({ id }) => id === stay.rig)!
-  const tanks = model.containers.map(({ members, limit, side, capacity, start }) => {
+  const tanks = model.containers.map(({ members, limit, side, start }) => {
     let [size, begin, known] = [0, start, 0]
     for (const id of members) {
       const tank = rig.containers.find((container) => container.id === id)!
@@ -165,7 +164,6 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
       const read = error.shape === 'even' ? (level.value + error.size.value * (draws.uniform() - 0.5)) * ratio : level.value + error.size.value * draws.normal()
       begin += read - level.value
     }
-    void capacity
     return { limit: limit === null || side === 'supply' ? limit : (limit * size) / known, sign: side === 'supply' ? -1 : 1, level: begin }
   })
   const amounts = new Float64Array(model.streams.length)

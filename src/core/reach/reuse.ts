@@ -37,7 +37,7 @@ export function reuseOf(
       for (let n = 0; n < tapped.length; n++) {
         const { stream, sums, weights } = tapped[n]!
         amounts[stream] = weights[i]! * (sums[at + 1]! - sums[at]!)
-        moved[n]! -= share * amounts[stream]!
+        moved[n]! -= share * amounts[stream]
       }
       playVesselsPart(model, states, i, amounts, 0, 1)
       for (let m = 0; m < moving.length; m++) moved[m]! += share * amounts[moving[m]!]!

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
 import CampEmpty from './CampEmpty.vue'
 import CampGauges from './CampGauges.vue'
 import CampHabits from './CampHabits.vue'
@@ -7,10 +8,11 @@ import { useForecastStore } from '@/data/forecastStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
-import RiskPanel from '@/parts/risk/RiskPanel.vue'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { t } from '@/texts'
 
+/** The count is there before its chances are. */
+const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()

@@ -7,13 +7,14 @@ import { fromSi } from '@/core/quantities'
 import type { FlushRange } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
+import { usePlotWidth } from '@/parts/usePlotWidth'
 import { formatNumber, t } from '@/texts'
 
 const props = defineProps<{ points: FlushPoint[]; crew: Crew; now: FlushRange | null }>()
 const forecast = useForecastStore()
 const settings = useSettingsStore()
 
-const WIDTH = 520
+const width = usePlotWidth(520)
 const HEIGHT = 230
 
 /** Little water from the left: a mound; much from the right: the tank. The days a toilet lasts fall as its water grows. */
@@ -23,7 +24,7 @@ const shape = computed(() => {
   const widest = Math.max(...props.points.map(({ liquid }) => liquid), props.crew.flush.plenty.value * 1.3)
   const most = Math.max(...props.points.map(({ toiletDays }) => toiletDays))
   const longest = Math.max(until * 1.12, Math.min(most, Math.max(until * 2, 6)))
-  const x = (litres: number) => Math.min(1, litres / widest) * WIDTH
+  const x = (litres: number) => Math.min(1, litres / widest) * width.value
   const y = (days: number) => HEIGHT * (1 - Math.min(1, days / (longest * 1.02)))
   const dayStep = longest > 40 ? 10 : longest > 16 ? 5 : 2
   const unit = settings.units.volume
@@ -38,7 +39,7 @@ const shape = computed(() => {
     until,
     band: props.now ? { x: x(props.now.low), width: Math.max(3, x(props.now.high) - x(props.now.low)) } : null,
     current: current ? { x: x(current.liquid), y: y(current.toiletDays) } : null,
-    litres: Array.from({ length: Math.floor(fromSi(widest, unit) / step) + 1 }, (_, k) => ({ value: formatNumber(k * step, 1), x: ((k * step) / fromSi(widest, unit)) * WIDTH })),
+    litres: Array.from({ length: Math.floor(fromSi(widest, unit) / step) + 1 }, (_, k) => ({ value: formatNumber(k * step, 1), x: ((k * step) / fromSi(widest, unit)) * width.value })),
     days: Array.from({ length: Math.floor(longest / dayStep) + 1 }, (_, k) => ({ value: k * dayStep, y: y(k * dayStep) })),
     unit: t.units[unit],
   }
@@ -47,7 +48,7 @@ const shape = computed(() => {
 
 <template>
   <figure class="min-w-0">
-    <svg :viewBox="`-40 -28 ${WIDTH + 52} ${HEIGHT + 80}`" class="w-full overflow-visible" aria-hidden="true">
+    <svg :viewBox="`-40 -28 ${width + 52} ${HEIGHT + 80}`" class="w-full overflow-visible" aria-hidden="true">
       <defs>
         <pattern
           id="mound-hatch"
@@ -74,13 +75,13 @@ const shape = computed(() => {
         {{ t.flush.plentySide }}
       </text>
       <path
-        :d="`M0 ${shape.untilY}H${WIDTH}`"
+        :d="`M0 ${shape.untilY}H${width}`"
         stroke="var(--ink)"
         stroke-width="1.5"
         stroke-dasharray="2 5"
       />
       <text
-        :x="WIDTH"
+        :x="width"
         :y="shape.untilY - 7"
         text-anchor="end"
         fill="var(--soft)"
@@ -90,7 +91,7 @@ const shape = computed(() => {
       </text>
       <path :d="shape.line" fill="none" stroke="var(--ink)" stroke-width="3" />
       <circle v-if="shape.current" :cx="shape.current.x" :cy="shape.current.y" r="7" fill="var(--ink)" />
-      <path :d="`M0 0V${HEIGHT}H${WIDTH}`" fill="none" stroke="var(--ink)" stroke-width="2" />
+      <path :d="`M0 0V${HEIGHT}H${width}`" fill="none" stroke="var(--ink)" stroke-width="2" />
       <g v-for="tick in shape.days" :key="`d${tick.value}`">
         <path :d="`M0 ${tick.y}h-6`" stroke="var(--ink)" stroke-width="1.5" />
         <text x="-10" :y="tick.y + 5" text-anchor="end" fill="var(--soft)" class="figure text-[14px]">
@@ -104,7 +105,7 @@ const shape = computed(() => {
         </text>
       </g>
       <text
-        :x="WIDTH"
+        :x="width"
         :y="HEIGHT + 44"
         text-anchor="end"
         fill="var(--soft)"

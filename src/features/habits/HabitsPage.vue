@@ -137,6 +137,7 @@ const addCatalogue = () =>
         <HabitDetails v-else :habit="row.habit" :pushes="row.pushes" :plan-on="row.planOn" />
       </HabitRow>
     </ul>
+    <FlushSides :crew="forecast.crew" />
     <section v-if="blocked.length > 0" class="pt-8" aria-labelledby="blocked">
       <h2 id="blocked" class="text-xl font-bold">{{ t.habits.needs }}</h2>
       <ul class="mt-1 grid gap-x-12 lg:grid-cols-2">
@@ -164,7 +165,6 @@ const addCatalogue = () =>
         </HabitRow>
       </ul>
     </section>
-    <FlushSides :crew="forecast.crew" />
     <div class="mt-6 flex flex-wrap gap-3">
       <AppButton @click="add">{{ t.habits.add }}</AppButton>
       <AppButton v-if="missing > 0" kind="quiet" @click="addCatalogue">{{

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { reachShape } from './reachShape'
 import type { HabitSet } from '@/core/reach'
+import { usePlotWidth } from '@/parts/usePlotWidth'
 import { formatDays, formatNumber, t } from '@/texts'
 
 const props = defineProps<{
@@ -13,9 +14,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ pick: [set: HabitSet] }>()
 
-const WIDTH = 520
+const width = usePlotWidth(520)
 const HEIGHT = 250
-const shape = computed(() => reachShape(props.curve, props.untilDays, WIDTH, HEIGHT))
+const shape = computed(() => reachShape(props.curve, props.untilDays, width.value, HEIGHT))
 const pickedIndex = computed(() => {
   const index = props.curve.findIndex(({ bother }) => bother >= (props.picked?.bother ?? 0) - 1e-9)
   return index < 0 ? props.curve.length - 1 : index
@@ -31,13 +32,13 @@ function pickAt(index: number) {
 <template>
   <figure class="min-w-0">
     <svg
-      :viewBox="`-44 -14 ${WIDTH + 70} ${HEIGHT + 64}`"
+      :viewBox="`-44 -14 ${width + 70} ${HEIGHT + 64}`"
       class="w-full overflow-visible"
       aria-hidden="true"
       data-testid="reach-curve"
     >
       <g v-for="tick in shape.dayTicks" :key="`d${tick.value}`">
-        <path :d="`M0 ${tick.y}H${WIDTH}`" stroke="var(--line)" stroke-width="1" />
+        <path :d="`M0 ${tick.y}H${width}`" stroke="var(--line)" stroke-width="1" />
         <text x="-8" :y="tick.y + 5" text-anchor="end" fill="var(--soft)" class="figure text-[14px]">
           {{ tick.value }}
         </text>
@@ -50,7 +51,7 @@ function pickAt(index: number) {
         </text>
       </g>
       <text
-        :x="WIDTH"
+        :x="width"
         :y="HEIGHT + 42"
         text-anchor="end"
         fill="var(--soft)"
@@ -58,9 +59,9 @@ function pickAt(index: number) {
       >
         {{ t.reach.bother }}
       </text>
-      <path :d="`M0 ${HEIGHT}H${WIDTH}`" stroke="var(--ink)" stroke-width="2" />
+      <path :d="`M0 ${HEIGHT}H${width}`" stroke="var(--ink)" stroke-width="2" />
       <path
-        :d="`M0 ${shape.goalY}H${WIDTH}`"
+        :d="`M0 ${shape.goalY}H${width}`"
         stroke="var(--sage)"
         stroke-width="3"
         stroke-dasharray="1 6"
@@ -105,7 +106,7 @@ function pickAt(index: number) {
     </label>
     <figcaption>
       <details>
-        <summary class="min-h-11 cursor-pointer py-2.5 font-semibold text-soft">{{ t.risk.table }}</summary>
+        <summary class="min-h-11 cursor-pointer py-2.5 font-semibold text-soft">{{ t.reach.table }}</summary>
         <ul class="figure">
           <li v-for="(set, k) in curve" :key="k" class="border-b border-line py-1">{{ words(set) }}</li>
         </ul>

@@ -25,7 +25,10 @@ function set(what: string, recipe: (draft: Container) => void) {
 const put = (what: string, place: (draft: Container) => Quantity | null | undefined) => (value: number) =>
   set(what, (draft) => {
     const quantity = place(draft)
-    if (quantity) Object.assign(quantity, owned(value))
+    if (!quantity) return
+    // What it was assumed from goes with the assumption.
+    if ('source' in quantity) delete (quantity as Partial<Record<'source', unknown>>).source
+    Object.assign(quantity, owned(value))
   })
 
 const shape = computed(() => ('shape' in props.container ? props.container.shape : null))

@@ -6,12 +6,13 @@ import { wallDaysBetween } from '@/core/calendar'
 import type { CountQuantile } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'
+import { usePlotWidth } from '../usePlotWidth'
 import { formatDays, t } from '@/texts'
 
 const chances = useRiskStore()
 const forecast = useForecastStore()
 
-const WIDTH = 600
+const width = usePlotWidth(600)
 const FOOT = 132
 const TALL = 74
 
@@ -21,8 +22,8 @@ const shape = computed(() => {
   if (!risk || !stay) return null
   const until = wallDaysBetween(stay.start, stay.leaveAt)
   const { span, bars } = spreadShape(risk.sorted, until)
-  const x = (days: number) => (Math.min(days, span) / span) * WIDTH
-  const step = span > 40 ? 10 : span > 16 ? 4 : 2
+  const x = (days: number) => (Math.min(days, span) / span) * width.value
+  const step = [1, 2, 4, 10, 20, 40].find((size) => span / size <= width.value / 46) ?? 60
   const marks = (
     [
       { key: 'plan', text: t.risk.plan, at: risk.planOn, strong: true },
@@ -31,8 +32,12 @@ const shape = computed(() => {
     ] satisfies { key: string; text: string; at: CountQuantile; strong: boolean }[]
   ).map(({ at, ...mark }) => ({ ...mark, x: x(at.days), days: at.isBeyond ? null : formatDays(at.days) }))
   return {
-    bars: bars.map((share, k) => ({ x: (k / bars.length) * WIDTH, share, isSure: k / 4 < risk.planOn.days })),
-    barWidth: WIDTH / bars.length - 1.2,
+    bars: bars.map((share, k) => ({
+      x: (k / bars.length) * width.value,
+      share,
+      isSure: k / 4 < risk.planOn.days,
+    })),
+    barWidth: width.value / bars.length - 1.2,
     marks: spaced(marks),
     leaving: x(until),
     days: Array.from({ length: Math.floor(span / step) + 1 }, (_, k) => ({ day: k * step, x: x(k * step) })),
@@ -47,15 +52,15 @@ const shape = computed(() => {
 function spaced<T extends { x: number }>(marks: T[]): (T & { labelX: number })[] {
   const GAP = 76
   const [plan, likely, best] = marks.map(({ x }) => x) as [number, number, number]
-  const middle = Math.min(WIDTH - GAP - 20, Math.max(GAP + 20, likely))
-  const labels = [Math.max(22, Math.min(plan, middle - GAP)), middle, Math.min(WIDTH - 20, Math.max(best, middle + GAP))]
+  const middle = Math.min(width.value - GAP - 20, Math.max(GAP + 20, likely))
+  const labels = [Math.max(22, Math.min(plan, middle - GAP)), middle, Math.min(width.value - 20, Math.max(best, middle + GAP))]
   return marks.map((mark, k) => ({ ...mark, labelX: labels[k]! }))
 } // prettier-ignore
 </script>
 
 <template>
   <figure v-if="shape">
-    <svg :viewBox="`0 0 ${WIDTH} ${FOOT + 28}`" class="w-full max-w-3xl overflow-visible" aria-hidden="true">
+    <svg :viewBox="`0 0 ${width} ${FOOT + 28}`" class="w-full max-w-3xl overflow-visible" aria-hidden="true">
       <g v-for="mark in shape.marks" :key="mark.key">
         <path
           :d="`M${mark.labelX} 38L${mark.x} 50V${FOOT}`"
@@ -94,7 +99,7 @@ function spaced<T extends { x: number }>(marks: T[]): (T & { labelX: number })[]
         :fill="bar.isSure ? 'var(--oxide)' : 'var(--soft)'"
         :opacity="bar.isSure ? 1 : 0.55"
       />
-      <path :d="`M0 ${FOOT}H${WIDTH}`" stroke="var(--ink)" stroke-width="2" />
+      <path :d="`M0 ${FOOT}H${width}`" stroke="var(--ink)" stroke-width="2" />
       <g v-for="tick in shape.days" :key="tick.day">
         <path :d="`M${tick.x} ${FOOT}v6`" stroke="var(--ink)" stroke-width="1.5" />
         <text :x="tick.x" :y="FOOT + 22" text-anchor="middle" fill="var(--soft)" class="figure text-[14px]">
