@@ -1,6 +1,7 @@
 import { cpus } from 'node:os'
 import { benchBrowser } from './browser'
 import { sixtyDays } from './documents'
+import { benchReach, benchRisk } from './risk'
 import { median, sample } from './timing'
 import { count } from '@/core/count'
 import { compile } from '@/core/model'
@@ -16,4 +17,6 @@ console.log(
     `${median(times).toFixed(3)} ms median (limit 2)`,
 )
 
+await benchRisk()
+benchReach()
 await benchBrowser()

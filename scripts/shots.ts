@@ -19,12 +19,14 @@ const SHOTS: Shot[] = [
   { name: 'stay-phone', hash: '/stay', phone: true },
   { name: 'stay-sun', hash: '/stay', theme: 'sun' },
   { name: 'stay-chart', hash: '/stay', prepare: drawLevels },
+  { name: 'stay-risk', hash: '/stay', prepare: showRisk },
   { name: 'why', hash: '/', prepare: askWhy },
   { name: 'start', hash: '/start' },
   { name: 'start-phone', hash: '/start?step=2', phone: true },
   { name: 'rig', hash: '/rig' },
   { name: 'rig-phone', hash: '/rig', phone: true },
   { name: 'habits', hash: '/habits' },
+  { name: 'reach', hash: '/habits', prepare: reachNights },
   { name: 'habits-phone', hash: '/habits', phone: true },
   { name: 'gray-to-black', hash: '/rig/gray-to-black' },
   { name: 'settings', hash: '/settings' },
@@ -33,8 +35,24 @@ const SHOTS: Shot[] = [
 async function drawLevels(page: Page) {
   await page.getByRole('button', { name: 'Draw the levels' }).click()
   await page.locator('[data-testid=plot] svg').first().waitFor()
-  await page.getByRole('heading', { name: 'Levels and their ranges' }).evaluate((heading) => {
-    window.scrollTo(0, heading.getBoundingClientRect().top + window.scrollY - 90)
+  await scrollTo(page, '#chart')
+}
+
+async function showRisk(page: Page) {
+  await page.getByTestId('risk-story').getByRole('listitem').first().waitFor()
+  await scrollTo(page, '#risk')
+}
+
+async function reachNights(page: Page) {
+  await page.getByRole('button', { name: 'Find the least bother' }).click()
+  await page.getByTestId('reach-answer').waitFor({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Find the least bother' }).waitFor({ timeout: 60_000 })
+  await scrollTo(page, '#reach')
+}
+
+function scrollTo(page: Page, place: string) {
+  return page.locator(place).evaluate((element) => {
+    window.scrollTo(0, element.getBoundingClientRect().top + window.scrollY - 90)
   })
 }
 
@@ -58,6 +76,8 @@ async function take(
   await page.clock.setFixedTime(new Date('2027-09-02T09:00:00'))
   await page.goto(`${url}/#${hash}`)
   await page.locator('[data-testid=count-days], [data-testid=count-strip]').first().waitFor()
+  await page.locator('[data-testid=plan-on], [data-testid=plan-strip], form').first().waitFor()
+  await page.waitForTimeout(2500)
   await prepare?.(page)
   await page.waitForTimeout(400)
   await page.screenshot({ path: `docs/screenshots/${name}.png` })

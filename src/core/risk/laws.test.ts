@@ -1,14 +1,26 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { count } from '../count'
-import { switchHabit } from '../habits'
+import { count, ledger } from '../count'
+import { flushRatios, switchHabit } from '../habits'
+import { compile, compileChances, type Document } from '../model'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
 import { example, use } from '../../../tests/support/build'
 import { trailerDemo } from '../../../scripts/demo/trailer'
+import { vanDemo } from '../../../scripts/demo/van'
 import { BATCH } from './batch'
 import { compoundTables, SLICES } from './compound'
-import { joinSamples, playTrips, riskOf, sampleTrips, storyOf, tripStreams, type Sampler } from './index'
+import {
+  flushRange,
+  joinSamples,
+  playTrips,
+  riskOf,
+  sampleTrips,
+  samplerOf,
+  storyOf,
+  tripStreams,
+  type Sampler,
+} from './index'
 
 const anyStay = fc.oneof(documentArb, reuseArb)
 
@@ -183,4 +195,22 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       expect(story.reasons.reduce((sum, { closer }) => sum + closer, 0)).toBeCloseTo(nearer, 6)
     }
   }) // prettier-ignore
+
+  it('the range of liquid on the solids closes on the flush ratio of the ledger where nothing varies, and is ordered where it does', () => {
+    for (const document of [trailerDemo(), vanDemo()]) {
+      const { id } = document.stays[0]!
+      const sampled = (of: Document) => {
+        const model = compile(of, id, { horizonDays: 12 })
+        const sampler = samplerOf(model, compileChances(of, id, model), { withFlush: true })
+        return { model, range: flushRange(sampler, { seed: 1, trials: 300, parts: 40, floor: 2 })! }
+      }
+      const { model, range } = sampled(withoutSpread(document))
+      const least = flushRatios(model, ledger(model), 40)[0]!.least!
+      for (const litres of [range.low, range.likely, range.high]) expect(litres).toBeCloseTo(least, 9)
+      expect(range.under).toBe(least < 2 ? 1 : 0)
+      const spread = sampled(document).range
+      expect(spread.low).toBeLessThan(spread.likely)
+      expect(spread.likely).toBeLessThan(spread.high)
+    }
+  })
 })

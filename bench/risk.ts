@@ -1,0 +1,124 @@
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
+import { Worker } from 'node:worker_threads'
+import { reach } from '@/core/reach'
+import { compile, compileChances } from '@/core/model'
+import { habitsWorth } from '@/core/advice'
+import { blockedBy } from '@/core/habits'
+import { owned } from '@/core/quantities'
+import { riskTables, sampleTrips, samplerOf, TRIALS } from '@/core/risk'
+import { trailerDemo } from '../scripts/demo/trailer'
+import { sixtyDays } from './documents'
+import { plainLoop } from './plainLoop'
+import { median } from './timing'
+
+const RUNS = 9
+const HORIZONS = [7, 14, 30, 60]
+
+function times(runs: number, work: () => void): number[] {
+  return Array.from({ length: runs }, () => {
+    const before = performance.now()
+    work()
+    return performance.now() - before
+  })
+}
+
+/** Trips a second, tables at hand and built, by horizon and workers, beside a plain loop. */
+export async function benchRisk(): Promise<void> {
+  const tables = riskTables()
+  const sampled = (horizonDays: number, trips = TRIALS, shared = tables) => {
+    const document = sixtyDays(0)
+    const model = compile(document, 'stay', { horizonDays })
+    const sampler = samplerOf(model, compileChances(document, 'stay', model), { tables: shared })
+    return () => sampleTrips(sampler, { seed: 1, from: 0, to: trips, bandParts: model.grid.count })
+  }
+  const fourteen = sampled(14)
+  fourteen()
+  const warm = times(RUNS, fourteen)
+  console.log(
+    `risk: 10,000 trips × 14 days × 4 containers × 12 activities × 3 people, all spreads, levels of every part: ` +
+      `${Math.min(...warm).toFixed(0)} ms best, ${median(warm).toFixed(0)} ms median of ${RUNS}, one worker, warm (limit 150)`,
+  )
+  const cold = times(5, () => sampled(14, TRIALS, riskTables())())
+  console.log(`risk: the same with its tables built: ${Math.min(...cold).toFixed(0)} ms best, ${median(cold).toFixed(0)} ms median (limit 300)`)
+  const before = bytesInUse()
+  const own = riskTables()
+  const kept = sampled(14, TRIALS, own)()
+  const bytes = bytesInUse() - before
+  console.log(`risk: ${(Math.max(0, bytes) / 2 ** 20).toFixed(1)} MiB kept by such a run, its tables included: ${kept.days.length} trips, ${own.normal.length} slices (limit 64)`)
+  const first = times(RUNS, () => sampled(60, 500)())
+  console.log(`risk: from an edit to 500 trips, 60 days ahead, compiled anew, tables at hand: ${median(first).toFixed(0)} ms median (limit 100)`)
+  for (const horizon of HORIZONS) {
+    const run = sampled(horizon)
+    run()
+    const one = (1000 * TRIALS) / Math.min(...times(5, run))
+    const two = await onTwoWorkers(horizon)
+    const plain = plainLoop(sixtyDays(0), 'stay', horizon, 300)
+    console.log(
+      `risk: ${horizon} days: ${thousands(one)} trips/s on one worker, ${thousands(two)} on two; ` +
+        `a plain loop ${thousands(plain)}, ${(one / plain).toFixed(0)} times slower`,
+    )
+  }
+} // prettier-ignore
+
+/** Twenty habits of the catalogue that the demo rig can do, three of them vessels. */
+export function benchReach(): void {
+  const document = trailerDemo()
+  const stay = document.stays[0]!
+  document.rigs[0]!.gear.push('shut-off-head')
+  document.crews[0]!.flush.school = 'little'
+  stay.confidence = owned(0.9)
+  const free = document.habits.filter((habit) => blockedBy(habit, document.rigs[0]!, stay) === null)
+  document.habits = free.slice(0, 20)
+  stay.habits = []
+  const tables = riskTables()
+  const once = () => {
+    const start = performance.now()
+    let found = 0
+    const steps = reach(document, stay.id, { seed: 1, untilDays: 8.8, tables })
+    for (let step = steps.next(); ; step = steps.next()) {
+      if (found === 0 && step.value.goal !== undefined) found = performance.now() - start
+      if (step.done) return { found, whole: performance.now() - start, sets: step.value.curve.length }
+    }
+  }
+  const runs = [once(), once(), once()]
+  console.log(
+    `reach: nine nights among ${document.habits.length} habits, 500 trips, verified with 10,000: ` +
+      `${Math.min(...runs.map(({ found }) => found)).toFixed(0)} ms best, ${median(runs.map(({ found }) => found)).toFixed(0)} ms median (limit 3000); ` +
+      `the whole curve of ${runs[0]!.sets} sets ${Math.min(...runs.map(({ whole }) => whole)).toFixed(0)} ms best`,
+  )
+  const ids = document.habits.map(({ id }) => id)
+  const worth = times(3, () => {
+    for (const row of habitsWorth(document, stay.id, ids, { seed: 1, trials: 1000, tables })) if (row.days > 99) throw new Error(row.habit)
+  })
+  console.log(`habits: what ${document.habits.length} habits buy on 1,000 trips each: ${median(worth).toFixed(0)} ms median`)
+} // prettier-ignore
+
+/** What is in use once all that can go has gone. */
+function bytesInUse(): number {
+  setFlagsFromString('--expose-gc')
+  ;(runInNewContext('gc') as () => void)()
+  const { heapUsed, arrayBuffers } = process.memoryUsage()
+  return heapUsed + arrayBuffers
+}
+
+function thousands(n: number): string {
+  return n >= 10_000 ? `${(n / 1000).toFixed(0)},000` : n.toFixed(0)
+}
+
+/** Trips a second where two threads share them; each is warm before the clock starts. */
+async function onTwoWorkers(horizonDays: number): Promise<number> {
+  const workers = [0, 1].map((half) => new Worker(new URL('./riskThread.mjs', import.meta.url), { workerData: { horizonDays, half } }))
+  const next = () => Promise.all(workers.map((worker) => new Promise((resolve) => worker.once('message', resolve))))
+  await next()
+  let best = Infinity
+  for (let run = 0; run < 4; run++) {
+    const before = performance.now()
+    const done = next()
+    for (const worker of workers) worker.postMessage('go')
+    await done
+    best = Math.min(best, performance.now() - before)
+  }
+  await Promise.all(workers.map((worker) => worker.terminate()))
+  return (1000 * TRIALS) / best
+} // prettier-ignore
