@@ -1,3 +1,4 @@
+import type { Term } from './accounts'
 import { BATCH, type Batch } from './batch'
 import { SLICES, SLICE_BITS } from './compound'
 import { GUIDE_BITS, type ActivitySampler, type Sampler } from './sampler'
@@ -108,6 +109,24 @@ export function drawMany(sampler: Sampler, batch: Batch, activity: ActivitySampl
   if (activity.heats > 1) drawHeated(sampler, batch, activity, part)
   else drawMild(sampler, batch, activity, part)
 }
+
+/** The plainest case straight to the two accounts it moves: nothing else asks for its uses or litres. */
+export function drawThrough(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number, { first, second, factor, weights }: Term): void {
+  const { size, words, off, own } = batch
+  const { pairs } = activity.compound
+  const { wordsPerDay } = sampler
+  const { word, shift } = bitsOf(sampler, activity, part)
+  const code = activity.code[part]!
+  const weight = weights[part]! * activity.scale[part]!
+  const row = activity.index * BATCH
+  const [to, other] = [first * BATCH, second * BATCH]
+  for (let j = 0, k = word; j < size; j++, k += wordsPerDay) {
+    const w = code + ((words[k]! >>> shift) & HALF_MASK)
+    const litres = weight * own[row + j]! * pairs[((w >> 16) << (SLICE_BITS + 1)) | ((w & SLICE_MASK) << 1)]!
+    off[to + j]! += litres
+    off[other + j]! += factor * litres
+  }
+} // prettier-ignore
 
 /** The plain case, with everything that does not differ between trips taken out of the loop. */
 function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {

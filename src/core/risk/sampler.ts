@@ -1,6 +1,6 @@
 import { amountsBeforeReuse, ledger as play, type Ledger } from '../count'
 import { heatStepsAt, type ActivityChance, type Chances, type Model, type UseLine } from '../model'
-import { accountsOf, type Accounts } from './accounts'
+import { accountsOf, type Accounts, type Term } from './accounts'
 import { riskTables, type RiskTables, type SumsTable } from './tables'
 import type { CompoundTables } from './compound'
 import { edgesOf, normalSlices, type Slices } from './slices'
@@ -39,6 +39,8 @@ export interface ActivitySampler {
   /** Litres of whole numbers of uses over those of one. */
   sums: SumsTable
   viaStreams: boolean
+  /** Its one term, where its litres alone matter and do so in two accounts: then they go there at once. */
+  through: Term | null
 }
 
 /** One who does something at most once a day. */
@@ -116,7 +118,13 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
     if (only !== undefined && only !== index) return []
     const row = model.uses.subarray(index * model.grid.count, (index + 1) * model.grid.count)
-    return [{ ...activitySampler(chance, index, many, context), firstOnce, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, needsUses: viaStreams[index]! || withDraws || accounts.terms[index]!.some(({ ofUses }) => ofUses) }]
+    const terms = accounts.terms[index]!
+    const [only0] = terms
+    const needsUses = viaStreams[index]! || withDraws || terms.some(({ ofUses }) => ofUses)
+    const sampled = activitySampler(chance, index, many, context)
+    const isPlain = many === 'poisson' && sampled.heats === 1 && sampled.once.length === 0 && !needsUses && !isBase[index]
+    const through = isPlain && terms.length === 1 && only0!.second >= 0 ? only0! : null
+    return [{ ...sampled, firstOnce, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, needsUses, through }]
   }) // prettier-ignore
   return {
     model,
@@ -155,7 +163,10 @@ function activitySampler(
   index: number,
   many: ActivitySampler['many'],
   { model, weather, tables }: Context,
-): Omit<ActivitySampler, 'isBase' | 'uses' | 'viaStreams' | 'needsUses' | 'firstOnce' | 'places'> {
+): Omit<
+  ActivitySampler,
+  'isBase' | 'uses' | 'viaStreams' | 'needsUses' | 'firstOnce' | 'places' | 'through'
+> {
   const lines = [chance.many, ...chance.once]
   const heats = lines.some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
   const compound = tables.compound(chance.spread)

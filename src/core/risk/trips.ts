@@ -1,7 +1,7 @@
 import { playVesselsPart } from '../count'
 import { recordLevels, type Bands } from './bands'
 import { BATCH, newBatch, restart, type Batch } from './batch'
-import { addOnce, drawDay, drawExact, drawMany, drawTrips } from './draws'
+import { addOnce, drawDay, drawExact, drawMany, drawThrough, drawTrips } from './draws'
 import type { ActivitySampler, Sampler } from './sampler'
 import { markStops, stopAtStart } from './stops'
 import type { Stream } from './streams'
@@ -70,6 +70,11 @@ function playPart(sampler: Sampler, batch: Batch, i: number, watch: Watch | null
   for (let k = 0; k < activities.length; k++) {
     const activity = activities[k]!
     if (activity.idle[i] === 1 && !activity.viaStreams && !watch) continue
+    const through = watch ? null : activity.through
+    if (through) {
+      if (activity.places[model.grid.part[i]!]! >= 0) drawThrough(sampler, batch, activity, i, through)
+      continue
+    }
     const at = drawPart(sampler, batch, activity, i, watch !== null)
     watch?.drawn?.(batch, activity.index, i, first)
     if (activity.isBase) lessMean(batch, activity.uses[i]!)
