@@ -36,6 +36,9 @@ describe('the picture of risk', () => {
     expect(await story.getByRole('listitem').count()).toBeGreaterThan(0)
     await page.getByText('The chances as a table').click()
     expect(await page.getByRole('row', { name: /^1 day/ }).innerText()).toContain('more than 99 in 100')
+    await page.getByRole('button', { name: 'Draw the levels' }).click()
+    await page.locator('[data-testid=plot] svg').first().waitFor()
+    expect(Math.max(...(await fanOf(page, 1)))).toBeGreaterThan(100)
     expect(noise).toEqual([])
   })
 

@@ -13,6 +13,7 @@ import { t } from '@/texts'
 
 /** The count is there before its chances are. */
 const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
+const LevelChart = defineAsyncComponent(() => import('@/parts/levels/LevelChart.vue'))
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()
@@ -38,6 +39,7 @@ const risk = useRiskWords()
       <div>
         <CampGauges class="pt-6" />
         <RiskPanel class="pt-6" />
+        <LevelChart class="pt-6" />
         <CampSetup class="pt-6" />
       </div>
       <CampHabits class="pt-6" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import AxisTicks from '@/parts/AxisTicks.vue'
 import { wallDaysBetween } from '@/core/calendar'
 import type { FlushPoint } from '@/core/habits'
 import type { Crew } from '@/core/model'
@@ -39,8 +40,8 @@ const shape = computed(() => {
     until,
     band: props.now ? { x: x(props.now.low), width: Math.max(3, x(props.now.high) - x(props.now.low)) } : null,
     current: current ? { x: x(current.liquid), y: y(current.toiletDays) } : null,
-    litres: Array.from({ length: Math.floor(fromSi(widest, unit) / step) + 1 }, (_, k) => ({ value: formatNumber(k * step, 1), x: ((k * step) / fromSi(widest, unit)) * width.value })),
-    days: Array.from({ length: Math.floor(longest / dayStep) + 1 }, (_, k) => ({ value: k * dayStep, y: y(k * dayStep) })),
+    litres: Array.from({ length: Math.floor(fromSi(widest, unit) / step) + 1 }, (_, k) => ({ value: formatNumber(k * step, 1), at: ((k * step) / fromSi(widest, unit)) * width.value })),
+    days: Array.from({ length: Math.floor(longest / dayStep) + 1 }, (_, k) => ({ value: k * dayStep, at: y(k * dayStep) })),
     unit: t.units[unit],
   }
 }) // prettier-ignore
@@ -60,6 +61,17 @@ const shape = computed(() => {
           <path d="M0 0V9" stroke="var(--oxide)" stroke-width="2.5" />
         </pattern>
       </defs>
+      <rect
+        v-if="shape.band"
+        :x="shape.band.x"
+        y="0"
+        :width="shape.band.width"
+        :height="HEIGHT"
+        fill="var(--grass)"
+        stroke="var(--grass-ink)"
+        stroke-width="1"
+        opacity="0.75"
+      />
       <rect x="0" y="0" :width="shape.floorX" :height="HEIGHT" fill="url(#mound-hatch)" opacity="0.4" />
       <text :x="Math.max(4, shape.floorX + 6)" y="-6" fill="var(--oxide)" class="text-[14px] font-semibold">
         {{ t.flush.moundSide }}
@@ -92,18 +104,8 @@ const shape = computed(() => {
       <path :d="shape.line" fill="none" stroke="var(--ink)" stroke-width="3" />
       <circle v-if="shape.current" :cx="shape.current.x" :cy="shape.current.y" r="7" fill="var(--ink)" />
       <path :d="`M0 0V${HEIGHT}H${width}`" fill="none" stroke="var(--ink)" stroke-width="2" />
-      <g v-for="tick in shape.days" :key="`d${tick.value}`">
-        <path :d="`M0 ${tick.y}h-6`" stroke="var(--ink)" stroke-width="1.5" />
-        <text x="-10" :y="tick.y + 5" text-anchor="end" fill="var(--soft)" class="figure text-[14px]">
-          {{ tick.value }}
-        </text>
-      </g>
-      <g v-for="tick in shape.litres" :key="tick.value">
-        <path :d="`M${tick.x} ${HEIGHT}v6`" stroke="var(--ink)" stroke-width="1.5" />
-        <text :x="tick.x" :y="HEIGHT + 22" text-anchor="middle" fill="var(--soft)" class="figure text-[14px]">
-          {{ tick.value }}
-        </text>
-      </g>
+      <AxisTicks :ticks="shape.days" side="left" />
+      <AxisTicks :ticks="shape.litres" side="below" :foot="HEIGHT" />
       <text
         :x="width"
         :y="HEIGHT + 44"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import AxisTicks from '@/parts/AxisTicks.vue'
 import { reachShape } from './reachShape'
 import type { HabitSet } from '@/core/reach'
 import { usePlotWidth } from '@/parts/usePlotWidth'
@@ -37,19 +38,9 @@ function pickAt(index: number) {
       aria-hidden="true"
       data-testid="reach-curve"
     >
-      <g v-for="tick in shape.dayTicks" :key="`d${tick.value}`">
-        <path :d="`M0 ${tick.y}H${width}`" stroke="var(--line)" stroke-width="1" />
-        <text x="-8" :y="tick.y + 5" text-anchor="end" fill="var(--soft)" class="figure text-[14px]">
-          {{ tick.value }}
-        </text>
-      </g>
+      <AxisTicks :ticks="shape.dayTicks" side="left" :across="width" />
       <text x="-40" y="-4" fill="var(--soft)" class="text-[14px] font-semibold">{{ t.reach.days }}</text>
-      <g v-for="tick in shape.botherTicks" :key="`b${tick.value}`">
-        <path :d="`M${tick.x} ${HEIGHT}v6`" stroke="var(--ink)" stroke-width="1.5" />
-        <text :x="tick.x" :y="HEIGHT + 22" text-anchor="middle" fill="var(--soft)" class="figure text-[14px]">
-          {{ tick.value }}
-        </text>
-      </g>
+      <AxisTicks :ticks="shape.botherTicks" side="below" :foot="HEIGHT" />
       <text
         :x="width"
         :y="HEIGHT + 42"

@@ -14,8 +14,8 @@ it('draws more bother to the right and more days higher up, with the goal betwee
 
 it('has whole ticks inside the frame, few however long the axes', () => {
   const { botherTicks, dayTicks } = reachShape([set(0, 4), set(31, 44)], 30, 300, 200)
-  expect(botherTicks.every(({ value, x }) => Number.isInteger(value) && x >= 0 && x <= 300)).toBe(true)
-  expect(dayTicks.every(({ y }) => y >= 0 && y <= 200)).toBe(true)
+  expect(botherTicks.every(({ value, at }) => Number.isInteger(value) && at >= 0 && at <= 300)).toBe(true)
+  expect(dayTicks.every(({ at }) => at >= 0 && at <= 200)).toBe(true)
   expect(Math.max(botherTicks.length, dayTicks.length)).toBeLessThan(12)
   expect(reachShape([set(0, 4)], 6, 300, 200).points.length).toBe(1)
 })

@@ -4,8 +4,8 @@ export interface ReachShape {
   points: { set: HabitSet; x: number; y: number }[]
   /** SVG path of the steps from one set to the next. */
   path: string
-  botherTicks: { value: number; x: number }[]
-  dayTicks: { value: number; y: number }[]
+  botherTicks: { value: number; at: number }[]
+  dayTicks: { value: number; at: number }[]
   goalY: number
 }
 
@@ -26,8 +26,8 @@ export function reachShape(curve: readonly HabitSet[], untilDays: number, width:
   return {
     points,
     path: `${path}H${width}`,
-    botherTicks: ticks(0, mostBother).map((value) => ({ value, x: x(value) })),
-    dayTicks: ticks(low, high).map((value) => ({ value, y: y(value) })),
+    botherTicks: ticks(0, mostBother).map((value) => ({ value, at: x(value) })),
+    dayTicks: ticks(low, high).map((value) => ({ value, at: y(value) })),
     goalY: y(untilDays),
   }
 } // prettier-ignore

@@ -16,7 +16,7 @@ const AROUND = 60
 
 type Colours = ReturnType<typeof themeColours>
 
-/** A panel for each tank: the band of eight trips in ten, the average, and the limit it runs against. */
+/** A panel for each tank, its name in the corner its line does not begin in: the band of eight trips in ten, the average, and the limit it runs against. */
 const plot = computed(() => {
   void settings.shownTheme
   const colours = themeColours()
@@ -30,7 +30,7 @@ const plot = computed(() => {
         domain: [1 - (k + 0.9) / n, 1 - k / n],
         range: [0, line.side === 'supply' ? 106 : 128],
         tickvals: [0, 50, 100],
-        ticksuffix: ' %',
+        ticktext: ['0', '50', '100 %'],
       },
     ]),
   )
@@ -38,17 +38,17 @@ const plot = computed(() => {
     ...base,
     xaxis: { ...base.xaxis, type: 'date', tickformat: '%a %-d', anchor: n === 1 ? 'y' : (`y${n}` as 'y2') },
     ...axes,
-    margin: { ...base.margin!, r: 14, t: 6 },
+    margin: { ...base.margin!, r: 14, t: 6, l: 60 },
     annotations: props.series.map((line, k) => ({
       xref: 'paper',
       yref: 'paper',
-      x: 0,
+      x: line.side === 'supply' ? 1 : 0,
       y: 1 - k / n,
       text: `<b>${line.name.replaceAll('&', '&amp;')}</b>`,
       showarrow: false,
-      xanchor: 'left',
+      xanchor: line.side === 'supply' ? 'right' : 'left',
       yanchor: 'top',
-      xshift: 6,
+      xshift: line.side === 'supply' ? 0 : 6,
       font: { color: line.isStopper ? colours.oxide : colours.ink, size: 16 },
       bgcolor: colours.paper,
       borderpad: 2,

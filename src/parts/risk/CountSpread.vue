@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { chanceWords } from './chanceWords'
-import { spreadShape } from './spreadShape'
+import { spacedLabels, spreadShape } from './spreadShape'
+import AxisTicks from '../AxisTicks.vue'
 import { wallDaysBetween } from '@/core/calendar'
 import type { CountQuantile } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
@@ -31,6 +32,7 @@ const shape = computed(() => {
       { key: 'best', text: t.risk.atBest, at: risk.atBest, strong: false },
     ] satisfies { key: string; text: string; at: CountQuantile; strong: boolean }[]
   ).map(({ at, ...mark }) => ({ ...mark, x: x(at.days), days: at.isBeyond ? null : formatDays(at.days) }))
+  const labels = spacedLabels(marks.map((mark) => mark.x) as [number, number, number], width.value)
   return {
     bars: bars.map((share, k) => ({
       x: (k / bars.length) * width.value,
@@ -38,24 +40,18 @@ const shape = computed(() => {
       isSure: k / 4 < risk.planOn.days,
     })),
     barWidth: width.value / bars.length - 1.2,
-    marks: spaced(marks),
+    marks: marks.map((mark, k) => ({ ...mark, labelX: labels[k]! })),
     leaving: x(until),
-    days: Array.from({ length: Math.floor(span / step) + 1 }, (_, k) => ({ day: k * step, x: x(k * step) })),
+    days: Array.from({ length: Math.floor(span / step) + 1 }, (_, k) => ({
+      value: k * step,
+      at: x(k * step),
+    })),
     rows: Array.from({ length: Math.ceil(until) }, (_, k) => ({
       days: k + 1,
       chance: chanceWords(risk.sorted.filter((days) => days >= k + 1).length / risk.trials),
     })),
   }
 })
-
-/** Labels that would touch move apart, the middle one staying where it is. */
-function spaced<T extends { x: number }>(marks: T[]): (T & { labelX: number })[] {
-  const GAP = 76
-  const [plan, likely, best] = marks.map(({ x }) => x) as [number, number, number]
-  const middle = Math.min(width.value - GAP - 20, Math.max(GAP + 20, likely))
-  const labels = [Math.max(22, Math.min(plan, middle - GAP)), middle, Math.min(width.value - 20, Math.max(best, middle + GAP))]
-  return marks.map((mark, k) => ({ ...mark, labelX: labels[k]! }))
-} // prettier-ignore
 </script>
 
 <template>
@@ -100,12 +96,7 @@ function spaced<T extends { x: number }>(marks: T[]): (T & { labelX: number })[]
         :opacity="bar.isSure ? 1 : 0.55"
       />
       <path :d="`M0 ${FOOT}H${width}`" stroke="var(--ink)" stroke-width="2" />
-      <g v-for="tick in shape.days" :key="tick.day">
-        <path :d="`M${tick.x} ${FOOT}v6`" stroke="var(--ink)" stroke-width="1.5" />
-        <text :x="tick.x" :y="FOOT + 22" text-anchor="middle" fill="var(--soft)" class="figure text-[14px]">
-          {{ tick.day }}
-        </text>
-      </g>
+      <AxisTicks :ticks="shape.days" side="below" :foot="FOOT" />
       <path
         :d="`M${shape.leaving} ${FOOT}V${FOOT - TALL - 6}`"
         stroke="var(--sage)"
