@@ -8,6 +8,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { fromSource } from '@/core/quantities'
 import { stayOf } from '@/document/edits'
+import { chanceWords } from '@/parts/risk/chanceWords'
 import { formatDays, formatNumber, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
@@ -50,7 +51,7 @@ const answer = computed(() => {
   if (goal) {
     return goal.habits.length === 0
       ? t.reach.already(asked)
-      : t.reach.found(asked, formatNumber(goal.bother, 1))
+      : t.reach.found(asked, formatNumber(goal.bother, 1), chanceWords(goal.chance))
   }
   const best = result.value.curve.at(-1)!
   const stopper = forecast.model?.containers.find(({ id }) => id === result.value!.stopper)?.name

@@ -177,7 +177,7 @@ export const screens = {
   reach: {
     title: 'Reach your nights with the least bother', fewer: 'One night less', more: 'One night more', confidence: 'It must hold in', times: (n: string) => `${n} of 100`, go: 'Find the least bother', stop: 'Stop the search',
     working: (n: number) => (n === 0 ? 'Trying sets of habits on 500 trips…' : `Trying sets of habits on 500 trips: ${n} kept so far…`), stopped: 'Stopped. What was found so far stands below.', failed: 'The search broke off. Try it again.', stale: 'The stay has changed since: search again.',
-    found: (nights: string, bother: string) => `${nights} for a bother of ${bother} a day.`, already: (nights: string) => `${nights} hold as you live, with no habit at all.`,
+    found: (nights: string, bother: string, chance: string) => `${nights} for a bother of ${bother} a day. On ten thousand trips it holds in ${chance}.`, already: (nights: string) => `${nights} hold as you live, with no habit at all.`,
     none: (nights: string, days: string, stopper: string) => `Habits alone do not reach ${nights}: the best is ${days} days, ${stopper} still stops you. A run would do it.`,
     days: 'Days', bother: 'Bother a day', slide: 'Slide to weigh bother against days', table: 'The sets as a list', point: (bother: string, days: string) => `Bother ${bother}: ${days} days`,
     set: (bother: string, days: string) => `Bother ${bother}, ${days} days to plan on`, nothing: 'No habit: live as usual.', isOn: '(on)', refuse: 'Not us', refuseThis: (name: string) => `${name}: not us, search without it`, goesOff: (names: string) => `Goes off: ${names}.`,
