@@ -5,8 +5,8 @@ import { documentArb, reuseArb } from '../support/generate'
 import { plainTrips } from '../support/plainTrips'
 import { samplerFor } from '../support/spreads'
 
-const STAYS = 40
-const TRIPS = 20_000
+const STAYS = 20
+const TRIPS = 10_000
 
 it(`plan on holds in 88 to 92 of 100 plain trips, over ${STAYS} generated stays of ${TRIPS} trips`, () => {
   const shares: number[] = []

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { daysPerBother, switched } from '@/core/habits'
+import { daysPerBother, neverHolds, switched } from '@/core/habits'
 import type { Habit } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
@@ -64,6 +64,7 @@ const rows = computed(() => {
       habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
     }))
 })
+const never = (habit: Habit) => forecast.stay && neverHolds(habit, forecast.stay)
 const daysOf = (id: string) => forecast.stay?.habits.find(({ habit }) => habit === id)?.days ?? null
 /** The habit of the same group that is on and would give way. */
 function rivalOf({ id, group }: Habit): string | null {
@@ -115,6 +116,9 @@ const addCatalogue = () =>
         >
           {{ row.habit.cautions.map((caution) => t.cautions[caution]).join(' ') }}
         </p>
+        <p v-if="never(row.habit)" class="text-[0.95rem] font-semibold">
+          {{ t.habits.never[never(row.habit)!] }}
+        </p>
         <p v-if="!row.on && rivalOf(row.habit)" class="text-[0.95rem] font-semibold">
           {{ t.habits.inPlaceOf(rivalOf(row.habit)!) }}
         </p>
@@ -158,6 +162,9 @@ const addCatalogue = () =>
               class="inline-flex min-h-11 items-center underline decoration-2 underline-offset-4"
               >{{ t.habits.record }}</RouterLink
             >
+          </p>
+          <p v-if="never(row.habit)" class="text-[0.95rem] font-semibold">
+            {{ t.habits.never[never(row.habit)!] }}
           </p>
           <p v-if="row.habit.cautions.includes('land-rules')" class="text-[0.95rem] leading-snug">
             {{ t.cautions['land-rules'] }}

@@ -114,6 +114,7 @@ const shape = computed(() => {
         {{ t.risk.stay }}
       </text>
     </svg>
+    <figcaption class="sr-only">{{ t.risk.spread }}</figcaption>
     <details>
       <summary class="min-h-11 cursor-pointer py-2.5 font-semibold text-soft">{{ t.risk.table }}</summary>
       <table class="w-full max-w-sm text-left">

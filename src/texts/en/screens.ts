@@ -26,7 +26,7 @@ export const screens = {
     onAverage: 'On average',
   },
   risk: {
-    planOn: 'You can plan on', strip: (days: string) => `plan on ${days}`, likely: 'likely', atBest: 'at best', plan: 'plan on', average: (days: string) => `${days} on average`,
+    planOn: 'You can plan on', strip: (days: string) => `plan on ${days}`, likely: 'likely', atBest: 'at best', plan: 'plan on',
     rest: (likely: string, best: string) => `on average; likely ${likely}, at best ${best}.`,
     nights: (nights: number, chance: string) => (nights === 1 ? `The night: ${chance}.` : `All ${nights} nights: ${chance}.`),
     of100: (n: number) => `${n} in 100`, under1: 'less than 1 in 100', over99: 'more than 99 in 100',
@@ -38,7 +38,6 @@ export const screens = {
     storyNone: 'Nine trips in ten last beyond the horizon: there is no bad one to tell.',
     because: {
       more: (activity: string, uses: string, usual: string) => `${activity} ${uses} times where ${usual} are usual`,
-      bigger: (activity: string, percent: string) => `each ${activity.toLowerCase()} takes ${percent} % more`,
       both: (activity: string, uses: string, usual: string, percent: string) => `${activity} ${uses} times where ${usual} are usual, ${percent} % more each`,
       fewer: (activity: string, percent: string) => `${activity} takes ${percent} % more each time`,
       start: 'The start was worse than read', capacity: 'The tank holds less than it says',
@@ -56,7 +55,7 @@ export const screens = {
       capacity: 'Fill it once through a flow meter, or with a bucket of known size, and put in what went in.',
       level: 'Read it with a stick or a scale rather than off the panel.', weather: 'Look at a forecast shortly before you leave.',
     },
-    change: 'Put it in', ends: (low: string, high: string) => `${low} gives the fewer days, ${high} the more`, all: (n: number) => `${n} more that matter less`, middle: (days: string) => `The dashed line is the average count, ${days} days.`,
+    ends: (low: string, high: string) => `${low} gives the fewer days, ${high} the more`, all: (n: number) => `${n} more that matter less`, middle: (days: string) => `The dashed line is the average count, ${days} days.`,
     capacityOff: 'May be off by', metered: 'Metered', isMetered: 'It was metered', volumeVaries: 'One use varies by', levelOff: 'Our average may be off by', exact: 'Always the same number of uses', levelAs: 'How it was read', readEven: 'off a panel or by eye', readNormal: 'measured', levelSize: { even: 'Within', normal: 'Give or take' }, weatherOff: 'Days may differ by, °C',
     levels: 'How sure are these levels',
   },
@@ -166,12 +165,12 @@ export const screens = {
     measure: 'Measure them', head: 'm',
   },
   habits: {
-    title: 'Habits', lead: (stopper: string) => `What they buy in this stay, where ${stopper} stops you.`, leadNone: 'What they buy in this stay.', rivals: 'one of these', needs: 'Needs', haveIt: 'We have it',
+    title: 'Habits', lead: (stopper: string) => `What they buy in this stay, where ${stopper} stops you.`, leadNone: 'What they buy in this stay.', needs: 'Needs', haveIt: 'We have it',
     needsRule: (rule: string) => `Needs a rule of the land: ${rule.toLowerCase()}.`, needsGear: (gear: string) => `Needs ${gear}.`, record: 'Record the rule', blocked: 'blocked',
     daylight: 'in daylight', lowest: (temperature: string) => `from ${temperature}`, touches: 'less liquid on the solids', effects: 'What it does', cautions: 'Mind', own: 'A habit of our own', add: 'Add a habit of our own',
     name: 'Habit', note: 'In a few words', bother: 'Bother, 0 to 5', addEffect: 'Add an effect', effect: 'Effect', activity: 'On', amount: 'Amount', remove: (name: string) => `Remove ${name}`, edit: (name: string) => `Change ${name}`, permission: 'Needs a rule', none: 'nothing', gear: 'Needs gear',
     kinds: { rate: 'fewer or more uses, ×', volume: 'less or more water, ×', replace: 'water a use becomes', redirect: 'this share to the ground' },
-    missing: (n: number) => `Add ${n} from the catalogue`, floorField: 'Keep per solid use', catalogue: 'All habits, most days for the bother first', average: (days: string) => `average ${days}`, from: (name: string) => `${name}: from`, to: (name: string) => `${name}: to`, inPlaceOf: (name: string) => `In place of “${name}”.`,
+    missing: (n: number) => `Add ${n} from the catalogue`, floorField: 'Keep per solid use', catalogue: 'All habits, most days for the bother first', average: (days: string) => `average ${days}`, from: (name: string) => `${name}: from`, to: (name: string) => `${name}: to`, inPlaceOf: (name: string) => `In place of “${name}”.`, never: { daylight: 'Never in this stay: none of its hours is light for long enough.', warmth: 'Never in this stay: no day is warm enough.' },
     pushes: (container: string, days: string) => `Brings ${container} ${days} days nearer its limit.`, company: (alone: string, now: string, last: string) => `Days to plan on: alone ${alone}, now ${now}, added last ${last}.`,
   },
   reach: {
