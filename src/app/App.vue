@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, onMounted, provide, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
-import UpdateNotice from './UpdateNotice.vue'
 import { openWorkspace } from './openWorkspace'
 import { chosenSpace, switchSpace } from './space'
 import TopBar from './TopBar.vue'
@@ -12,7 +11,9 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { SPACE } from '@/parts/space'
 import { useWhyStore } from '@/parts/why/whyStore'
 import { t } from '@/texts'
+import { later } from '@/ui/later'
 
+const UpdateNotice = defineAsyncComponent(() => later().then(() => import('./UpdateNotice.vue')))
 const WhyDialog = defineAsyncComponent(() => import('@/parts/why/WhyDialog.vue'))
 
 const settings = useSettingsStore()
@@ -108,6 +109,6 @@ function toContent() {
     <RouterView v-else />
   </main>
   <BottomBar />
-  <UpdateNotice />
+  <UpdateNotice v-if="workspace.state !== 'loading'" />
   <WhyDialog v-if="wasAsked" />
 </template>

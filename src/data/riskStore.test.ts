@@ -47,7 +47,9 @@ function held() {
 const edit = (make: (document: ReturnType<typeof trailerDemo>) => ReturnType<typeof trailerDemo>) =>
   useWorkspaceStore().replace('habit', make)
 
-beforeEach(() => {
+beforeEach(async () => {
+  // There before it is asked for, so that only the trips are waited for.
+  await import('@/workers')
   workers.length = 0
   setActivePinia(createPinia())
   vi.stubGlobal('navigator', { hardwareConcurrency: 2 })
@@ -97,7 +99,7 @@ describe('the risk of the current stay', () => {
     risk.stop()
     await go()
     expect([risk.state, risk.risk!.trials]).toEqual(['stopped', 500])
-    risk.start()
+    void risk.start()
     for (let wave = 0; wave < 5; wave++) await go()
     expect(risk.state).toBe('done')
     workers.length = 0

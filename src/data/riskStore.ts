@@ -1,11 +1,12 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
-import { rankOf, riskOf, tripAt, PLAN_ON, TRIALS, type Risk, type Sample, type Story } from '@/core/risk'
 import type { Document, Model, Stay } from '@/core/model'
-import { riskRunner, spawnRisk } from '@/workers'
+import type { Risk, Story } from '@/core/risk'
 import { useForecastStore } from './forecastStore'
 import { useWorkspaceStore } from './workspaceStore'
+
+type Engine = ReturnType<(typeof import('@/workers'))['riskEngine']>
 
 /** The luck of the trips: one for all, so that what differs between two answers is the stay. */
 export const SEED = 20_270
@@ -19,16 +20,17 @@ export const useRiskStore = defineStore('risk', () => {
   const state = ref<RiskState>('none')
   const risk = shallowRef<Risk | null>(null)
   const story = shallowRef<Story | null>(null)
-  let runner: ReturnType<typeof riskRunner> | null = null
+  let engine: Engine | null = null
   let revision = 0
   /** Between an edit and its first answer further edits wait: only the newest of them is run. */
   let isFirstUnderway = false
   let isBehind = false
+  let isDue = false
 
-  function start(): void {
+  async function start(): Promise<void> {
     const { stay, model } = forecast
     if (!stay || !model) {
-      runner?.stop()
+      engine?.stop()
       risk.value = story.value = null
       state.value = 'none'
       return
@@ -37,54 +39,62 @@ export const useRiskStore = defineStore('risk', () => {
       isBehind = true
       return
     }
-    try {
-      runner ??= riskRunner(spawnRisk(navigator.hardwareConcurrency))
-    } catch {
-      state.value = 'failed'
-      return
-    }
-    void run(runner, workspace.document, stay, model)
-  }
-
-  async function run(on: NonNullable<typeof runner>, document: Document, stay: Stay, model: Model): Promise<void> {
-    const own = (revision += 1)
-    const untilDays = wallDaysBetween(stay.start, stay.leaveAt)
     isFirstUnderway = true
     isBehind = false
     state.value = 'running'
+    try {
+      // Loaded with the first question: the count does not wait for it.
+      const { riskEngine, spawnRisk } = await import('@/workers')
+      engine ??= riskEngine(spawnRisk(navigator.hardwareConcurrency))
+      run(engine, workspace.document, stay, model)
+    } catch {
+      failed()
+    }
+  }
+
+  function run(on: Engine, document: Document, stay: Stay, model: Model): void {
+    const own = (revision += 1)
+    const untilDays = wallDaysBetween(stay.start, stay.leaveAt)
     const request = { revision: own, document, stay: stay.id, seed: SEED, bandParts: forecast.stayParts }
-    await on.run(request, {
-      onSample(sample, isLast) {
-        risk.value = riskOf(model, sample, untilDays)
+    void on.run(request, model, untilDays, {
+      onRisk(found, isLast) {
+        risk.value = found
         afterFirst()
-        if (!isLast || own !== revision) return
-        state.value = 'done'
-        void tell(on, own, sample)
+        if (isLast && own === revision) state.value = 'done'
       },
-      onFailed() {
-        state.value = 'failed'
-        afterFirst()
+      onStory(told) {
+        if (own === revision) story.value = told
       },
+      onFailed: failed,
     })
-  } // prettier-ignore
+  }
+
+  function failed(): void {
+    state.value = 'failed'
+    afterFirst()
+  }
 
   function afterFirst(): void {
     isFirstUnderway = false
-    if (isBehind) start()
-  }
-
-  /** The trip to plan on, told once the answer is final. */
-  async function tell(on: NonNullable<typeof runner>, own: number, { days }: Sample): Promise<void> {
-    const told = await on.story(own, tripAt(days, rankOf(days.length, PLAN_ON)))
-    if (own === revision) story.value = told
+    if (isBehind) void start()
   }
 
   function stop(): void {
-    runner?.stop()
+    engine?.stop()
     isFirstUnderway = isBehind = false
     state.value = 'stopped'
   }
 
-  watch([() => workspace.document, () => forecast.stay?.id], start, { immediate: true })
-  return { state, risk, story, trials: TRIALS, stop, start }
+  /** Not at once: the count is shown before its chances are asked for. */
+  function startLater(): void {
+    if (isDue) return
+    isDue = true
+    setTimeout(() => {
+      isDue = false
+      void start()
+    })
+  }
+
+  watch([() => workspace.document, () => forecast.stay?.id], startLater, { immediate: true })
+  return { state, risk, story, stop, start }
 })

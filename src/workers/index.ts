@@ -1,5 +1,4 @@
 export type { AdviceRequest, AdviceWorker } from './adviceJob'
-export { riskJob } from './riskJob'
+export { riskEngine } from './riskEngine'
 export type { RiskRequest, RiskWorker } from './riskJob'
-export { FIRST_TRIPS, WAVES, riskRunner } from './riskRun'
 export { spawnAdvice, spawnReach, spawnRisk } from './spawn'

@@ -10,10 +10,11 @@ import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { t } from '@/texts'
+import { later } from '@/ui/later'
 
 /** The count is there before its chances are. */
-const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
-const LevelChart = defineAsyncComponent(() => import('@/parts/levels/LevelChart.vue'))
+const RiskPanel = defineAsyncComponent(() => later().then(() => import('@/parts/risk/RiskPanel.vue')))
+const LevelChart = defineAsyncComponent(() => later().then(() => import('@/parts/levels/LevelChart.vue')))
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()

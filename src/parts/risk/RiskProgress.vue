@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { TRIALS } from '@/core/risk'
 import { useRiskStore } from '@/data/riskStore'
 import { formatCount, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
 const chances = useRiskStore()
-const trips = computed(() =>
-  t.risk.trips(formatCount(chances.risk?.trials ?? 0), formatCount(chances.trials)),
-)
+const trips = computed(() => t.risk.trips(formatCount(chances.risk?.trials ?? 0), formatCount(TRIALS)))
 </script>
 
 <template>
