@@ -102,6 +102,11 @@ describe('the risk of the current stay', () => {
     void risk.start()
     for (let wave = 0; wave < 5; wave++) await go()
     expect(risk.state).toBe('done')
+    void risk.start()
+    risk.stop()
+    await settle()
+    await go()
+    expect(risk.state).toBe('stopped')
     workers.length = 0
     setActivePinia(createPinia())
     const elsewhere = useRiskStore()

@@ -26,6 +26,8 @@ export const useRiskStore = defineStore('risk', () => {
   let isFirstUnderway = false
   let isBehind = false
   let isDue = false
+  /** Tells a start that was stopped while it waited. */
+  let asked = 0
 
   async function start(): Promise<void> {
     const { stay, model } = forecast
@@ -42,9 +44,11 @@ export const useRiskStore = defineStore('risk', () => {
     isFirstUnderway = true
     isBehind = false
     state.value = 'running'
+    const own = (asked += 1)
     try {
       // Loaded with the first question: the count does not wait for it.
       const { riskEngine, spawnRisk } = await import('@/workers')
+      if (own !== asked) return
       engine ??= riskEngine(spawnRisk(navigator.hardwareConcurrency))
       run(engine, workspace.document, stay, model)
     } catch {
@@ -81,6 +85,7 @@ export const useRiskStore = defineStore('risk', () => {
 
   function stop(): void {
     engine?.stop()
+    asked += 1
     isFirstUnderway = isBehind = false
     state.value = 'stopped'
   }
