@@ -89,8 +89,9 @@ export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: 
     const shift = accounts.base[c * model.grid.count + i]! - lowest[row]!
     const by = perWidth[row]!
     const at = row * BINS
+    const from = c * BATCH
     for (let j = 0; j < size; j++) {
-      const bin = ((shift + off[c * BATCH + j]!) * by) | 0
+      const bin = ((shift + off[from + j]!) * by) | 0
       tally[at + (bin < 0 ? 0 : bin < BINS ? bin : BINS - 1)]! += 1
     }
   }

@@ -8,6 +8,9 @@ const WHOLE = 2 ** 32
 const HALF_MASK = 2 ** 16 - 1
 const SLICE_MASK = SLICES - 1
 const SUM_MASK = SUM_SLICES - 1
+/** Constants of this module, not of another: the engine folds them into the loops. */
+const PAIR_SHIFT = SLICE_BITS + 1
+const ROW = BATCH
 
 /**
  * All that is drawn. Every draw is made in the same order whatever the habits, so that two habit sets meet the same luck
@@ -20,23 +23,23 @@ export function drawTrips(sampler: Sampler, batch: Batch): void {
   const { own, capacity, limit, off, size } = batch
   for (let j = 0; j < size; j++) {
     const stream = batch.streams[j]!
-    for (let a = 0; a < levels.length; a++) own[a * BATCH + j] = sliceOf(levels[a]!, stream.next())
+    for (let a = 0; a < levels.length; a++) own[a * ROW + j] = sliceOf(levels[a]!, stream.next())
     for (let c = 0; c < containers.length; c++) {
       const container = containers[c]!
       const share = sliceOf(container.capacity, stream.next())
       const { limit: given, side, start } = model.containers[c]!
-      capacity[c * BATCH + j] = share
-      limit[c * BATCH + j] = given === null || side === 'supply' ? (given ?? 0) : given * share
+      capacity[c * ROW + j] = share
+      limit[c * ROW + j] = given === null || side === 'supply' ? (given ?? 0) : given * share
       let sum = container.heater
       for (const { level, shape, size: error } of container.starts) {
         const u = stream.next() >>> 0
         sum += shape === 'even' ? (level + error * (u / WHOLE - 0.5)) * share : level + error * sliceOf(normal, u)
       }
-      off[c * BATCH + j] = sum - start
+      off[c * ROW + j] = sum - start
     }
     for (const { container, liquid, solids } of accounts.flush) {
-      off[liquid * BATCH + j] = off[container * BATCH + j]!
-      off[solids * BATCH + j] = 0
+      off[liquid * ROW + j] = off[container * ROW + j]!
+      off[solids * ROW + j] = 0
     }
   }
 } // prettier-ignore
@@ -72,9 +75,9 @@ function drawOnce(batch: Batch, activity: ActivitySampler, day: number, wordsPer
   const { heat, words, size, own, onceUses, onceSums } = batch
   const { index, heats, once, sums, firstOnce } = activity
   const ofOne = sums(1)
-  const first = index * 4 * BATCH
-  onceUses.fill(0, first, first + 4 * BATCH)
-  onceSums.fill(0, first, first + 4 * BATCH)
+  const first = index * 4 * ROW
+  onceUses.fill(0, first, first + 4 * ROW)
+  onceSums.fill(0, first, first + 4 * ROW)
   for (let unit = 0; unit < once.length; unit++) {
     const { upTo, guide } = once[unit]!
     for (let j = 0, w = 1 + firstOnce + unit; j < size; j++, w += wordsPerDay) {
@@ -89,10 +92,10 @@ function drawOnce(batch: Batch, activity: ActivitySampler, day: number, wordsPer
         at += WHOLE
       ) {
         while (at >= upTo[row + part]!) part++
-        const k = first + part * BATCH + j
+        const k = first + part * ROW + j
         onceUses[k]! += 1
         // The low bits say nothing of the hour and are free for the litres.
-        onceSums[k]! += own[index * BATCH + j]! * ofOne[word & SUM_MASK]!
+        onceSums[k]! += own[index * ROW + j]! * ofOne[word & SUM_MASK]!
       }
     }
   }
@@ -118,11 +121,11 @@ export function drawThrough(sampler: Sampler, batch: Batch, activity: ActivitySa
   const { word, shift } = bitsOf(sampler, activity, part)
   const code = activity.code[part]!
   const weight = weights[part]! * activity.scale[part]!
-  const row = activity.index * BATCH
-  const [to, other] = [first * BATCH, second * BATCH]
+  const row = activity.index * ROW
+  const [to, other] = [first * ROW, second * ROW]
   for (let j = 0, k = word; j < size; j++, k += wordsPerDay) {
     const w = code + ((words[k]! >>> shift) & HALF_MASK)
-    const litres = weight * own[row + j]! * pairs[((w >> 16) << (SLICE_BITS + 1)) | ((w & SLICE_MASK) << 1)]!
+    const litres = weight * own[row + j]! * pairs[((w >> 16) << PAIR_SHIFT) | ((w & SLICE_MASK) << 1)]!
     off[to + j]! += litres
     off[other + j]! += factor * litres
   }
@@ -137,10 +140,10 @@ function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, par
   const { word, shift } = bitsOf(sampler, activity, part)
   const code = activity.code[part]!
   const scale = activity.scale[part]!
-  const row = index * BATCH
+  const row = index * ROW
   for (let j = 0, k = word; j < size; j++, k += wordsPerDay) {
     const w = code + ((words[k]! >>> shift) & HALF_MASK)
-    const at = ((w >> 16) << (SLICE_BITS + 1)) | ((w & SLICE_MASK) << 1)
+    const at = ((w >> 16) << PAIR_SHIFT) | ((w & SLICE_MASK) << 1)
     sums[j] = own[row + j]! * scale * pairs[at]!
     if (needsUses) uses[j] = scale * pairs[at + 1]!
   }
@@ -154,8 +157,8 @@ function drawHeated(sampler: Sampler, batch: Batch, activity: ActivitySampler, p
   for (let j = 0; j < size; j++) {
     const q = part * heats + heat[j]!
     const w = code[q]! + ((words[j * sampler.wordsPerDay + word]! >>> shift) & HALF_MASK)
-    const at = ((w >> 16) << (SLICE_BITS + 1)) | ((w & SLICE_MASK) << 1)
-    sums[j] = own[index * BATCH + j]! * scale[q]! * pairs[at]!
+    const at = ((w >> 16) << PAIR_SHIFT) | ((w & SLICE_MASK) << 1)
+    sums[j] = own[index * ROW + j]! * scale[q]! * pairs[at]!
     if (needsUses) uses[j] = scale[q]! * pairs[at + 1]!
   }
 }
@@ -180,14 +183,14 @@ export function drawExact(sampler: Sampler, batch: Batch, activity: ActivitySamp
     uses[j] = n
     // The fraction of a use takes the same bits in another order, so that its luck is its own.
     const fraction = (n - whole) * ofOne[((bits & 127) * 4 + (bits >>> 14)) & SUM_MASK]!
-    sums[j] = own[index * BATCH + j]! * (ofWhole[bits >>> 7]! * (whole === 0 ? 0 : 1) + fraction)
+    sums[j] = own[index * ROW + j]! * (ofWhole[bits >>> 7]! * (whole === 0 ? 0 : 1) + fraction)
   }
 }
 
 /** Adds the part's uses by those who do it at most once. */
 export function addOnce(batch: Batch, { index }: ActivitySampler, partOfDay: number): void {
   const { size, uses, sums, onceUses, onceSums } = batch
-  const at = (index * 4 + partOfDay) * BATCH
+  const at = (index * 4 + partOfDay) * ROW
   for (let j = 0; j < size; j++) {
     uses[j]! += onceUses[at + j]!
     sums[j]! += onceSums[at + j]!
