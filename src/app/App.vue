@@ -39,7 +39,12 @@ watchEffect(() => {
     route.name === 'camp' || route.name === undefined ? null : t.app.nav[route.name as keyof typeof t.app.nav]
   document.title = name ? `${name} · ${t.app.name}` : t.app.name
 })
-onMounted(() => openWorkspace(space))
+/** The stay is read, and the demo filled: from now on there is time for the rest. */
+const isOpen = ref(false)
+onMounted(async () => {
+  await openWorkspace(space)
+  isOpen.value = true
+})
 
 /** `?show=…` leads to the place on a screen where a number can be changed. */
 const shown = computed(() => (typeof route.query.show === 'string' ? route.query.show : null))
@@ -109,6 +114,6 @@ function toContent() {
     <RouterView v-else />
   </main>
   <BottomBar />
-  <UpdateNotice v-if="workspace.state !== 'loading'" />
+  <UpdateNotice v-if="isOpen" />
   <WhyDialog v-if="wasAsked" />
 </template>
