@@ -10,5 +10,7 @@ export default defineConfig({
     fileParallelism: false,
     testTimeout: 90_000,
     hookTimeout: 60_000,
+    // Patience with a busy disk or browser; nothing is measured by it.
+    expect: { poll: { timeout: 10_000 } },
   },
 })
