@@ -2,7 +2,7 @@ import { count } from '../count'
 import { blockedBy, switchHabit, withHabits, type Blocked } from '../habits'
 import { wallDaysBetween } from '../calendar'
 import { compile, compileChances, found, type Document, type Id, type Stay } from '../model'
-import { asCount, playTrips, PLAN_ON, quantileSorted, samplerOf, tripStreams, type RiskTables } from '../risk'
+import { asCount, playTrips, PLAN_ON, quantileSorted, samplerOf, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
 
 /** Days of the average, and days to plan on; at the horizon where `isBeyond`. */
@@ -43,7 +43,7 @@ const FAR = 2
 /** The counts of a stay with other habits, each set played once however often it is asked for. */
 function countsOf(stay: Stay, options: WorthOptions): (document: Document) => Counts {
   const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(FAR * wallDaysBetween(stay.start, stay.leaveAt) + 4))
-  const streams = tripStreams(options.seed, 0, options.trials)
+  const streams = options.tables.streams(options.seed, 0, options.trials)
   const known = new Map<string, Counts>()
   return (changed) => {
     const { habits } = found(changed.stays, stay.id, 'stay')

@@ -8,7 +8,6 @@ import {
   quantileSorted,
   riskTables,
   samplerOf,
-  tripStreams,
   TRIALS,
   type RiskTables,
 } from '../risk'
@@ -159,7 +158,7 @@ function playerOf(document: Document, stayId: Id, horizonDays: Days, seed: numbe
     const changed = withHabits(document, stayId, habits)
     const model = compile(changed, stayId, { horizonDays })
     const sampler = samplerOf(model, compileChances(changed, stayId, model), { tables })
-    return { model, ...playTrips(sampler, tripStreams(seed, 0, trips)) }
+    return { model, ...playTrips(sampler, tables.streams(seed, 0, trips)) }
   }
   return {
     quantile(habits: readonly Id[], trips: number, allowed: number) {

@@ -8,7 +8,7 @@ import {
   type Id,
   type Model,
 } from '../model'
-import { BATCH, playTrips, samplerOf, tripStreams, type RiskTables, type Sampler, type Stream } from '../risk'
+import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Stream } from '../risk'
 import type { Days } from '../quantities'
 
 /** What fell in each trip of one activity: added up from the start, trip × (parts + 1) + part. */
@@ -45,7 +45,7 @@ export interface TableOptions {
 
 export function tripTable(document: Document, stayId: Id, options: TableOptions): TripTable {
   const { seed, trips, horizonDays, tables } = options
-  const streams = tripStreams(seed, 0, trips)
+  const streams = tables.streams(seed, 0, trips)
   const compileWith = (habits: readonly Id[]) => compile(withHabits(document, stayId, habits), stayId, { horizonDays })
   const model = compileWith([])
   const compiled = new Map<string, { model: Model; chances: Chances }>()

@@ -24,7 +24,11 @@ export interface Batch {
   /** Uses of the activity at hand in the part, and their litres over those of one mean use. */
   uses: Float64Array
   sums: Float64Array
-  /** The same of the day's uses by those who do it at most once: (activity × 4 + part of the day), by activity number. */
+  /** In which part of the day a draw of somebody who does it at most once falls; 4: in none. */
+  placed: Int32Array
+  /** What such draws add to the accounts; row = part of the day (or none) × account. */
+  dayOff: Float64Array
+  /** Their uses and sums, where an activity's own are asked for; row = activity × part of the day (or none). */
   onceUses: Float64Array
   onceSums: Float64Array
   /** Each account less its base, now and at the end of the part before; row = account. */
@@ -55,8 +59,10 @@ export function newBatch({ model, accounts, wordsPerDay }: Sampler): Batch {
     words: new Int32Array(wordsPerDay * BATCH),
     uses: rows(1),
     sums: rows(1),
-    onceUses: rows(n * 4),
-    onceSums: rows(n * 4),
+    placed: new Int32Array(BATCH),
+    dayOff: rows(5 * accounts.count),
+    onceUses: rows(n * 5),
+    onceSums: rows(n * 5),
     off: rows(accounts.count),
     offBefore: rows(accounts.count),
     moreUses: rows(n),

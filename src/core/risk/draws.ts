@@ -1,7 +1,7 @@
 import type { Term } from './accounts'
 import { BATCH, type Batch } from './batch'
 import { SLICES, SLICE_BITS } from './compound'
-import { GUIDE_BITS, type ActivitySampler, type Sampler } from './sampler'
+import type { ActivitySampler, OnceTable, Sampler } from './sampler'
 import { SUM_SLICES, TRIP_SLICES } from './tables'
 
 const WHOLE = 2 ** 32
@@ -48,14 +48,26 @@ function sliceOf(slices: Float64Array, random: number): number {
   return slices[Math.floor(((random >>> 0) / WHOLE) * TRIP_SLICES)]!
 }
 
-/** A day's numbers, its heat, and who of those that do something at most once does it when. */
-export function drawDay(sampler: Sampler, batch: Batch, day: number): void {
-  const { heat, words, size } = batch
-  const { wordsPerDay, heats } = sampler
+/**
+ * A day's numbers, its heat, and who of those that do something at most once does it when.
+ * @param i the first part of the day @param isWatched whether somebody asks for each activity's own
+ */
+export function drawDay(sampler: Sampler, batch: Batch, i: number, isWatched: boolean): void {
+  const { heat, words, size, dayOff } = batch
+  const { wordsPerDay, heats, accounts, activities } = sampler
   drawWords(batch, wordsPerDay)
   for (let j = 0; j < size; j++) heat[j] = Math.floor(((words[j * wordsPerDay]! >>> 0) / WHOLE) * heats)
-  for (const activity of sampler.activities)
-    if (activity.once.length > 0) drawOnce(batch, activity, day, wordsPerDay)
+  dayOff.fill(0)
+  for (const activity of activities) {
+    if (activity.once.length === 0) continue
+    const { index, once, isDirect } = activity
+    if (!isDirect || isWatched) forgetOnce(batch, index)
+    for (const table of once) {
+      placeOnce(sampler, batch, activity, table, i)
+      if (!isDirect || isWatched) keepOnce(sampler, batch, activity, table)
+      else for (const term of accounts.terms[index]!) addOnceDay(sampler, batch, activity, table, term, i)
+    }
+  }
 }
 
 /** All random numbers of a day in one loop: nothing else then touches the generators. */
@@ -67,39 +79,61 @@ function drawWords({ streams, size, words }: Batch, wordsPerDay: number): void {
   }
 }
 
-/**
- * One draw for each and the day. Systematic: the points u, u + 1, … on the day's uses laid end to end, so one use at most
- * where they add up to 1 or less, and the mean whatever they add up to.
- */
-function drawOnce(batch: Batch, activity: ActivitySampler, day: number, wordsPerDay: number): void {
-  const { heat, words, size, own, onceUses, onceSums } = batch
-  const { index, heats, once, sums, firstOnce } = activity
-  const ofOne = sums(1)
-  const first = index * 4 * ROW
-  onceUses.fill(0, first, first + 4 * ROW)
-  onceSums.fill(0, first, first + 4 * ROW)
-  for (let unit = 0; unit < once.length; unit++) {
-    const { upTo, guide } = once[unit]!
-    for (let j = 0, w = 1 + firstOnce + unit; j < size; j++, w += wordsPerDay) {
-      const word = words[w]!
-      const day4 = day * heats + (heats === 1 ? 0 : heat[j]!)
-      const row = day4 * 4
-      const total = upTo[row + 3]!
-      // A second point of the same draw, where the day's uses add up to more than 1, lies beyond every guide's reach.
-      for (
-        let at = word >>> 0, part = guide[(day4 << GUIDE_BITS) + (word >>> (32 - GUIDE_BITS))]!;
-        at < total;
-        at += WHOLE
-      ) {
-        while (at >= upTo[row + part]!) part++
-        const k = first + part * ROW + j
-        onceUses[k]! += 1
-        // The low bits say nothing of the hour and are free for the litres.
-        onceSums[k]! += own[index * ROW + j]! * ofOne[word & SUM_MASK]!
-      }
+/** In which part of the day a draw falls, 4 for none: as many as there are sums it reaches. Without a branch, since no guess about it would be any good. */
+function placeOnce(sampler: Sampler, batch: Batch, { heats }: ActivitySampler, { word, upTo }: OnceTable, i: number): void {
+  const { size, words, heat, placed } = batch
+  const { wordsPerDay, model } = sampler
+  const first = model.grid.day[i]! * heats * 4
+  if (heats === 1) {
+    const [t0, t1, t2, t3] = [upTo[first]!, upTo[first + 1]!, upTo[first + 2]!, upTo[first + 3]!]
+    for (let j = 0, w = word; j < size; j++, w += wordsPerDay) {
+      const at = words[w]! >>> 2
+      placed[j] = ((t0 - 1 - at) >>> 31) + ((t1 - 1 - at) >>> 31) + ((t2 - 1 - at) >>> 31) + ((t3 - 1 - at) >>> 31)
     }
+    return
   }
+  for (let j = 0, w = word; j < size; j++, w += wordsPerDay) {
+    const at = words[w]! >>> 2
+    const row = first + heat[j]! * 4
+    placed[j] =
+      ((upTo[row]! - 1 - at) >>> 31) + ((upTo[row + 1]! - 1 - at) >>> 31) + ((upTo[row + 2]! - 1 - at) >>> 31) + ((upTo[row + 3]! - 1 - at) >>> 31)
+  }
+} // prettier-ignore
+
+/** What the placed uses of a day add to the accounts, each in its part; those of no part add nothing to a row of their own. */
+function addOnceDay(sampler: Sampler, batch: Batch, { index, sums }: ActivitySampler, { word }: OnceTable, term: Term, i: number): void {
+  const { size, words, own, placed, dayOff } = batch
+  const { wordsPerDay, accounts, model } = sampler
+  const { ofUses, weights, first, second, factor } = term
+  const ofOne = sums(1)
+  const byPart = new Float64Array(5)
+  for (let k = i; k < model.grid.count && model.grid.day[k] === model.grid.day[i]; k++) byPart[model.grid.part[k]!] = weights[k]!
+  const stride = accounts.count * ROW
+  const [to, other, row] = [first * ROW, second * ROW, index * ROW]
+  for (let j = 0, w = word; j < size; j++, w += wordsPerDay) {
+    const part = placed[j]!
+    // The low bits say nothing of the hour and are free for the litres.
+    const amount = byPart[part]! * (ofUses ? 1 : own[row + j]! * ofOne[words[w]! & SUM_MASK]!)
+    const at = part * stride + j
+    dayOff[at + to]! += amount
+    if (second >= 0) dayOff[at + other]! += factor * amount
+  }
+} // prettier-ignore
+
+function forgetOnce({ onceUses, onceSums }: Batch, index: number): void {
+  onceUses.fill(0, index * 5 * ROW, (index + 1) * 5 * ROW)
+  onceSums.fill(0, index * 5 * ROW, (index + 1) * 5 * ROW)
 }
+
+function keepOnce({ wordsPerDay }: Sampler, batch: Batch, { index, sums }: ActivitySampler, { word }: OnceTable): void {
+  const { size, words, own, placed, onceUses, onceSums } = batch
+  const ofOne = sums(1)
+  for (let j = 0; j < size; j++) {
+    const at = (index * 5 + placed[j]!) * ROW + j
+    onceUses[at]! += 1
+    onceSums[at]! += own[index * ROW + j]! * ofOne[words[j * wordsPerDay + word]! & SUM_MASK]!
+  }
+} // prettier-ignore
 
 /** Which of a day's numbers holds an activity's sixteen bits of a part, and how far to shift it. */
 function bitsOf({ firstPlace, model }: Sampler, { places }: ActivitySampler, part: number) {
@@ -190,9 +224,17 @@ export function drawExact(sampler: Sampler, batch: Batch, activity: ActivitySamp
 /** Adds the part's uses by those who do it at most once. */
 export function addOnce(batch: Batch, { index }: ActivitySampler, partOfDay: number): void {
   const { size, uses, sums, onceUses, onceSums } = batch
-  const at = (index * 4 + partOfDay) * ROW
+  const at = (index * 5 + partOfDay) * ROW
   for (let j = 0; j < size; j++) {
     uses[j]! += onceUses[at + j]!
     sums[j]! += onceSums[at + j]!
   }
 }
+
+/** Adds what those who do something at most once a day brought to the accounts in a part. */
+export function addDay({ onceAccounts, accounts }: Sampler, { size, off, dayOff }: Batch, partOfDay: number): void {
+  for (const account of onceAccounts) {
+    const [to, from] = [account * ROW, (partOfDay * accounts.count + account) * ROW]
+    for (let j = 0; j < size; j++) off[to + j]! += dayOff[from + j]!
+  }
+} // prettier-ignore

@@ -2,7 +2,6 @@ import { BATCH } from './batch'
 import { LIKELY, PLAN_ON, AT_BEST } from './risk'
 import { quantileSorted } from './quantile'
 import type { Sampler } from './sampler'
-import { tripStreams } from './streams'
 import { playTrips } from './trips'
 
 /** The least liquid per solid use of a stay among trips, L. */
@@ -35,7 +34,7 @@ export function flushRange(
   const { accounts, model } = sampler
   const { count } = model.grid
   const least = new Float64Array(trials).fill(Infinity)
-  playTrips(sampler, tripStreams(seed, 0, trials), null, {
+  playTrips(sampler, sampler.streams(seed, 0, trials), null, {
     part: ({ off, size }, i, first) => {
       if (i >= parts) return
       for (const { liquid, solids } of accounts.flush)

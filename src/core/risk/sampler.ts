@@ -4,11 +4,12 @@ import { accountsOf, type Accounts, type Term } from './accounts'
 import { riskTables, type RiskTables, type SumsTable } from './tables'
 import type { CompoundTables } from './compound'
 import { edgesOf, normalSlices, type Slices } from './slices'
+import type { TripStreams } from './streams'
 
 /** Slices of a day's heat. */
 const HEAT_SLICES = 16
-const WHOLE = 2 ** 32
-export const GUIDE_BITS = 6
+/** What a day's draw is cut into. */
+const ONCE_WHOLE = 2 ** 30
 
 /** One activity, ready to be drawn. */
 export interface ActivitySampler {
@@ -30,8 +31,6 @@ export interface ActivitySampler {
   needsUses: boolean
   /** For each part of the day its place among the sixteen-bit draws of a day; −1 where it never falls, whatever the habits. */
   places: Int32Array
-  /** Where its first unit of `once` stands among all. */
-  firstOnce: number
   /** 1 in the parts in which nobody does it. */
   idle: Uint8Array
   /** Those who do it at most once a day. */
@@ -39,16 +38,21 @@ export interface ActivitySampler {
   /** Litres of whole numbers of uses over those of one. */
   sums: SumsTable
   viaStreams: boolean
+  /** Whether the uses of `once` may go straight to the accounts. */
+  isDirect: boolean
   /** Its one term, where its litres alone matter and do so in two accounts: then they go there at once. */
   through: Term | null
 }
 
-/** One who does something at most once a day. */
+/**
+ * One who does something at most once a day: the point u of a draw falls where the uses so far, laid end to end, reach it.
+ * Where a day's add up to more than 1 there is a table for each 1 begun, and u, u + 1, … fall at once (systematic sampling).
+ */
 export interface OnceTable {
-  /** Cumulated uses × 2^32: day × heats + heat, then the four parts. */
-  upTo: Float64Array
-  /** The part with which to begin to look, by day × heats + heat and the top bits of the draw. */
-  guide: Uint8Array
+  /** Its number among those of a day. */
+  word: number
+  /** Uses up to the end of each of the four parts × 2^30, 0 to 2^30: (day × heats + heat) × 4 + part. */
+  upTo: Int32Array
 }
 
 export interface ContainerSampler {
@@ -63,6 +67,7 @@ export interface ContainerSampler {
  */
 export interface Sampler {
   model: Model
+  streams: TripStreams
   ledger: Ledger
   chances: Chances
   accounts: Accounts
@@ -73,6 +78,8 @@ export interface Sampler {
   signs: Int8Array
   /** Those that differ from trip to trip. */
   activities: ActivitySampler[]
+  /** Accounts that direct uses of `once` move. */
+  onceAccounts: number[]
   /** The crew's own level of every activity, drawn whether or not it is needed. */
   levels: Slices[]
   containers: ContainerSampler[]
@@ -113,7 +120,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     const many = manyOf(chance, weather)
     if (many === 'none' && chance.once.length === 0) return []
     const context = { model, weather, tables }
-    const firstOnce = unit
+    const firstWord = 1 + unit
     unit += chance.once.length
     const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
     if (only !== undefined && only !== index) return []
@@ -121,13 +128,15 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     const terms = accounts.terms[index]!
     const [only0] = terms
     const needsUses = viaStreams[index]! || withDraws || terms.some(({ ofUses }) => ofUses)
-    const sampled = activitySampler(chance, index, many, context)
+    const sampled = activitySampler(chance, index, many, context, firstWord)
     const isPlain = many === 'poisson' && sampled.heats === 1 && sampled.once.length === 0 && !needsUses && !isBase[index]
     const through = isPlain && terms.length === 1 && only0!.second >= 0 ? only0! : null
-    return [{ ...sampled, firstOnce, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, needsUses, through }]
+    const isDirect = !isBase[index] && !viaStreams[index]
+    return [{ ...sampled, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, isDirect, needsUses, through }]
   }) // prettier-ignore
   return {
     model,
+    streams: tables.streams,
     ledger: base,
     chances,
     accounts,
@@ -135,6 +144,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     firstPlace: 1 + unit,
     signs: Int8Array.from(model.containers, ({ limit, side }) => (limit === null ? 0 : side === 'supply' ? -1 : 1)),
     activities,
+    onceAccounts: accountsOfOnce(activities, accounts),
     levels: chances.activities.map(({ levelSpread }) => tables.trip(levelSpread)),
     containers: chances.containers.map(({ spread, starts, heater }) => ({ capacity: tables.trip(spread), starts, heater })),
     normal: tables.normal,
@@ -163,10 +173,8 @@ function activitySampler(
   index: number,
   many: ActivitySampler['many'],
   { model, weather, tables }: Context,
-): Omit<
-  ActivitySampler,
-  'isBase' | 'uses' | 'viaStreams' | 'needsUses' | 'firstOnce' | 'places' | 'through'
-> {
+  firstWord: number,
+): Omit<ActivitySampler, 'isBase' | 'uses' | 'viaStreams' | 'isDirect' | 'needsUses' | 'places' | 'through'> {
   const lines = [chance.many, ...chance.once]
   const heats = lines.some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
   const compound = tables.compound(chance.spread)
@@ -182,7 +190,7 @@ function activitySampler(
     idle: Uint8Array.from({ length: model.grid.count }, (_, i) =>
       lines.every(({ cool, perStep }) => cool[i] === 0 && perStep[i] === 0) ? 1 : 0,
     ),
-    once: chance.once.map((line) => onceTable(line, model, weather, heats)),
+    once: chance.once.flatMap((line, unit) => onceTables(line, firstWord + unit, model, weather, heats)),
     sums: tables.sums(chance.spread),
   }
 }
@@ -233,27 +241,29 @@ function meansOf(
   })
 }
 
-/** Uses of one unit cumulated over the four parts of each day and heat; parts outside the grid have none. */
-function onceTable(
+/** The tables of one unit; parts outside the grid have no uses. */
+function onceTables(
   { cool, perStep }: UseLine,
+  word: number,
   { grid }: Model,
   { heats, steps }: WeatherTables,
   ownHeats: number,
-): OnceTable {
-  const rows = (grid.day[grid.count - 1]! + 1) * ownHeats
-  const upTo = new Float64Array(rows * 4)
+): OnceTable[] {
+  const days = grid.day[grid.count - 1]! + 1
+  const reached = new Float64Array(days * ownHeats * 4)
   for (let i = 0; i < grid.count; i++)
-    for (let heat = 0; heat < ownHeats; heat++) {
-      const k = grid.day[i]! * ownHeats + heat
-      upTo[k * 4 + grid.part[i]!] = WHOLE * (cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!)
-    }
-  for (let k = 0; k < upTo.length; k++) if (k % 4 > 0) upTo[k]! += upTo[k - 1]!
-  const cells = 2 ** GUIDE_BITS
-  const guide = new Uint8Array(rows * cells)
-  for (let row = 0; row < rows; row++)
-    for (let cell = 0, part = 0; cell < cells; cell++) {
-      while (part < 3 && upTo[row * 4 + part]! <= (cell * WHOLE) / cells) part++
-      guide[row * cells + cell] = part
-    }
-  return { upTo, guide }
+    for (let heat = 0; heat < ownHeats; heat++)
+      reached[(grid.day[i]! * ownHeats + heat) * 4 + grid.part[i]!] = cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!
+  for (let k = 0; k < reached.length; k++) if (k % 4 > 0) reached[k]! += reached[k - 1]!
+  const most = reached.reduce((a, b) => Math.max(a, b), 0)
+  return Array.from({ length: Math.max(1, Math.ceil(most)) }, (_, whole) => ({
+    word,
+    upTo: Int32Array.from(reached, (uses) => Math.round(ONCE_WHOLE * Math.min(1, Math.max(0, uses - whole)))),
+  }))
+} // prettier-ignore
+
+function accountsOfOnce(activities: readonly ActivitySampler[], { terms }: Accounts): number[] {
+  const direct = activities.filter(({ once, isDirect }) => once.length > 0 && isDirect)
+  const moved = direct.flatMap(({ index }) => terms[index]!.flatMap(({ first, second }) => [first, second]))
+  return [...new Set(moved)].filter((account) => account >= 0)
 }

@@ -3,7 +3,6 @@ import type { Id } from '../model'
 import type { Days } from '../quantities'
 import { BATCH } from './batch'
 import type { Sampler } from './sampler'
-import { tripStreams } from './streams'
 import { playTrips } from './trips'
 
 /** Why one trip went as it did, the heaviest reason first; what held the stop off is last, with less than 0. */
@@ -28,7 +27,7 @@ export type Reason =
  * @param sampler one that draws every activity's uses (`withDraws`) @param trip its number among those of the seed @returns null where nothing stops it
  */
 export function storyOf(sampler: Sampler, seed: number, trip: number): Story | null {
-  const stream = tripStreams(seed, trip, trip + 1)
+  const stream = sampler.streams(seed, trip, trip + 1)
   const end = playTrips(sampler, stream)
   const c = end.stopper[0]!
   if (c < 0) return null

@@ -3,16 +3,24 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 /** Random 32-bit integers; the same for the same seed and trip on any machine. */
 export type Stream = ReturnType<typeof xoroshiro128plus>
 
+/** @param from first trip @param to one past the last */
+export type TripStreams = (seed: number, from: number, to: number) => Stream[]
+
 /**
- * The streams of trips `from` to `to` − 1: trip t's begins 2^64 · (t + 1) numbers after the seed's, the first of which are poor. They depend on nothing but
- * seed and trip, so neither the number of workers nor the habits compared change a trip's luck.
+ * The streams of trips: trip t's begins 2^64 · (t + 1) numbers after the seed's, the first of which are poor. They depend
+ * on nothing but seed and trip, so neither the number of workers nor the habits compared change a trip's luck.
  */
-export function tripStreams(seed: number, from: number, to: number): Stream[] {
-  const walker = xoroshiro128plus(seed)
-  for (let trip = 0; trip <= from; trip++) walker.jump()
-  return Array.from({ length: to - from }, () => {
-    const stream = walker.clone()
-    walker.jump()
-    return stream
-  })
+export const tripStreams: TripStreams = (seed, from, to) => keptStreams()(seed, from, to)
+
+/** The same, keeping where each trip begins: finding that takes 128 numbers. Of the last seed only. */
+export function keptStreams(): TripStreams {
+  let kept: { seed: number; walker: Stream; starts: Stream[] } | null = null
+  return (seed, from, to) => {
+    if (kept?.seed !== seed) kept = { seed, walker: xoroshiro128plus(seed), starts: [] }
+    while (kept.starts.length < to) {
+      kept.walker.jump()
+      kept.starts.push(kept.walker.clone())
+    }
+    return kept.starts.slice(from, to)
+  }
 }

@@ -1,5 +1,6 @@
 import { compoundTables, type CompoundTables } from './compound'
 import { edgesOf, lognormalSlices, normalSlices, type Slices } from './slices'
+import { keptStreams, type TripStreams } from './streams'
 
 /** Slices of what is drawn once a trip, and of the litres of a known number of uses. */
 export const TRIP_SLICES = 2048
@@ -8,7 +9,7 @@ export const SUM_SLICES = 512
 /** Litres of n uses together over those of one: lognormal, mean n, CV cv/√n. */
 export type SumsTable = (n: number) => Slices
 
-/** Tables that depend on coefficients of variation alone; built when first needed and kept from stay to stay. */
+/** What depends on coefficients of variation and the seed alone; built when first needed and kept from stay to stay. */
 export interface RiskTables {
   /** Standard normal. */
   normal: Slices
@@ -16,6 +17,7 @@ export interface RiskTables {
   trip: (cv: number) => Slices
   compound: (cv: number) => CompoundTables
   sums: (cv: number) => SumsTable
+  streams: TripStreams
 }
 
 export function riskTables(): RiskTables {
@@ -25,6 +27,7 @@ export function riskTables(): RiskTables {
     trip: once((cv) => lognormalSlices(1, cv, tripEdges)),
     compound: once(compoundTables),
     sums: once((cv) => once((n) => lognormalSlices(n, n === 0 ? 0 : cv / Math.sqrt(n), sumEdges))),
+    streams: keptStreams(),
   }
 }
 

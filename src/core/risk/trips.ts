@@ -1,7 +1,7 @@
 import { playVesselsPart } from '../count'
 import { recordLevels, type Bands } from './bands'
 import { BATCH, newBatch, restart, type Batch } from './batch'
-import { addOnce, drawDay, drawExact, drawMany, drawThrough, drawTrips } from './draws'
+import { addDay, addOnce, drawDay, drawExact, drawMany, drawThrough, drawTrips } from './draws'
 import type { ActivitySampler, Sampler } from './sampler'
 import { markStops, stopAtStart } from './stops'
 import type { Stream } from './streams'
@@ -55,7 +55,7 @@ function playBatch(
   stopAtStart(sampler, batch)
   for (let i = 0; i < count; i++) {
     if (batch.going === 0 && i >= bandParts && !watch) break
-    if (i === 0 || day[i] !== day[i - 1]) drawDay(sampler, batch, day[i]!)
+    if (i === 0 || day[i] !== day[i - 1]) drawDay(sampler, batch, i, watch?.drawn !== undefined)
     playPart(sampler, batch, i, watch, first)
     if (batch.going > 0) markStops(sampler, batch, i)
     if (i < bandParts) recordLevels(bands!, sampler, batch, i)
@@ -66,37 +66,38 @@ function playBatch(
 /** Every activity's uses and litres in a part, and what they do to the accounts. */
 function playPart(sampler: Sampler, batch: Batch, i: number, watch: Watch | null, first: number): void {
   const { activities, model } = sampler
+  const partOfDay = model.grid.part[i]!
+  const drawn = watch?.drawn
   batch.offBefore.set(batch.off)
   for (let k = 0; k < activities.length; k++) {
     const activity = activities[k]!
-    if (activity.idle[i] === 1 && !activity.viaStreams && !watch) continue
-    const through = watch ? null : activity.through
-    if (through) {
-      if (activity.places[model.grid.part[i]!]! >= 0) drawThrough(sampler, batch, activity, i, through)
+    if (activity.idle[i] === 1 && !activity.viaStreams && !drawn) continue
+    const isDirect = activity.isDirect && !drawn
+    const isMany = activity.places[partOfDay]! >= 0
+    if (isDirect && !isMany) continue
+    if (isDirect && activity.through) {
+      drawThrough(sampler, batch, activity, i, activity.through)
       continue
     }
-    const at = drawPart(sampler, batch, activity, i, watch !== null)
-    watch?.drawn?.(batch, activity.index, i, first)
+    drawPart(sampler, batch, activity, i)
+    if (activity.once.length > 0 && !isDirect) addOnce(batch, activity, partOfDay)
+    drawn?.(batch, activity.index, i, first)
     if (activity.isBase) lessMean(batch, activity.uses[i]!)
-    addTerms(sampler, batch, activity.index, i, at)
+    addTerms(sampler, batch, activity.index, i)
     if (activity.viaStreams) keepForReuse(sampler, batch, activity.index, i)
   }
+  addDay(sampler, batch, partOfDay)
   if (model.vessels.length > 0) for (let j = 0; j < batch.size; j++) playReuse(sampler, batch, i, j)
 }
 
-/** @returns where the uses stand: among the day's of those who do it at most once, or −1 for those at hand */
-function drawPart(sampler: Sampler, batch: Batch, activity: ActivitySampler, i: number, mustCopy: boolean): number {
-  const partOfDay = sampler.model.grid.part[i]!
-  const isOnce = activity.once.length > 0
-  if (activity.many === 'none' || activity.places[partOfDay]! < 0) {
-    if (isOnce && !activity.isBase && !mustCopy) return (activity.index * 4 + partOfDay) * BATCH
+/** Uses and litres of all but those who do it at most once a day. */
+function drawPart(sampler: Sampler, batch: Batch, activity: ActivitySampler, i: number): void {
+  if (activity.places[sampler.model.grid.part[i]!]! < 0) {
     batch.uses.fill(0)
     batch.sums.fill(0)
   } else if (activity.many === 'poisson') drawMany(sampler, batch, activity, i)
   else drawExact(sampler, batch, activity, i)
-  if (isOnce) addOnce(batch, activity, partOfDay)
-  return -1
-} // prettier-ignore
+}
 
 function lessMean({ size, uses, sums }: Batch, mean: number): void {
   for (let j = 0; j < size; j++) {
@@ -105,20 +106,16 @@ function lessMean({ size, uses, sums }: Batch, mean: number): void {
   }
 }
 
-/** What the drawn uses add to the accounts. @param at what `drawPart` says */
-function addTerms({ accounts }: Sampler, batch: Batch, activity: number, i: number, at: number): void {
-  const { size, off } = batch
-  const uses = at < 0 ? batch.uses : batch.onceUses
-  const sums = at < 0 ? batch.sums : batch.onceSums
-  const from = Math.max(at, 0)
+/** What the drawn uses add to the accounts. */
+function addTerms({ accounts }: Sampler, { size, off, uses, sums }: Batch, activity: number, i: number): void {
   for (const { ofUses, weights, first, second, factor } of accounts.terms[activity]!) {
     const weight = weights[i]!
     const amounts = ofUses ? uses : sums
     if (weight === 0) continue
-    if (second < 0) addTo(off, first * BATCH, amounts, from, weight, size)
-    else addToBoth(off, first * BATCH, second * BATCH, amounts, from, weight, factor * weight, size)
+    if (second < 0) addTo(off, first * BATCH, amounts, weight, size)
+    else addToBoth(off, first * BATCH, second * BATCH, amounts, weight, factor * weight, size)
   }
-}
+} // prettier-ignore
 
 function keepForReuse({ model }: Sampler, batch: Batch, activity: number, i: number): void {
   const volume = model.volume[activity * model.grid.count + i]!
@@ -126,30 +123,14 @@ function keepForReuse({ model }: Sampler, batch: Batch, activity: number, i: num
   for (let j = 0; j < batch.size; j++) batch.moreLitres[activity * BATCH + j] = batch.sums[j]! * volume
 }
 
-/** Four trips a turn; the rows have room for the last. */
-function addTo(
-  off: Float64Array,
-  at: number,
-  amounts: Float64Array,
-  from: number,
-  weight: number,
-  size: number,
-): void {
-  for (let j = 0; j < size; j += 4) {
-    off[at + j]! += weight * amounts[from + j]!
-    off[at + j + 1]! += weight * amounts[from + j + 1]!
-    off[at + j + 2]! += weight * amounts[from + j + 2]!
-    off[at + j + 3]! += weight * amounts[from + j + 3]!
-  }
+function addTo(off: Float64Array, at: number, amounts: Float64Array, weight: number, size: number): void {
+  for (let j = 0; j < size; j++) off[at + j]! += weight * amounts[j]!
 }
 
-function addToBoth(off: Float64Array, at: number, other: number, amounts: Float64Array, from: number, weight: number, otherWeight: number, size: number): void {
-  for (let j = 0; j < size; j += 2) {
-    const [one, two] = [amounts[from + j]!, amounts[from + j + 1]!]
-    off[at + j]! += weight * one
-    off[at + j + 1]! += weight * two
-    off[other + j]! += otherWeight * one
-    off[other + j + 1]! += otherWeight * two
+function addToBoth(off: Float64Array, at: number, other: number, amounts: Float64Array, weight: number, otherWeight: number, size: number): void {
+  for (let j = 0; j < size; j++) {
+    off[at + j]! += weight * amounts[j]!
+    off[other + j]! += otherWeight * amounts[j]!
   }
 } // prettier-ignore
 
