@@ -1,3 +1,4 @@
+import { resolve } from 'node:path'
 import { launch } from '../tests/e2e/support/browser'
 import { createServer } from '../server/app'
 import { COUNT_MEASURE } from '@/data/forecastStore'
@@ -13,7 +14,7 @@ interface Watch {
 
 /** Drags the gray level on Camp up and down for ten seconds and prints what the browser measured meanwhile. */
 export async function benchBrowser(): Promise<void> {
-  const server = await createServer({ root: new URL('../dist', import.meta.url).pathname, demo: true })
+  const server = await createServer({ root: resolve('dist'), demo: true })
   const url = await server.listen({ port: 0, host: '127.0.0.1' })
   const browser = await launch()
   const context = await browser.newContext({
@@ -21,8 +22,6 @@ export async function benchBrowser(): Promise<void> {
     serviceWorkers: 'block',
   })
   const page = await context.newPage()
-  // tsx names functions for stack traces; inside the page there is nobody to name them.
-  await page.addInitScript('globalThis.__name = (target) => target')
   await page.goto(url)
   const post = page.getByRole('slider', { name: 'Gray, starting level' })
   await post.waitFor()

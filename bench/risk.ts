@@ -1,5 +1,5 @@
-import { setFlagsFromString } from 'node:v8'
-import { runInNewContext } from 'node:vm'
+import { execFileSync } from 'node:child_process'
+import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { reach } from '@/core/reach'
 import { compile, compileChances } from '@/core/model'
@@ -41,11 +41,8 @@ export async function benchRisk(): Promise<void> {
   )
   const cold = times(5, () => sampled(14, TRIALS, riskTables())())
   console.log(`risk: the same with its tables built: ${Math.min(...cold).toFixed(0)} ms best, ${median(cold).toFixed(0)} ms median (limit 300)`)
-  const before = bytesInUse()
-  const own = riskTables()
-  const kept = sampled(14, TRIALS, own)()
-  const bytes = bytesInUse() - before
-  console.log(`risk: ${(Math.max(0, bytes) / 2 ** 20).toFixed(1)} MiB kept by such a run, its tables included: ${kept.days.length} trips, ${own.normal.length} slices (limit 64)`)
+  const peak = Number(execFileSync(process.execPath, [join(import.meta.dirname, 'riskMemory.mjs')]))
+  console.log(`risk: ${peak.toFixed(0)} MiB more at its peak in a process of its own, tables included (limit 64)`)
   const first = times(RUNS, () => sampled(60, 500)())
   console.log(`risk: from an edit to 500 trips, 60 days ahead, compiled anew, tables at hand: ${median(first).toFixed(0)} ms median (limit 100)`)
   for (const horizon of HORIZONS) {
@@ -94,21 +91,13 @@ export function benchReach(): void {
   console.log(`habits: what ${document.habits.length} habits buy on 1,000 trips each: ${median(worth).toFixed(0)} ms median`)
 } // prettier-ignore
 
-/** What is in use once all that can go has gone. */
-function bytesInUse(): number {
-  setFlagsFromString('--expose-gc')
-  ;(runInNewContext('gc') as () => void)()
-  const { heapUsed, arrayBuffers } = process.memoryUsage()
-  return heapUsed + arrayBuffers
-}
-
 function thousands(n: number): string {
   return n >= 10_000 ? `${(n / 1000).toFixed(0)},000` : n.toFixed(0)
 }
 
 /** Trips a second where two threads share them; each is warm before the clock starts. */
 async function onTwoWorkers(horizonDays: number): Promise<number> {
-  const workers = [0, 1].map((half) => new Worker(new URL('./riskThread.mjs', import.meta.url), { workerData: { horizonDays, half } }))
+  const workers = [0, 1].map((half) => new Worker(join(import.meta.dirname, 'riskThread.mjs'), { workerData: { horizonDays, half } }))
   const next = () => Promise.all(workers.map((worker) => new Promise((resolve) => worker.once('message', resolve))))
   await next()
   let best = Infinity

@@ -92,7 +92,8 @@ export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: 
     const from = c * BATCH
     for (let j = 0; j < size; j++) {
       const bin = ((shift + off[from + j]!) * by) | 0
-      tally[at + (bin < 0 ? 0 : bin < BINS ? bin : BINS - 1)]! += 1
+      // One comparison for both ends: below zero is a large number without its sign.
+      tally[at + (bin >>> 0 < BINS ? bin : bin < 0 ? 0 : BINS - 1)]! += 1
     }
   }
 }

@@ -19,8 +19,9 @@ export interface Batch {
   limit: Float64Array
   /** Which heat the day has. */
   heat: Int32Array
-  /** The day's random numbers, row = trip: one for the heat, one for each who does something at most once, then the parts'. */
+  /** The random numbers of the trip or the day, row = trip, and the same in halves. */
   words: Int32Array
+  halves: Uint16Array
   /** Uses of the activity at hand in the part, and their litres over those of one mean use. */
   uses: Float64Array
   sums: Float64Array
@@ -46,8 +47,9 @@ export interface Batch {
   going: number
 }
 
-export function newBatch({ model, accounts, wordsPerDay }: Sampler): Batch {
+export function newBatch({ model, accounts, wordsPerDay, wordsPerTrip }: Sampler): Batch {
   const n = model.activities.length
+  const words = new Int32Array(Math.max(wordsPerDay, wordsPerTrip) * BATCH)
   const rows = (count: number) => new Float64Array(count * BATCH)
   return {
     size: 0,
@@ -56,7 +58,8 @@ export function newBatch({ model, accounts, wordsPerDay }: Sampler): Batch {
     capacity: rows(model.containers.length),
     limit: rows(model.containers.length),
     heat: new Int32Array(BATCH),
-    words: new Int32Array(wordsPerDay * BATCH),
+    words,
+    halves: new Uint16Array(words.buffer),
     uses: rows(1),
     sums: rows(1),
     placed: new Int32Array(BATCH),

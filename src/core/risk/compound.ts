@@ -22,15 +22,16 @@ export interface CompoundDraw {
  * that an edit needs no new tables.
  */
 export interface CompoundTables {
-  /** At 2 × (table × SLICES + slice) the litres, beside them the uses: what is drawn together lies together. */
-  pairs: Float32Array
+  /** At table × SLICES + slice; apart from each other, since most draws ask for litres alone. */
+  litres: Float32Array
+  uses: Float32Array
   /** @param mean >= 0; exact in the mean, in the variance within 1 % */
   drawOf: (mean: number) => CompoundDraw
 }
 
 /** Tables for a coefficient of variation of one use's litres, each built when a mean first needs it. */
 export function compoundTables(cv: number): CompoundTables {
-  const tables: CompoundTables = { pairs: new Float32Array(0), drawOf }
+  const tables: CompoundTables = { litres: new Float32Array(0), uses: new Float32Array(0), drawOf }
   let built = 0
 
   function drawOf(mean: number): CompoundDraw {
@@ -50,11 +51,17 @@ export function compoundTables(cv: number): CompoundTables {
   /** Builds the tables up to one and the next. */
   function reach(last: number): void {
     if (last < built) return
-    const pairs = new Float32Array((last + 1) * 2 * SLICES)
-    pairs.set(tables.pairs)
-    for (let k = built; k <= last; k++)
-      fillTable(meanOf(k), cv, pairs.subarray(2 * k * SLICES, 2 * (k + 1) * SLICES))
-    tables.pairs = pairs
+    const [litres, uses] = [0, 1].map(() => new Float32Array((last + 1) * SLICES)) as [
+      Float32Array,
+      Float32Array,
+    ]
+    litres.set(tables.litres)
+    uses.set(tables.uses)
+    for (let k = built; k <= last; k++) {
+      const [from, to] = [k * SLICES, (k + 1) * SLICES]
+      fillTable(meanOf(k), cv, litres.subarray(from, to), uses.subarray(from, to))
+    }
+    Object.assign(tables, { litres, uses })
     built = last + 1
   }
 
@@ -70,7 +77,7 @@ function meanOf(k: number): number {
  * within n by the litres, up and down in turn so that the few slices shared by two n hold neighbours. Given n the
  * litres are taken as lognormal with the mean n and the CV cv/√n of a sum of n uses.
  */
-function fillTable(mean: number, cv: number, pairs: Float32Array): void {
+function fillTable(mean: number, cv: number, litres: Float32Array, uses: Float32Array): void {
   const weights = poissonWeights(mean)
   let at = 0
   weights.forEach((weight, n) => {
@@ -83,8 +90,8 @@ function fillTable(mean: number, cv: number, pairs: Float32Array): void {
       const share = Math.min(1, (end - at) / (upTo - at))
       const litresBelow = n * lowerShare(n % 2 === 0 ? share : 1 - share, spread)
       const reached = n % 2 === 0 ? litresBelow : n - litresBelow
-      pairs[2 * slice]! += (reached - below) * (upTo - at)
-      pairs[2 * slice + 1]! += part * n
+      litres[slice]! += (reached - below) * (upTo - at)
+      uses[slice]! += part * n
       below = reached
     }
     at = upTo

@@ -5,11 +5,12 @@ import type { ActivitySampler, OnceTable, Sampler } from './sampler'
 import { SUM_SLICES, TRIP_SLICES } from './tables'
 
 const WHOLE = 2 ** 32
-const HALF_MASK = 2 ** 16 - 1
+const HALF = 2 ** 16
 const SLICE_MASK = SLICES - 1
 const SUM_MASK = SUM_SLICES - 1
 /** Constants of this module, not of another: the engine folds them into the loops. */
-const PAIR_SHIFT = SLICE_BITS + 1
+const TABLE_SHIFT = SLICE_BITS
+const SLICE_SHIFT = 32 - Math.log2(TRIP_SLICES)
 const ROW = BATCH
 
 /**
@@ -19,44 +20,45 @@ const ROW = BATCH
 
 /** The crews' levels, the capacities, the starting levels. */
 export function drawTrips(sampler: Sampler, batch: Batch): void {
-  const { model, accounts, normal, levels, containers } = sampler
-  const { own, capacity, limit, off, size } = batch
-  for (let j = 0; j < size; j++) {
-    const stream = batch.streams[j]!
-    for (let a = 0; a < levels.length; a++) own[a * ROW + j] = sliceOf(levels[a]!, stream.next())
-    for (let c = 0; c < containers.length; c++) {
-      const container = containers[c]!
-      const share = sliceOf(container.capacity, stream.next())
-      const { limit: given, side, start } = model.containers[c]!
-      capacity[c * ROW + j] = share
-      limit[c * ROW + j] = given === null || side === 'supply' ? (given ?? 0) : given * share
-      let sum = container.heater
-      for (const { level, shape, size: error } of container.starts) {
-        const u = stream.next() >>> 0
-        sum += shape === 'even' ? (level + error * (u / WHOLE - 0.5)) * share : level + error * sliceOf(normal, u)
+  const { model, accounts, normal, levels, containers, wordsPerTrip } = sampler
+  const { words, own, capacity, limit, off, size } = batch
+  drawWords(batch, wordsPerTrip)
+  let word = 0
+  for (let a = 0; a < levels.length; a++, word++)
+    for (let j = 0, w = word; j < size; j++, w += wordsPerTrip) own[a * ROW + j] = levels[a]![words[w]! >>> SLICE_SHIFT]!
+  for (let c = 0; c < containers.length; c++) {
+    const { capacity: slices, starts, heater } = containers[c]!
+    const { limit: given, side, start } = model.containers[c]!
+    const row = c * ROW
+    for (let j = 0, w = word; j < size; j++, w += wordsPerTrip) {
+      const share = slices[words[w]! >>> SLICE_SHIFT]!
+      capacity[row + j] = share
+      limit[row + j] = given === null || side === 'supply' ? (given ?? 0) : given * share
+      let sum = heater
+      for (let k = 0; k < starts.length; k++) {
+        const { level, shape, size: error } = starts[k]!
+        const u = words[w + 1 + k]!
+        sum += shape === 'even' ? (level + error * ((u >>> 0) / WHOLE - 0.5)) * share : level + error * normal[u >>> SLICE_SHIFT]!
       }
-      off[c * ROW + j] = sum - start
+      off[row + j] = sum - start
     }
-    for (const { container, liquid, solids } of accounts.flush) {
-      off[liquid * ROW + j] = off[container * ROW + j]!
-      off[solids * ROW + j] = 0
-    }
+    word += 1 + starts.length
+  }
+  for (const { container, liquid, solids } of accounts.flush) {
+    off.copyWithin(liquid * ROW, container * ROW, (container + 1) * ROW)
+    off.fill(0, solids * ROW, (solids + 1) * ROW)
   }
 } // prettier-ignore
-
-function sliceOf(slices: Float64Array, random: number): number {
-  return slices[Math.floor(((random >>> 0) / WHOLE) * TRIP_SLICES)]!
-}
 
 /**
  * A day's numbers, its heat, and who of those that do something at most once does it when.
  * @param i the first part of the day @param isWatched whether somebody asks for each activity's own
  */
 export function drawDay(sampler: Sampler, batch: Batch, i: number, isWatched: boolean): void {
-  const { heat, words, size, dayOff } = batch
+  const { heat, halves, size, dayOff } = batch
   const { wordsPerDay, heats, accounts, activities } = sampler
   drawWords(batch, wordsPerDay)
-  for (let j = 0; j < size; j++) heat[j] = Math.floor(((words[j * wordsPerDay]! >>> 0) / WHOLE) * heats)
+  for (let j = 0; j < size; j++) heat[j] = Math.floor((halves[j * 2 * wordsPerDay]! * heats) / HALF)
   dayOff.fill(0)
   for (const activity of activities) {
     if (activity.once.length === 0) continue
@@ -70,39 +72,39 @@ export function drawDay(sampler: Sampler, batch: Batch, i: number, isWatched: bo
   }
 }
 
-/** All random numbers of a day in one loop: nothing else then touches the generators. */
-function drawWords({ streams, size, words }: Batch, wordsPerDay: number): void {
+/** Each trip's next numbers in one loop: nothing else touches the generators. */
+function drawWords({ streams, size, words }: Batch, each: number): void {
   for (let j = 0; j < size; j++) {
     const stream = streams[j]!
-    const end = (j + 1) * wordsPerDay
-    for (let k = j * wordsPerDay; k < end; k++) words[k] = stream.next()
+    const end = (j + 1) * each
+    for (let k = j * each; k < end; k++) words[k] = stream.next()
   }
 }
 
 /** In which part of the day a draw falls, 4 for none: as many as there are sums it reaches. Without a branch, since no guess about it would be any good. */
-function placeOnce(sampler: Sampler, batch: Batch, { heats }: ActivitySampler, { word, upTo }: OnceTable, i: number): void {
-  const { size, words, heat, placed } = batch
+function placeOnce(sampler: Sampler, batch: Batch, { heats }: ActivitySampler, { half, upTo }: OnceTable, i: number): void {
+  const { size, halves, heat, placed } = batch
   const { wordsPerDay, model } = sampler
+  const step = 2 * wordsPerDay
   const first = model.grid.day[i]! * heats * 4
   if (heats === 1) {
-    const [t0, t1, t2, t3] = [upTo[first]!, upTo[first + 1]!, upTo[first + 2]!, upTo[first + 3]!]
-    for (let j = 0, w = word; j < size; j++, w += wordsPerDay) {
-      const at = words[w]! >>> 2
-      placed[j] = ((t0 - 1 - at) >>> 31) + ((t1 - 1 - at) >>> 31) + ((t2 - 1 - at) >>> 31) + ((t3 - 1 - at) >>> 31)
+    const [t0, t1, t2, t3] = [upTo[first]! - 1, upTo[first + 1]! - 1, upTo[first + 2]! - 1, upTo[first + 3]! - 1]
+    for (let j = 0, h = half; j < size; j++, h += step) {
+      const at = halves[h]!
+      placed[j] = ((t0 - at) >>> 31) + ((t1 - at) >>> 31) + ((t2 - at) >>> 31) + ((t3 - at) >>> 31)
     }
     return
   }
-  for (let j = 0, w = word; j < size; j++, w += wordsPerDay) {
-    const at = words[w]! >>> 2
+  for (let j = 0, h = half; j < size; j++, h += step) {
+    const at = halves[h]! + 1
     const row = first + heat[j]! * 4
-    placed[j] =
-      ((upTo[row]! - 1 - at) >>> 31) + ((upTo[row + 1]! - 1 - at) >>> 31) + ((upTo[row + 2]! - 1 - at) >>> 31) + ((upTo[row + 3]! - 1 - at) >>> 31)
+    placed[j] = ((upTo[row]! - at) >>> 31) + ((upTo[row + 1]! - at) >>> 31) + ((upTo[row + 2]! - at) >>> 31) + ((upTo[row + 3]! - at) >>> 31)
   }
 } // prettier-ignore
 
 /** What the placed uses of a day add to the accounts, each in its part; those of no part add nothing to a row of their own. */
-function addOnceDay(sampler: Sampler, batch: Batch, { index, sums }: ActivitySampler, { word }: OnceTable, term: Term, i: number): void {
-  const { size, words, own, placed, dayOff } = batch
+function addOnceDay(sampler: Sampler, batch: Batch, { index, sums }: ActivitySampler, { half }: OnceTable, term: Term, i: number): void {
+  const { size, halves, own, placed, dayOff } = batch
   const { wordsPerDay, accounts, model } = sampler
   const { ofUses, weights, first, second, factor } = term
   const ofOne = sums(1)
@@ -110,35 +112,38 @@ function addOnceDay(sampler: Sampler, batch: Batch, { index, sums }: ActivitySam
   for (let k = i; k < model.grid.count && model.grid.day[k] === model.grid.day[i]; k++) byPart[model.grid.part[k]!] = weights[k]!
   const stride = accounts.count * ROW
   const [to, other, row] = [first * ROW, second * ROW, index * ROW]
-  for (let j = 0, w = word; j < size; j++, w += wordsPerDay) {
+  for (let j = 0, h = litresOf(half); j < size; j++, h += 2 * wordsPerDay) {
     const part = placed[j]!
-    // The low bits say nothing of the hour and are free for the litres.
-    const amount = byPart[part]! * (ofUses ? 1 : own[row + j]! * ofOne[words[w]! & SUM_MASK]!)
+    const amount = byPart[part]! * (ofUses ? 1 : own[row + j]! * ofOne[halves[h]! & SUM_MASK]!)
     const at = part * stride + j
     dayOff[at + to]! += amount
     if (second >= 0) dayOff[at + other]! += factor * amount
   }
 } // prettier-ignore
 
+/** The litres of a use lie in the low bits of the other half of its word: those say nothing of an hour. */
+function litresOf(half: number): number {
+  return half ^ 1
+}
+
 function forgetOnce({ onceUses, onceSums }: Batch, index: number): void {
   onceUses.fill(0, index * 5 * ROW, (index + 1) * 5 * ROW)
   onceSums.fill(0, index * 5 * ROW, (index + 1) * 5 * ROW)
 }
 
-function keepOnce({ wordsPerDay }: Sampler, batch: Batch, { index, sums }: ActivitySampler, { word }: OnceTable): void {
-  const { size, words, own, placed, onceUses, onceSums } = batch
+function keepOnce({ wordsPerDay }: Sampler, batch: Batch, { index, sums }: ActivitySampler, { half }: OnceTable): void {
+  const { size, halves, own, placed, onceUses, onceSums } = batch
   const ofOne = sums(1)
   for (let j = 0; j < size; j++) {
     const at = (index * 5 + placed[j]!) * ROW + j
     onceUses[at]! += 1
-    onceSums[at]! += own[index * ROW + j]! * ofOne[words[j * wordsPerDay + word]! & SUM_MASK]!
+    onceSums[at]! += own[index * ROW + j]! * ofOne[halves[j * 2 * wordsPerDay + litresOf(half)]! & SUM_MASK]!
   }
 } // prettier-ignore
 
-/** Which of a day's numbers holds an activity's sixteen bits of a part, and how far to shift it. */
-function bitsOf({ firstPlace, model }: Sampler, { places }: ActivitySampler, part: number) {
-  const place = places[model.grid.part[part]!]!
-  return { word: firstPlace + (place >> 1), shift: (place & 1) << 4 }
+/** Which of a day's halves holds an activity's sixteen bits of a part. */
+function halfOf({ model }: Sampler, { places }: ActivitySampler, part: number): number {
+  return places[model.grid.part[part]!]!
 }
 
 /** Uses of an activity in a part and their litres: Poisson numbers, a look-up each. */
@@ -149,17 +154,17 @@ export function drawMany(sampler: Sampler, batch: Batch, activity: ActivitySampl
 
 /** The plainest case straight to the two accounts it moves: nothing else asks for its uses or litres. */
 export function drawThrough(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number, { first, second, factor, weights }: Term): void {
-  const { size, words, off, own } = batch
-  const { pairs } = activity.compound
+  const { size, halves, off, own } = batch
+  const { litres: table } = activity.compound
   const { wordsPerDay } = sampler
-  const { word, shift } = bitsOf(sampler, activity, part)
+  const half = halfOf(sampler, activity, part)
   const code = activity.code[part]!
   const weight = weights[part]! * activity.scale[part]!
   const row = activity.index * ROW
   const [to, other] = [first * ROW, second * ROW]
-  for (let j = 0, k = word; j < size; j++, k += wordsPerDay) {
-    const w = code + ((words[k]! >>> shift) & HALF_MASK)
-    const litres = weight * own[row + j]! * pairs[((w >> 16) << PAIR_SHIFT) | ((w & SLICE_MASK) << 1)]!
+  for (let j = 0, h = half; j < size; j++, h += 2 * wordsPerDay) {
+    const w = code + halves[h]!
+    const litres = weight * own[row + j]! * table[((w >> 16) << TABLE_SHIFT) | (w & SLICE_MASK)]!
     off[to + j]! += litres
     off[other + j]! += factor * litres
   }
@@ -167,50 +172,52 @@ export function drawThrough(sampler: Sampler, batch: Batch, activity: ActivitySa
 
 /** The plain case, with everything that does not differ between trips taken out of the loop. */
 function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
-  const { size, words, uses, sums, own } = batch
+  const { size, halves, uses, sums, own } = batch
   const { needsUses, index } = activity
-  const { pairs } = activity.compound
+  const { litres, uses: usesOf } = activity.compound
   const { wordsPerDay } = sampler
-  const { word, shift } = bitsOf(sampler, activity, part)
+  const half = halfOf(sampler, activity, part)
   const code = activity.code[part]!
   const scale = activity.scale[part]!
   const row = index * ROW
-  for (let j = 0, k = word; j < size; j++, k += wordsPerDay) {
-    const w = code + ((words[k]! >>> shift) & HALF_MASK)
-    const at = ((w >> 16) << PAIR_SHIFT) | ((w & SLICE_MASK) << 1)
-    sums[j] = own[row + j]! * scale * pairs[at]!
-    if (needsUses) uses[j] = scale * pairs[at + 1]!
+  for (let j = 0, h = half; j < size; j++, h += 2 * wordsPerDay) {
+    const w = code + halves[h]!
+    const at = ((w >> 16) << TABLE_SHIFT) | (w & SLICE_MASK)
+    sums[j] = own[row + j]! * scale * litres[at]!
+    if (needsUses) uses[j] = scale * usesOf[at]!
   }
 }
 
 function drawHeated(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
-  const { size, words, heat, uses, sums, own } = batch
+  const { size, halves, heat, uses, sums, own } = batch
   const { code, scale, heats, needsUses, index } = activity
-  const { pairs } = activity.compound
-  const { word, shift } = bitsOf(sampler, activity, part)
+  const { litres, uses: usesOf } = activity.compound
+  const half = halfOf(sampler, activity, part)
   for (let j = 0; j < size; j++) {
     const q = part * heats + heat[j]!
-    const w = code[q]! + ((words[j * sampler.wordsPerDay + word]! >>> shift) & HALF_MASK)
-    const at = ((w >> 16) << PAIR_SHIFT) | ((w & SLICE_MASK) << 1)
-    sums[j] = own[index * ROW + j]! * scale[q]! * pairs[at]!
-    if (needsUses) uses[j] = scale[q]! * pairs[at + 1]!
+    const w = code[q]! + halves[j * 2 * sampler.wordsPerDay + half]!
+    const at = ((w >> 16) << TABLE_SHIFT) | (w & SLICE_MASK)
+    sums[j] = own[index * ROW + j]! * scale[q]! * litres[at]!
+    if (needsUses) uses[j] = scale[q]! * usesOf[at]!
   }
 }
 
 /** The same for exact uses, with what the day's heat changes; their litres vary all the same. */
 export function drawExact(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
   const { wordsPerDay, heats, heatChange, model } = sampler
-  const { size, words, heat, uses, sums, own } = batch
-  const { word, shift } = bitsOf(sampler, activity, part)
+  const { size, halves, heat, uses, sums, own } = batch
+  const half = halfOf(sampler, activity, part)
   const { index, perStep, sums: sumOf } = activity
   const day = model.grid.day[part]!
   const ofOne = sumOf(1)
-  let [n, whole, ofWhole] = [-1, 0, ofOne]
+  const [mean, step] = [activity.uses[part]!, perStep[part]!]
+  let n = mean
+  let whole = Math.floor(n)
+  let ofWhole = sumOf(whole)
   for (let j = 0; j < size; j++) {
-    const bits = (words[j * wordsPerDay + word]! >>> shift) & HALF_MASK
-    const now = activity.uses[part]! + perStep[part]! * heatChange[day * heats + heat[j]!]!
-    if (now !== n) {
-      n = now
+    const bits = halves[j * 2 * wordsPerDay + half]!
+    if (step > 0) {
+      n = mean + step * heatChange[day * heats + heat[j]!]!
       whole = Math.floor(n)
       ofWhole = sumOf(whole)
     }

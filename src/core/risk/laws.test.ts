@@ -157,10 +157,10 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       let [uses, sums, squares] = [0, 0, 0]
       for (let u = 0; u < 2 ** 16; u++) {
         const w = code + u
-        const at = 2 * ((w >> 16) * SLICES + (w & (SLICES - 1)))
-        sums += scale * tables.pairs[at]!
-        uses += scale * tables.pairs[at + 1]!
-        squares += (scale * tables.pairs[at]!) ** 2
+        const at = (w >> 16) * SLICES + (w & (SLICES - 1))
+        sums += scale * tables.litres[at]!
+        uses += scale * tables.uses[at]!
+        squares += (scale * tables.litres[at]!) ** 2
       }
       const n = 2 ** 16
       expect(uses / n / mean).toBeCloseTo(1, 5)

@@ -8,8 +8,8 @@ import type { TripStreams } from './streams'
 
 /** Slices of a day's heat. */
 const HEAT_SLICES = 16
-/** What a day's draw is cut into. */
-const ONCE_WHOLE = 2 ** 30
+/** Half a random number. */
+const HALF = 2 ** 16
 
 /** One activity, ready to be drawn. */
 export interface ActivitySampler {
@@ -29,7 +29,7 @@ export interface ActivitySampler {
   isBase: boolean
   /** Whether anything counts its uses, and not its litres alone. */
   needsUses: boolean
-  /** For each part of the day its place among the sixteen-bit draws of a day; −1 where it never falls, whatever the habits. */
+  /** For each part of the day which of a day's halves is its draw; −1 where it never falls, whatever the habits. */
   places: Int32Array
   /** 1 in the parts in which nobody does it. */
   idle: Uint8Array
@@ -49,9 +49,9 @@ export interface ActivitySampler {
  * Where a day's add up to more than 1 there is a table for each 1 begun, and u, u + 1, … fall at once (systematic sampling).
  */
 export interface OnceTable {
-  /** Its number among those of a day. */
-  word: number
-  /** Uses up to the end of each of the four parts × 2^30, 0 to 2^30: (day × heats + heat) × 4 + part. */
+  /** Which of a day's halves it is. */
+  half: number
+  /** Uses up to the end of each of the four parts × 2^16, 0 to 2^16: (day × heats + heat) × 4 + part. */
   upTo: Int32Array
 }
 
@@ -71,9 +71,10 @@ export interface Sampler {
   ledger: Ledger
   chances: Chances
   accounts: Accounts
-  /** Random numbers of a day: one for its heat, one for each unit of `once`, then one for every two places. */
+  /** Random numbers of a trip: one for each level, for each capacity and for each start. */
+  wordsPerTrip: number
+  /** Of a day, in halves: one for its heat, one for each unit of `once`, from an even one on one for each place. */
   wordsPerDay: number
-  firstPlace: number
   /** Which way each container's level moves to its limit: 1 up, −1 down, 0 for one without. */
   signs: Int8Array
   /** Those that differ from trip to trip. */
@@ -115,12 +116,13 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
   const viaStreams = model.activities.map((_, a) => [...tapped].some((s) => model.streams[s]!.activity === a))
   const isBase = chances.activities.map(({ exact }, a) => exact || viaStreams[a]!)
   const accounts = accountsOf(model, base, { tapped, isBase, withFlush })
-  let [place, unit] = [0, 0]
+  let unit = 1
+  let place = evenFrom(1 + chances.activities.reduce((sum, { once }) => sum + once.length, 0))
   const activities = chances.activities.flatMap((chance, index): ActivitySampler[] => {
     const many = manyOf(chance, weather)
     if (many === 'none' && chance.once.length === 0) return []
     const context = { model, weather, tables }
-    const firstWord = 1 + unit
+    const firstHalf = unit
     unit += chance.once.length
     const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
     if (only !== undefined && only !== index) return []
@@ -128,7 +130,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     const terms = accounts.terms[index]!
     const [only0] = terms
     const needsUses = viaStreams[index]! || withDraws || terms.some(({ ofUses }) => ofUses)
-    const sampled = activitySampler(chance, index, many, context, firstWord)
+    const sampled = activitySampler(chance, index, many, context, firstHalf)
     const isPlain = many === 'poisson' && sampled.heats === 1 && sampled.once.length === 0 && !needsUses && !isBase[index]
     const through = isPlain && terms.length === 1 && only0!.second >= 0 ? only0! : null
     const isDirect = !isBase[index] && !viaStreams[index]
@@ -140,8 +142,8 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     ledger: base,
     chances,
     accounts,
-    wordsPerDay: 1 + unit + ((place + 1) >> 1),
-    firstPlace: 1 + unit,
+    wordsPerTrip: chances.containers.reduce((sum, { starts }) => sum + 1 + starts.length, chances.activities.length),
+    wordsPerDay: evenFrom(place) / 2,
     signs: Int8Array.from(model.containers, ({ limit, side }) => (limit === null ? 0 : side === 'supply' ? -1 : 1)),
     activities,
     onceAccounts: accountsOfOnce(activities, accounts),
@@ -154,6 +156,10 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     reusing: reusingStreams(model, tapped, accounts),
   }
 } // prettier-ignore
+
+function evenFrom(n: number): number {
+  return n + (n % 2)
+}
 
 /** An exact activity needs no draw where neither its litres nor the heat vary. */
 function manyOf(chance: ActivityChance, { heats }: WeatherTables): ActivitySampler['many'] {
@@ -173,7 +179,7 @@ function activitySampler(
   index: number,
   many: ActivitySampler['many'],
   { model, weather, tables }: Context,
-  firstWord: number,
+  firstHalf: number,
 ): Omit<ActivitySampler, 'isBase' | 'uses' | 'viaStreams' | 'isDirect' | 'needsUses' | 'places' | 'through'> {
   const lines = [chance.many, ...chance.once]
   const heats = lines.some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
@@ -190,7 +196,7 @@ function activitySampler(
     idle: Uint8Array.from({ length: model.grid.count }, (_, i) =>
       lines.every(({ cool, perStep }) => cool[i] === 0 && perStep[i] === 0) ? 1 : 0,
     ),
-    once: chance.once.flatMap((line, unit) => onceTables(line, firstWord + unit, model, weather, heats)),
+    once: chance.once.flatMap((line, unit) => onceTables(line, firstHalf + unit, model, weather, heats)),
     sums: tables.sums(chance.spread),
   }
 }
@@ -244,7 +250,7 @@ function meansOf(
 /** The tables of one unit; parts outside the grid have no uses. */
 function onceTables(
   { cool, perStep }: UseLine,
-  word: number,
+  half: number,
   { grid }: Model,
   { heats, steps }: WeatherTables,
   ownHeats: number,
@@ -257,8 +263,8 @@ function onceTables(
   for (let k = 0; k < reached.length; k++) if (k % 4 > 0) reached[k]! += reached[k - 1]!
   const most = reached.reduce((a, b) => Math.max(a, b), 0)
   return Array.from({ length: Math.max(1, Math.ceil(most)) }, (_, whole) => ({
-    word,
-    upTo: Int32Array.from(reached, (uses) => Math.round(ONCE_WHOLE * Math.min(1, Math.max(0, uses - whole)))),
+    half,
+    upTo: Int32Array.from(reached, (uses) => Math.round(HALF * Math.min(1, Math.max(0, uses - whole)))),
   }))
 } // prettier-ignore
 
