@@ -150,6 +150,43 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     expect(Math.abs(black.variance / (fraction + 144 / 12) - 1)).toBeLessThan(0.01)
   }) // prettier-ignore
 
+  it('a shower a day that heat makes more than one falls once or twice a day, and as often as it should', () => {
+    const shower = { ...use('shower', { kind: 'shower', role: 'shower', per: 'person', rate: 0.9, volume: 9 }), dispersion: 1 as const }
+    const document = example({ fresh: [9000, 10, 9000], gray: [9000, 0.9, 0], black: [90, 0.9, 0], uses: [shower] })
+    document.crews[0]!.heat.showers.value = 0.25
+    document.stays[0]!.weather.usual.value = document.crews[0]!.heat.above.value + 10
+    document.stays[0]!.weather.spread.value = 0
+    const [trips, days] = [4000, 3]
+    const sampler = samplerFor(document, 'stay', days)
+    const uses = new Float64Array(trips * days)
+    playTrips(sampler, tripStreams(2, 0, trips), null, {
+      drawn: ({ uses: row, size }, _, i, first) => {
+        for (let j = 0; j < size; j++) uses[(first + j) * days + sampler.model.grid.day[i]!]! += row[j]!
+      },
+    })
+    const { mean, variance } = moments(uses)
+    expect([...new Set(uses)].sort()).toEqual([1, 2])
+    // Two steps of a quarter more: 1.35 a day, so a second one on 35 days of 100.
+    expect(mean).toBeCloseTo(1.35, 1)
+    expect(variance).toBeCloseTo(0.35 * 0.65, 1)
+    expect(Math.abs(mean - 1.35)).toBeLessThan(4 * Math.sqrt((0.35 * 0.65) / uses.length))
+  }) // prettier-ignore
+
+  it('a trip goes the same way whether or not anybody watches what is drawn', () => {
+    fc.assert(
+      fc.property(anyStay, fc.integer({ min: 1, max: 99 }), (document, seed) => {
+        const sampler = samplerFor(document)
+        const unseen = playTrips(sampler, tripStreams(seed, 0, 40))
+        const seen = playTrips(sampler, tripStreams(seed, 0, 40), null, { drawn: () => undefined })
+        for (let t = 0; t < 40; t++) {
+          if (Number.isFinite(unseen.days[t]!)) expect(seen.days[t]).toBeCloseTo(unseen.days[t]!, 6)
+          else expect(seen.days[t]).toBe(Infinity)
+        }
+      }),
+      { numRuns: 60 },
+    )
+  })
+
   it('a table’s mean is exact whatever the mean, its variance within 1 % from a tenth of a use up', () => {
     const tables = compoundTables(0.35)
     for (const mean of [0.001, 0.02, 0.1, 0.37, 1, 2.9, 8, 31, 140]) {
