@@ -4,8 +4,11 @@ import { computed, shallowRef, watch } from 'vue'
 import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
 import { count } from '@/core/count'
 import { compile, type Document } from '@/core/model'
-import { daysBought, type DaysBought } from '@/core/habits'
+import { daysBoughtByTurns, type DaysBought } from '@/core/habits'
 import { useWorkspaceStore } from './workspaceStore'
+
+/** How long counting habits keeps the screen waiting at a time. */
+const HABITS_SLICE_MS = 4
 
 /** The count of the current stay; moves with every edit. */
 export const useForecastStore = defineStore('forecast', () => {
@@ -23,11 +26,22 @@ export const useForecastStore = defineStore('forecast', () => {
   const result = computed(() => counted.value?.result ?? null)
   /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
   const bought = shallowRef<DaysBought[]>([])
-  const countHabits = () => {
-    bought.value = stay.value ? daysBought(workspace.document, stay.value.id) : []
+  let asked = 0
+  async function countHabits(sliceMs: number): Promise<void> {
+    const own = (asked += 1)
+    const found: DaysBought[] = []
+    let since = performance.now()
+    for (const row of stay.value ? daysBoughtByTurns(workspace.document, stay.value.id) : []) {
+      found.push(row)
+      if (performance.now() - since < sliceMs) continue
+      await new Promise((resolve) => setTimeout(resolve))
+      if (own !== asked) return
+      since = performance.now()
+    }
+    bought.value = found
   }
-  watch(() => stay.value?.id, countHabits, { immediate: true })
-  watchDebounced(() => workspace.document, countHabits, { debounce: 60, maxWait: 300 })
+  watch(() => stay.value?.id, () => void countHabits(Infinity), { immediate: true }) // prettier-ignore
+  watchDebounced(() => workspace.document, () => void countHabits(HABITS_SLICE_MS), { debounce: 60, maxWait: 300 }) // prettier-ignore
   /** Parts of the grid up to the end of the stay, the one in which it ends included. */
   const stayParts = computed(() => {
     if (!stay.value || !model.value) return 0

@@ -3,15 +3,30 @@ import { words } from './en/words'
 
 const LOCALE = 'en'
 
+/** Making a formatter takes far longer than using it. */
+const formatters = new Map<string, Intl.NumberFormat>()
+function formatter(least: number, most: number, useGrouping: boolean): Intl.NumberFormat {
+  const key = `${least} ${most} ${String(useGrouping)}`
+  const known = formatters.get(key)
+  if (known) return known
+  const made = new Intl.NumberFormat(LOCALE, {
+    minimumFractionDigits: least,
+    maximumFractionDigits: most,
+    useGrouping,
+  })
+  formatters.set(key, made)
+  return made
+}
+
 /** A number with at most so many decimals and no grouping, so that what is shown can be typed again. */
 export function formatNumber(value: number, decimals = 2): string {
   const clean = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
-  return new Intl.NumberFormat(LOCALE, { maximumFractionDigits: decimals, useGrouping: false }).format(clean)
+  return formatter(0, decimals, false).format(clean)
 }
 
 /** A count of things, grouped: `10,000`. */
 export function formatCount(n: number): string {
-  return new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 0 }).format(n)
+  return formatter(0, 0, true).format(n)
 }
 
 /** An amount in the owner's unit, with its unit: as many decimals as its size deserves. */
@@ -28,9 +43,7 @@ export function formatVolume(litres: number, choice: UnitChoice): string {
 /** Days to a tenth; never rounded up to a day that is not there. */
 export function formatDays(days: number): string {
   const tenths = Math.floor(Math.abs(days) * 10 + 1e-6) / 10
-  return new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 1, maximumFractionDigits: 1 }).format(
-    Math.sign(days) * tenths,
-  )
+  return formatter(1, 1, true).format(Math.sign(days) * tenths)
 }
 
 /** `+1.2`, `−0.4`, `0`: a difference in days, to a tenth. */

@@ -22,15 +22,20 @@ const LEAST_PUSH = 0.1
 
 /** What each habit of the document buys in a stay. A rival of the same group is off in the count with it. */
 export function daysBought(document: Document, stayId: Id): DaysBought[] {
+  return [...daysBoughtByTurns(document, stayId)]
+}
+
+/** The same, one habit after the other, for those who cannot wait for a dozen counts at once. */
+export function* daysBoughtByTurns(document: Document, stayId: Id): Generator<DaysBought> {
   const stay = found(document.stays, stayId, 'stay')
   const rig = found(document.rigs, stay.rig, 'rig')
   const asItStands = dryDays(document, stayId)
-  return document.habits.map((habit) => {
+  for (const habit of document.habits) {
     const { id } = habit
     const on = stay.habits.some(({ habit }) => habit === id)
     const withIt = on ? asItStands : dryDays(switchHabit(document, stayId, id, true), stayId)
     const without = on ? dryDays(switchHabit(document, stayId, id, false), stayId) : asItStands
-    return {
+    yield {
       habit: id,
       on,
       days: withIt.days - without.days,
@@ -38,7 +43,7 @@ export function daysBought(document: Document, stayId: Id): DaysBought[] {
       atLeast: withIt.beyond,
       pushes: pushesOf(withIt.containers, without.containers),
     }
-  })
+  }
 }
 
 interface Counted {

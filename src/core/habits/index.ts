@@ -1,6 +1,6 @@
 export { blockedBy, isAllowed } from './blocked'
 export type { Blocked } from './blocked'
-export { daysBought } from './daysBought'
+export { daysBought, daysBoughtByTurns } from './daysBought'
 export { daysPerBother } from './daysPerBother'
 export type { DaysBought } from './daysBought'
 export { flushRatios, touchesFlush } from './flushFloor'
