@@ -12,7 +12,7 @@ import { sixtyDays } from './documents'
 import { plainLoop } from './plainLoop'
 import { median } from './timing'
 
-const RUNS = 9
+const RUNS = 21
 const HORIZONS = [7, 14, 30, 60]
 
 function times(runs: number, work: () => void): number[] {
@@ -39,7 +39,7 @@ export async function benchRisk(): Promise<void> {
     `risk: 10,000 trips × 14 days × 4 containers × 12 activities × 3 people, all spreads, levels of every part: ` +
       `${Math.min(...warm).toFixed(0)} ms best, ${median(warm).toFixed(0)} ms median of ${RUNS}, one worker, warm (limit 150)`,
   )
-  const cold = times(5, () => sampled(14, TRIALS, riskTables())())
+  const cold = times(9, () => sampled(14, TRIALS, riskTables())())
   console.log(`risk: the same with its tables built: ${Math.min(...cold).toFixed(0)} ms best, ${median(cold).toFixed(0)} ms median (limit 300)`)
   const peak = Number(execFileSync(process.execPath, [join(import.meta.dirname, 'riskMemory.mjs')]))
   console.log(`risk: ${peak.toFixed(0)} MiB more at its peak in a process of its own, tables included (limit 64)`)
