@@ -12,6 +12,7 @@ export function useAmounts() {
       unit === 'L'
         ? formatVolume(amount, settings.units)
         : t.gauge.uses(formatNumber(amount, amount < 20 ? 1 : 0)),
+    temperature: (celsius: number) => formatQuantity(celsius, 'temperature', settings.units),
     mass: (kilograms: number) => formatQuantity(kilograms, 'mass', settings.units),
   }
 }

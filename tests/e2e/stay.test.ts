@@ -104,6 +104,32 @@ describe('why', () => {
     await page.getByRole('button', { name: /What “Wet, soap, rinse” buys/ }).click()
     expect(await total.innerText()).toMatch(/Bought\s*\+\d\.\d days/)
   })
+
+  it('names the hot days and what they add, leads to each, and takes what this crew does in heat', async () => {
+    const { page } = await open('demo', '/stay')
+    const warmest = page.getByLabel('Warmest, Mon 13')
+    const average = () => page.getByTestId('count-strip').innerText()
+    const mild = await average()
+    await warmest.fill('41')
+    await warmest.blur()
+    await expect.poll(average).not.toBe(mild)
+    await page.getByTestId('cell-gray-3').click()
+    const why = page.getByTestId('why')
+    const shower = why.getByTestId('why-term').filter({ hasText: 'Shower' })
+    await shower.click()
+    expect(await shower.innerText()).toMatch(/Warmest, Mon 13\s*41\s°C[\s\S]*Heat counts from\s*25\s°C[\s\S]*Showers more in heat\s*10 %/)
+    expect(await why.getByTestId('why-term').filter({ hasText: 'Washing-up' }).innerText()).not.toContain('Heat')
+    await page.getByRole('link', { name: 'Change Warmest, Mon 13' }).click()
+    await expect.poll(() => page.evaluate(() => document.activeElement?.closest('[data-anchor]')?.getAttribute('data-anchor'))).toBe('board-weather')
+    // A crew that minds no heat: the hot day changes nothing any more.
+    const from = page.getByLabel('Heat counts from')
+    await from.fill('45')
+    await from.blur()
+    await expect.poll(average).toBe(mild)
+    await page.getByRole('button', { name: 'Undo' }).first().click()
+    await expect.poll(average).not.toBe(mild)
+    expect(await from.inputValue()).toBe('25')
+  }) // prettier-ignore
 })
 
 describe('levels over the stay', () => {

@@ -1,6 +1,6 @@
 export { dailyUse } from './dailyUse'
 export type { DailyUse } from './dailyUse'
-export { inputsOf } from './inputs'
+export { dailyInputsOf, inputsOf } from './inputs'
 export type { Input, InputKind } from './inputs'
 export { explainAt, explainCount, explainLevel } from './sum'
 export type { LevelSum, Term } from './sum'

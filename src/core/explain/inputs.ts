@@ -1,19 +1,21 @@
-import { found, type Activity, type Document, type Effect, type Id, type Stay } from '../model'
+import { addWallDays, dayZero } from '../calendar'
+import { found, type Activity, type Crew, type Document, type Effect, type Id, type Stay } from '../model'
 import type { Quantity } from '../quantities'
 
 /** What an input is called; the texts give it words. */
 export type InputKind =
   | 'rate' | 'own-rate' | 'volume' | 'drain-share' | 'added' | 'share'
   | 'flow' | 'on' | 'trickle' | 'paused' | 'run-up' | 'water-factor'
+  | 'warmest' | 'warmest-usual' | 'heat-above' | 'heat-drinking' | 'heat-showers'
   | `habit-${Effect['kind']}` // prettier-ignore
 
 /** A number in the document that a term of a sum stands on, and where the owner can change it. */
 export interface Input {
   kind: InputKind
   quantity: Quantity
-  /** The person, habit, fixture or source the number belongs to; null: the activity itself. */
+  /** The person, habit, fixture, source or day (a wall time) the number belongs to; null: the activity or the weather itself. */
   of: string | null
-  list: 'rigs' | 'crews' | 'habits'
+  list: 'rigs' | 'crews' | 'habits' | 'stays'
   id: Id
 }
 
@@ -21,24 +23,29 @@ export interface Input {
 export function inputsOf(document: Document, stay: Stay, activityId: Id): Input[] {
   const crew = found(document.crews, stay.crew, 'crew')
   const activity = found(crew.activities, activityId, 'activity')
-  const own = crew.persons.flatMap((person) =>
-    person.rates
-      .filter((rate) => rate.activity === activityId)
-      .map(({ rate }) => ({ kind: 'own-rate' as const, quantity: rate, of: person.name })),
-  )
-  const inputs = [
-    { kind: 'rate' as const, quantity: activity.rate, of: null },
-    ...own,
-    ...volumeInputs(activity),
+  const flows = [
     { kind: 'drain-share' as const, quantity: activity.drainShare, of: null },
     ...activity.adds.map(({ from, volume }) => ({ kind: 'added' as const, quantity: volume, of: from })),
   ]
   return [
-    ...inputs.map((input) => ({ ...input, list: 'crews' as const, id: crew.id })),
+    ...dailyInputsOf(crew, activity),
+    ...flows.map((input) => ({ ...input, list: 'crews' as const, id: crew.id })),
     ...habitInputs(document, stay, activityId),
     ...fixtureInputs(document, stay, activity),
+    ...heatInputs(stay, crew, activity),
   ]
 }
+
+/** Those behind what it draws in a day of everybody there, mild and without habits (`dailyUse`). */
+export function dailyInputsOf(crew: Crew, activity: Activity): Input[] {
+  const own = crew.persons.flatMap((person) =>
+    person.rates
+      .filter((rate) => rate.activity === activity.id)
+      .map(({ rate }) => ({ kind: 'own-rate' as const, quantity: rate, of: person.name })),
+  )
+  const inputs = [{ kind: 'rate' as const, quantity: activity.rate, of: null }, ...own, ...volumeInputs(activity)]
+  return inputs.map((input) => ({ ...input, list: 'crews' as const, id: crew.id }))
+} // prettier-ignore
 
 function volumeInputs({ volume, timed }: Activity): Pick<Input, 'kind' | 'quantity' | 'of'>[] {
   if (!timed) return [{ kind: 'volume', quantity: volume, of: null }]
@@ -86,3 +93,20 @@ function fixtureInputs(document: Document, stay: Stay, activity: Activity): Inpu
     ]
   })
 }
+
+/** Days warmer than the crew's threshold and what heat adds; none where nothing is hot or heat does nothing to it. */
+function heatInputs(stay: Stay, { id, heat }: Crew, { kind }: Activity): Input[] {
+  const isHot = ({ value }: Quantity) => value > heat.above.value
+  const usual = [{ kind: 'warmest-usual' as const, quantity: stay.weather.usual, of: null }]
+  const days = [...stay.weather.days]
+    .sort((a, b) => a.day - b.day)
+    .map(({ day, warmest }) => ({ kind: 'warmest' as const, quantity: warmest, of: addWallDays(dayZero(stay.start), day) }))
+  const hot = [...usual, ...days].filter(({ quantity }) => isHot(quantity))
+  if (hot.length === 0 || (kind !== 'shower' && kind !== 'drinking')) return []
+  const ofCrew = { of: null, list: 'crews' as const, id }
+  return [
+    ...hot.map((input) => ({ ...input, list: 'stays' as const, id: stay.id })),
+    { kind: 'heat-above', quantity: heat.above, ...ofCrew },
+    kind === 'shower' ? { kind: 'heat-showers', quantity: heat.showers, ...ofCrew } : { kind: 'heat-drinking', quantity: heat.drinking, ...ofCrew },
+  ]
+} // prettier-ignore

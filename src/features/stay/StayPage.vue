@@ -38,7 +38,7 @@ const forecast = useForecastStore()
         <CrewSwitcher class="mt-4" :stay="forecast.stay" />
       </div>
     </div>
-    <StayWeather :stay="forecast.stay" />
+    <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
     <StayLand :stay="forecast.stay" />
     <CrewUses :crew="forecast.crew" />
   </div>

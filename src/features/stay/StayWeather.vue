@@ -1,19 +1,35 @@
 <script setup lang="ts">
-import type { Stay, Weather } from '@/core/model'
-import { owned } from '@/core/quantities'
+import { computed } from 'vue'
+import type { Crew, Stay, Weather } from '@/core/model'
+import { fromSi, owned, type Quantity } from '@/core/quantities'
+import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { stayOf } from '@/document/edits'
+import { crewOf, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { t } from '@/texts'
 
-const props = defineProps<{ stay: Stay }>()
+const props = defineProps<{ stay: Stay; crew: Crew }>()
 const workspace = useWorkspaceStore()
 function change(what: string, recipe: (draft: Weather) => void) {
   const { id } = props.stay
   return workspace.edit('stay', (draft) => recipe(stayOf(draft, id).weather), `weather ${what} ${id}`)
 }
+function changeHeat(what: keyof Crew['heat'], value: number) {
+  const { id } = props.crew
+  return workspace.edit(
+    'crew',
+    (draft) => void (crewOf(draft, id).heat[what] = owned(value)),
+    `heat ${what} ${id}`,
+  )
+}
+const settings = useSettingsStore()
+/** A difference of 1 °C in the owner's degrees. */
+const degree = computed(() => fromSi(1, settings.units.temperature) - fromSi(0, settings.units.temperature))
+const step = computed(() => t.weather.step[settings.units.temperature])
+const source = (quantity: Quantity) =>
+  quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
 </script>
 
 <template>
@@ -32,12 +48,12 @@ function change(what: string, recipe: (draft: Weather) => void) {
       />
       <QuantityField
         class="col-span-2 sm:col-span-1"
-        :label="t.sure.weatherOff"
-        :value="stay.weather.spread.value"
+        :label="t.sure.weatherOff(t.units[settings.units.temperature])"
+        :value="stay.weather.spread.value * degree"
         dimension="number"
         :min="0"
-        :max="LIMITS.celsiusSpread.max"
-        :save="(celsius) => change('spread', (draft) => void (draft.spread = owned(celsius)))"
+        :max="LIMITS.celsiusSpread.max * degree"
+        :save="(degrees) => change('spread', (draft) => void (draft.spread = owned(degrees / degree)))"
       />
       <TextField
         type="time"
@@ -51,6 +67,42 @@ function change(what: string, recipe: (draft: Weather) => void) {
         :value="stay.weather.sunset"
         :save="(clock) => change('sunset', (draft) => void (draft.sunset = clock))"
       />
+    </div>
+    <h3 class="mt-6 font-bold">{{ t.weather.heat }}</h3>
+    <div class="mt-2 grid gap-4 sm:grid-cols-3">
+      <div>
+        <QuantityField
+          :label="t.weather.above"
+          :value="crew.heat.above.value"
+          dimension="temperature"
+          :min="LIMITS.celsius.min"
+          :max="LIMITS.celsius.max"
+          :save="(celsius) => changeHeat('above', celsius)"
+        />
+        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ source(crew.heat.above) }}</p>
+      </div>
+      <div>
+        <QuantityField
+          :label="t.weather.drinking(step)"
+          :value="crew.heat.drinking.value"
+          dimension="volume"
+          :min="0"
+          :max="LIMITS.volumeL.max"
+          :save="(litres) => changeHeat('drinking', litres)"
+        />
+        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ source(crew.heat.drinking) }}</p>
+      </div>
+      <div>
+        <QuantityField
+          :label="t.weather.showers(step)"
+          :value="crew.heat.showers.value"
+          dimension="percent"
+          :min="0"
+          :max="LIMITS.factor.max"
+          :save="(share) => changeHeat('showers', share)"
+        />
+        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ source(crew.heat.showers) }}</p>
+      </div>
     </div>
   </section>
 </template>

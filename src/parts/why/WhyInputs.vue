@@ -1,24 +1,24 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { inputsOf, type Input } from '@/core/explain'
+import type { Input } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
-import { useForecastStore } from '@/data/forecastStore'
-import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from './whyStore'
-import { formatNumber, t } from '@/texts'
+import { formatNumber, formatShortDay, t } from '@/texts'
 
-const props = defineProps<{ activityId: string }>()
-const forecast = useForecastStore()
-const workspace = useWorkspaceStore()
+const props = defineProps<{ activityId: string; inputs: readonly Input[] }>()
 const why = useWhyStore()
-const { volume } = useAmounts()
+const { volume, temperature } = useAmounts()
 
-const inputs = computed(() =>
-  forecast.stay ? inputsOf(workspace.document, forecast.stay, props.activityId) : [],
-)
-
-const VOLUMES: readonly Input['kind'][] = ['volume', 'added', 'habit-replace', 'flow', 'trickle', 'run-up']
+const VOLUMES: readonly Input['kind'][] = [
+  'volume',
+  'added',
+  'habit-replace',
+  'flow',
+  'trickle',
+  'run-up',
+  'heat-drinking',
+]
+const TEMPERATURES: readonly Input['kind'][] = ['warmest', 'warmest-usual', 'heat-above']
 const SHARES: readonly Input['kind'][] = [
   'drain-share',
   'share',
@@ -26,18 +26,27 @@ const SHARES: readonly Input['kind'][] = [
   'habit-redirect',
   'habit-catch',
   'habit-reuse',
+  'heat-showers',
 ]
 function value({ kind, quantity }: Input): string {
   if (VOLUMES.includes(kind)) return volume(quantity.value)
+  if (TEMPERATURES.includes(kind)) return temperature(quantity.value)
   return SHARES.includes(kind) ? `${formatNumber(quantity.value * 100, 0)} %` : formatNumber(quantity.value)
 }
-const label = ({ kind, of }: Input) =>
-  t.why.input[kind]((FLOW_ENDS as readonly string[]).includes(of ?? '') ? t.ends[of as FlowEnd] : (of ?? ''))
+function label({ kind, of }: Input): string {
+  if (kind === 'warmest') return t.weather.day(formatShortDay(of!))
+  return t.why.input[kind](
+    (FLOW_ENDS as readonly string[]).includes(of ?? '') ? t.ends[of as FlowEnd] : (of ?? ''),
+  )
+}
 const source = ({ quantity }: Input) =>
   quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
 
 /** The screen and the place on it where the number can be changed. */
-function place({ list }: Input) {
+function place({ kind, list }: Input) {
+  if (kind === 'warmest') return { path: '/stay', query: { show: 'board-weather' } }
+  if (kind === 'warmest-usual' || kind.startsWith('heat-'))
+    return { path: '/stay', query: { show: 'weather' } }
   if (list === 'rigs') return { path: '/rig', query: { show: 'fixtures' } }
   if (list === 'habits') return { path: '/habits', query: { show: 'habits' } }
   return { path: '/stay', query: { show: `use-${props.activityId}` } }

@@ -2,9 +2,10 @@
 import { computed } from 'vue'
 import WhyInputs from './WhyInputs.vue'
 import { addWallDays } from '@/core/calendar'
-import { explainAt, explainCount, explainLevel, type Term } from '@/core/explain'
+import { explainAt, explainCount, explainLevel, inputsOf, type Term } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatNumber, formatPartOfDay, t } from '@/texts'
 
@@ -15,6 +16,7 @@ const props = defineProps<{
 }>()
 
 const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
 const { level } = useAmounts()
 const amount = (value: number) => level(value, container.value?.unit ?? 'L')
 
@@ -48,6 +50,8 @@ const nameOf = (id: string) =>
 const activityName = (id: string) =>
   forecast.model?.activities.find((activity) => activity.id === id)?.name ?? id
 const other = (term: Term) => (term.amount > 0 ? t.why.into(nameOf(term.from)) : t.why.outOf(nameOf(term.to)))
+const inputs = ({ activity }: Term) =>
+  forecast.stay ? inputsOf(workspace.document, forecast.stay, activity) : []
 const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.abs(litres))}`
 </script>
 
@@ -72,7 +76,7 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
         </span>
         <span class="figure text-lg font-bold whitespace-nowrap">{{ signed(term.amount) }}</span>
       </summary>
-      <WhyInputs :activity-id="term.activity" />
+      <WhyInputs :activity-id="term.activity" :inputs="inputs(term)" />
     </details>
     <p
       class="flex justify-between gap-4 border-t-2 border-ink py-2 text-lg font-bold"

@@ -2,7 +2,7 @@
 import { volumePerUse } from '@/core/model'
 import { computed } from 'vue'
 import WhyInputs from './WhyInputs.vue'
-import { dailyUse } from '@/core/explain'
+import { dailyInputsOf, dailyUse } from '@/core/explain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatNumber, t } from '@/texts'
@@ -14,6 +14,9 @@ const { volume } = useAmounts()
 const activity = computed(() => forecast.crew?.activities.find(({ id }) => id === props.activityId) ?? null)
 const daily = computed(() =>
   forecast.crew && activity.value ? dailyUse(forecast.crew, activity.value) : null,
+)
+const inputs = computed(() =>
+  forecast.crew && activity.value ? dailyInputsOf(forecast.crew, activity.value) : [],
 )
 </script>
 
@@ -27,6 +30,6 @@ const daily = computed(() =>
       <span>{{ t.stay.perDay }}</span><span class="figure">{{ t.stay.inDay(volume(daily.litres)) }}</span>
     </p>
     <h3 class="mt-3 font-bold">{{ t.why.inputs }}</h3>
-    <WhyInputs :activity-id="activityId" />
+    <WhyInputs :activity-id="activityId" :inputs="inputs" />
   </div>
 </template>

@@ -56,7 +56,7 @@ export const screens = {
       level: 'Read it with a stick or a scale rather than off the panel.', weather: 'Look at a forecast shortly before you leave.',
     },
     ends: (low: string, high: string) => `${low} gives the fewer days, ${high} the more`, all: (n: number) => `${n} more that matter less`, middle: (days: string) => `The dashed line is the average count, ${days} days.`,
-    capacityOff: 'May be off by', metered: 'Metered', isMetered: 'It was metered', volumeVaries: 'One use varies by', levelOff: 'Our average may be off by', exact: 'Always the same number of uses', levelAs: 'How it was read', readEven: 'off a panel or by eye', readNormal: 'measured', levelSize: { even: 'Within', normal: 'Give or take' }, weatherOff: 'Days may differ by, °C',
+    capacityOff: 'May be off by', metered: 'Metered', isMetered: 'It was metered', volumeVaries: 'One use varies by', levelOff: 'Our average may be off by', exact: 'Always the same number of uses', levelAs: 'How it was read', readEven: 'off a panel or by eye', readNormal: 'measured', levelSize: { even: 'Within', normal: 'Give or take' }, weatherOff: (unit: string) => `Days may differ by, ${unit}`,
     levels: 'How sure are these levels',
   },
   camp: {
@@ -192,7 +192,8 @@ export const screens = {
   land: {
     title: 'What the land allows', hint: 'Not recorded means not allowed.', unknown: 'not recorded', yes: 'allowed', no: 'not allowed', source: 'Who says so', on: (date: string) => `recorded ${date}`,
   },
-  weather: { title: 'Weather', usual: 'Warmest of a usual day', sunrise: 'Sunrise', sunset: 'Sunset', hint: 'Heat makes people drink and shower more; some habits need light or warmth.', row: 'Warmest', day: (day: string) => `Warmest, ${day}` },
+  weather: { title: 'Weather', usual: 'Warmest of a usual day', sunrise: 'Sunrise', sunset: 'Sunset', hint: 'Heat makes people drink and shower more; some habits need light or warmth.', row: 'Warmest', day: (day: string) => `Warmest, ${day}`,
+    heat: 'What heat does to this crew', above: 'Heat counts from', step: { C: '5 °C', F: '9 °F' }, drinking: (step: string) => `Drinks more, each for every ${step} above`, showers: (step: string) => `Showers more, for every ${step} above` },
   shower: { timed: 'By the clock', flow: 'Flow, a minute', on: 'Minutes on', trickle: 'Trickle while paused', paused: 'Minutes paused', runUp: 'Run-up until warm', makes: (litres: string) => `makes ${litres} a shower` },
   stay: {
     title: 'Stay', when: 'When', name: 'Name of the stay', start: 'Arrive', leave: 'Leave', who: 'Who',
@@ -262,6 +263,8 @@ inUse: 'A stay uses it.',
       rate: () => 'Uses a day', 'own-rate': (of: string) => `Uses a day, ${of}`, volume: () => 'Water a use', 'drain-share': () => 'Share that drains',
       added: (of: string) => `Added from ${of}`, share: (of: string) => `Share of ${of}`,
       flow: () => 'Flow, a minute', on: () => 'Minutes on', trickle: () => 'Trickle, a minute', paused: () => 'Minutes paused', 'run-up': () => 'Run-up until warm',
+      warmest: (of: string) => of, 'warmest-usual': () => 'Warmest of a usual day', 'heat-above': () => 'Heat counts from',
+      'heat-drinking': () => 'Drinks more in heat, each', 'heat-showers': () => 'Showers more in heat',
       'water-factor': (of: string) => `${of}: share of the usual water`,
       'habit-redirect': (of: string) => `${of}: share led elsewhere`, 'habit-catch': (of: string) => `${of}: share caught`, 'habit-reuse': (of: string) => `${of}: share from the vessel`,
       'habit-rate': (of: string) => `${of}: uses ×`, 'habit-volume': (of: string) => `${of}: water a use ×`, 'habit-replace': (of: string) => `${of}: water a use becomes`,
