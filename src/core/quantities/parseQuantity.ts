@@ -40,7 +40,7 @@ export function parseQuantity(
 ): ParsedQuantity {
   const found = text.trim()
   if (found === '') return { ok: false, code: 'empty', found }
-  const match = /^([+-−]?[\d.,'’\s\u00a0\u202f]*\d[.,]?)\s*(.*)$/u.exec(found)
+  const match = /^([+\-−]?[\d.,'’\s\u00a0\u202f]*\d[.,]?)\s*(.*)$/u.exec(found)
   const value = match ? parseNumber(match[1]!, decimal) : null
   if (!match || value === null) return { ok: false, code: 'not-a-number', found }
   return withUnit(value, match[2]!.trim().toLowerCase(), dimension, choice)
@@ -72,7 +72,9 @@ function decimalSign(compact: string, decimal: '.' | ','): '.' | ',' {
 
 function withUnit(value: number, spelled: string, dimension: Dimension, choice: UnitChoice): ParsedQuantity {
   if (spelled === '') return { ok: true, si: toSi(value, choice[dimension]), unit: choice[dimension] }
-  const entry = SPELLINGS.find(([pattern]) => pattern.test(spelled))
+  const entries = SPELLINGS.filter(([pattern]) => pattern.test(spelled))
+  // A metre is a distance or a length, as asked for.
+  const entry = entries.find(([, its]) => its === dimension) ?? entries[0]
   if (!entry) return { ok: false, code: 'unknown-unit', found: spelled }
   const [, its, name, factor] = entry
   if (its !== dimension) return { ok: false, code: 'wrong-dimension', found: spelled }

@@ -43,6 +43,12 @@ describe('units', () => {
     expect(litres('1.2.3,4,5')).toBe('not-a-number')
     expect(litres('5 cups of tea')).toBe('unknown-unit')
     expect(litres('5 kg')).toBe('wrong-dimension')
+    expect(litres('2 m')).toBe('wrong-dimension')
+    for (const dimension of ['length', 'distance'] as const)
+      expect(parseQuantity('120 m', dimension, metric)).toMatchObject({
+        ok: true,
+        si: dimension === 'length' ? 120 : 0.12,
+      })
     expect(parseNumber('NaN')).toBeNull()
     expect(parseNumber('1e9')).toBeNull()
   })
