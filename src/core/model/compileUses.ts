@@ -46,11 +46,14 @@ function usesPerHeatStep(activity: Activity, crew: Crew, here: readonly boolean[
   return heatExtra(activity, crew, usesPerDay(activity, crew, here), here.filter(Boolean).length)
 }
 
+/** A use of less is none: how many of them would make up what heat adds is no number of uses any more. */
+const LEAST_DRINK_L = 0.001
+
 /** The same for a rate (uses a day) and a number of people. */
 export function heatExtra(activity: Activity, { heat }: Crew, rate: number, heads: number): number {
   if (activity.kind === 'shower') return rate * heat.showers.value
   const litres = volumePerUse(activity)
-  if (activity.kind !== 'drinking' || litres === 0) return 0
+  if (activity.kind !== 'drinking' || litres < LEAST_DRINK_L) return 0
   return (heads * heat.drinking.value) / litres
 }
 

@@ -87,6 +87,27 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     )
   })
 
+  it('the quantiles of a level are those of all its trips sorted, to one fine bin, counts exactly', () => {
+    const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 12)
+    const { model } = sampler
+    const trips = 3000
+    const sample = sampleTrips(sampler, { seed: 4, from: 0, to: trips, bandParts: model.grid.count })
+    const { fans, planOn } = riskOf(model, sample, 10)
+    const { lowest, width, parts } = sample.bands!
+    fans.forEach((fan, c) => {
+      for (const part of [0, 7, 20, model.grid.count - 1]) {
+        const sorted = levelsAt(sampler, c, part, 4, trips).sort()
+        const bin = width[c * parts + part]!
+        const rows = [[fan.low, 0.1], [fan.middle, 0.5], [fan.high, 0.9]] as const
+        for (const [row, q] of rows) expect(Math.abs(row[part]! - sorted[Math.floor(q * trips)]!)).toBeLessThanOrEqual(bin)
+        // No trip lies outside the bins, so none was squeezed into the outermost.
+        expect(sorted[0]!).toBeGreaterThan(lowest[c * parts + part]!)
+        expect(sorted.at(-1)!).toBeLessThan(lowest[c * parts + part]! + 512 * bin)
+      }
+    })
+    expect(planOn.days).toBe([...sample.days].sort((a, b) => a - b)[Math.floor(0.1 * trips)])
+  }) // prettier-ignore
+
   it('the same seed is the same result, whoever plays the trips and in whatever pieces', () => {
     const sampler = samplerFor(trailerDemo(), 'harrow-ridge')
     const piece = (from: number, to: number) => sampleTrips(sampler, { seed: 11, from, to, bandParts: 48 })
