@@ -25,7 +25,7 @@ export const useForecastStore = defineStore('forecast', () => {
   const model = computed(() => counted.value?.model ?? null)
   const result = computed(() => counted.value?.result ?? null)
   /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
-  const bought = shallowRef<DaysBought[]>([])
+  const lately = shallowRef<DaysBought[]>([])
   let asked = 0
   async function countHabits(sliceMs: number): Promise<void> {
     const own = (asked += 1)
@@ -38,10 +38,18 @@ export const useForecastStore = defineStore('forecast', () => {
       if (own !== asked) return
       since = performance.now()
     }
-    bought.value = found
+    lately.value = found
   }
   watch(() => stay.value?.id, () => void countHabits(Infinity), { immediate: true }) // prettier-ignore
   watchDebounced(() => workspace.document, () => void countHabits(HABITS_SLICE_MS), { debounce: 60, maxWait: 300 }) // prettier-ignore
+  /** What is switched on is of the document as it stands, and so is which habits there are. */
+  const bought = computed(() => {
+    const on = new Set(stay.value?.habits.map(({ habit }) => habit))
+    const known = new Set(workspace.document.habits.map(({ id }) => id))
+    return lately.value
+      .filter(({ habit }) => known.has(habit))
+      .map((row) => ({ ...row, on: on.has(row.habit) }))
+  })
   /** Parts of the grid up to the end of the stay, the one in which it ends included. */
   const stayParts = computed(() => {
     if (!stay.value || !model.value) return 0

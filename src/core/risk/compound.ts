@@ -6,6 +6,10 @@ export const SLICES = 2 ** SLICE_BITS
 const MIXES = 2 ** (16 - SLICE_BITS)
 /** Tables stand at the means (k·STEP)²: at this step a mixture of two neighbours has at most 0.6 % more variance. */
 const STEP = 0.075
+/** Tables up to this one (a mean of 225) stand in a row; few means are larger, and theirs are built as they are asked for. */
+const IN_A_ROW = 200
+/** Means beyond this one are drawn as it is, and scaled: they hardly vary any more. */
+const LARGEST = 1e6
 
 /**
  * How a mean is drawn with sixteen random bits u: from w = code + u, w >> 16 is the table (the next one where the top bits
@@ -32,41 +36,52 @@ export interface CompoundTables {
 /** Tables for a coefficient of variation of one use's litres, each built when a mean first needs it. */
 export function compoundTables(cv: number): CompoundTables {
   const tables: CompoundTables = { litres: new Float32Array(0), uses: new Float32Array(0), drawOf }
-  let built = 0
+  /** Where a pair of large tables begins. */
+  const pairs = new Map<number, number>()
 
   function drawOf(mean: number): CompoundDraw {
     if (mean === 0) {
-      reach(1)
+      rowOf(0)
       return { code: 0, scale: 1 }
     }
-    const k = Math.floor(Math.sqrt(mean) / STEP)
+    const drawn = Math.min(mean, LARGEST)
+    const k = Math.floor(Math.sqrt(drawn) / STEP)
     const [low, high] = [meanOf(k), meanOf(k + 1)]
-    const rounded = Math.round(((mean - low) / (high - low)) * MIXES)
+    const rounded = Math.round(((drawn - low) / (high - low)) * MIXES)
     const mix = k === 0 ? Math.max(1, rounded) : rounded
-    reach(k + 1)
     // The chance has 64 steps only: what the mixture's mean is off by is made up for.
-    return { code: (k * MIXES + mix) * SLICES, scale: mean / (low + ((high - low) * mix) / MIXES) }
+    return { code: (rowOf(k) * MIXES + mix) * SLICES, scale: mean / (low + ((high - low) * mix) / MIXES) }
   }
 
-  /** Builds the tables up to one and the next. */
-  function reach(last: number): void {
-    if (last < built) return
-    const [litres, uses] = [0, 1].map(() => new Float32Array((last + 1) * SLICES)) as [
-      Float32Array,
-      Float32Array,
-    ]
-    litres.set(tables.litres)
-    uses.set(tables.uses)
-    for (let k = built; k <= last; k++) {
-      const [from, to] = [k * SLICES, (k + 1) * SLICES]
-      fillTable(meanOf(k), cv, litres.subarray(from, to), uses.subarray(from, to))
+  /** Where table k stands, the next one after it. */
+  function rowOf(k: number): number {
+    const rows = () => tables.litres.length / SLICES
+    if (k < IN_A_ROW) {
+      if (rows() <= k + 1) append(Array.from({ length: k + 2 - rows() }, (_, i) => rows() + i))
+      return k
     }
+    if (rows() <= IN_A_ROW) rowOf(IN_A_ROW - 1)
+    const row = pairs.get(k) ?? rows()
+    if (!pairs.has(k)) append([k, k + 1])
+    pairs.set(k, row)
+    return row
+  }
+
+  function append(which: readonly number[]): void {
+    const { litres: oldLitres, uses: oldUses } = tables
+    const from = oldLitres.length
+    const [litres, uses] = [new Float32Array(from + which.length * SLICES), new Float32Array(from + which.length * SLICES)]
+    litres.set(oldLitres)
+    uses.set(oldUses)
+    which.forEach((k, i) => {
+      const at = from + i * SLICES
+      fillTable(meanOf(k), cv, litres.subarray(at, at + SLICES), uses.subarray(at, at + SLICES))
+    })
     Object.assign(tables, { litres, uses })
-    built = last + 1
   }
 
   return tables
-}
+} // prettier-ignore
 
 function meanOf(k: number): number {
   return (k * STEP) ** 2
@@ -78,10 +93,11 @@ function meanOf(k: number): number {
  * litres are taken as lognormal with the mean n and the CV cv/√n of a sum of n uses.
  */
 function fillTable(mean: number, cv: number, litres: Float32Array, uses: Float32Array): void {
-  const weights = poissonWeights(mean)
+  const { first, weights } = poissonWeights(mean)
   let at = 0
-  weights.forEach((weight, n) => {
-    const upTo = n === weights.length - 1 ? SLICES : at + weight * SLICES
+  weights.forEach((weight, i) => {
+    const n = first + i
+    const upTo = i === weights.length - 1 ? SLICES : at + weight * SLICES
     const spread = n === 0 ? 0 : cv / Math.sqrt(n)
     let below = 0
     for (let slice = Math.floor(at); slice < Math.min(upTo, SLICES); slice++) {
@@ -98,17 +114,18 @@ function fillTable(mean: number, cv: number, litres: Float32Array, uses: Float32
   })
 }
 
-/** P(n) for n = 0, 1, …, to where nothing is left that matters; the last takes the rest. */
-function poissonWeights(mean: number): number[] {
-  const last = Math.ceil(mean + 6 * Math.sqrt(mean) + 4)
-  const mode = Math.floor(mean)
-  const weights = new Array<number>(last + 1).fill(0)
+/** P(n) for n = first, first + 1, … wherever it matters; the last takes the rest. */
+function poissonWeights(mean: number): { first: number; weights: number[] } {
+  const reach = 6 * Math.sqrt(mean) + 4
+  const first = Math.max(0, Math.floor(mean - reach))
+  const mode = Math.floor(mean) - first
+  const weights = new Array<number>(Math.ceil(mean + reach) - first + 1).fill(0)
   // From the most likely n outwards, so that nothing underflows however large the mean.
   weights[mode] = 1
-  for (let n = mode; n > 0; n--) weights[n - 1] = (weights[n]! * n) / mean
-  for (let n = mode; n < last; n++) weights[n + 1] = (weights[n]! * mean) / (n + 1)
+  for (let i = mode; i > 0; i--) weights[i - 1] = (weights[i]! * (first + i)) / mean
+  for (let i = mode; i < weights.length - 1; i++) weights[i + 1] = (weights[i]! * mean) / (first + i + 1)
   const total = weights.reduce((sum, w) => sum + w, 0)
-  return weights.map((w) => w / total)
+  return { first, weights: weights.map((w) => w / total) }
 }
 
 /** Share of a lognormal's mean that lies below its q-quantile: Φ(z_q − σ) with σ² = ln(1 + cv²). */

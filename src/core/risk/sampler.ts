@@ -8,6 +8,8 @@ import type { TripStreams } from './streams'
 
 /** Slices of a day's heat. */
 const HEAT_SLICES = 16
+/** Uses a day of one who did it once at most before heat and habits; more are not drawn. */
+const MOST_ONCE = 400
 /** Half a random number. */
 const HALF = 2 ** 16
 
@@ -262,7 +264,7 @@ function onceTables(
       reached[(grid.day[i]! * ownHeats + heat) * 4 + grid.part[i]!] = cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!
   for (let k = 0; k < reached.length; k++) if (k % 4 > 0) reached[k]! += reached[k - 1]!
   const most = reached.reduce((a, b) => Math.max(a, b), 0)
-  return Array.from({ length: Math.max(1, Math.ceil(most)) }, (_, whole) => ({
+  return Array.from({ length: Math.max(1, Math.min(Math.ceil(most), MOST_ONCE)) }, (_, whole) => ({
     half,
     upTo: Int32Array.from(reached, (uses) => Math.round(HALF * Math.min(1, Math.max(0, uses - whole)))),
   }))

@@ -23,10 +23,10 @@ const rows = computed(() =>
   forecast.bought
     .filter(({ blockedBy }) => blockedBy === null)
     .sort((a, b) => order.value.indexOf(a.habit) - order.value.indexOf(b.habit))
-    .flatMap((bought) => {
-      const habit = workspace.document.habits.find(({ id }) => id === bought.habit)
-      return habit ? [{ ...bought, habit }] : []
-    }),
+    .map((bought) => ({
+      ...bought,
+      habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
+    })),
 )
 /** What is blocked is on the Habits screen, with what it needs. */
 const isWorth = ({ days, on }: { days: number; on: boolean }) => Math.abs(days) >= 0.05 || on

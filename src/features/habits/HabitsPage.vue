@@ -58,11 +58,11 @@ const rows = computed(() => {
   const place = (id: string) => (order.value.includes(id) ? order.value.indexOf(id) : order.value.length)
   return [...forecast.bought]
     .sort((a, b) => place(a.habit) - place(b.habit))
-    .flatMap((bought) => {
-      // What habits buy follows a moment behind the document: one just removed is still among them.
-      const habit = workspace.document.habits.find(({ id }) => id === bought.habit)
-      return habit ? [{ ...bought, planOn: advice.worth.get(bought.habit)?.planOn ?? null, habit }] : []
-    })
+    .map((bought) => ({
+      ...bought,
+      planOn: advice.worth.get(bought.habit)?.planOn ?? null,
+      habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
+    }))
 })
 const never = (habit: Habit) => forecast.stay && neverHolds(habit, forecast.stay)
 const daysOf = (id: string) => forecast.stay?.habits.find(({ habit }) => habit === id)?.days ?? null
