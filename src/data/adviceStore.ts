@@ -34,6 +34,7 @@ export const useAdviceStore = defineStore('advice', () => {
   const company = shallowRef<ReadonlyMap<Id, HabitCompany>>(new Map())
   const flush = shallowRef<FlushRow[]>([])
   const swings = shallowRef<Swing[] | null>(null)
+  /** There are no workers here, or one broke down; asked again at the next edit. */
   const hasFailed = ref(false)
   const watched = reactive(new Map<Advice, number>())
   let worker: AdviceWorker | null = null
@@ -44,6 +45,7 @@ export const useAdviceStore = defineStore('advice', () => {
     const own = (revision += 1)
     isWorthCurrent.value = false
     company.value = new Map()
+    hasFailed.value = false
     if (!stay || watched.size === 0) return
     const request = { revision: own, document: workspace.document, stay: stay.id, seed: SEED, trials: TRIALS }
     try {

@@ -22,8 +22,9 @@ export function riskEngine(workers: readonly RiskWorker[]) {
         onFailed,
         onSample(sample, isLast) {
           onRisk(riskOf(model, sample, untilDays), isLast)
+          if (!isLast) return
           const trip = tripAt(sample.days, rankOf(sample.days.length, PLAN_ON))
-          if (isLast) void runner.story(request.revision, trip).then(onStory, onFailed)
+          void runner.story(request.revision, trip).then(onStory, onFailed)
         },
       })
     },

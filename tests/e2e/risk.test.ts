@@ -120,6 +120,9 @@ describe('habits by what can be planned on', () => {
     const before = await planStrip(page)
     await row.getByRole('switch').click()
     await expect.poll(() => planStrip(page), PATIENT).toBeGreaterThan(before + 0.8)
+    // What it buys in company is counted anew while it stays open, now against the stay with it.
+    await expect.poll(() => row.getByRole('button', { name: /buys/ }).getAttribute('aria-busy'), PATIENT).toBe('false')
+    await expect.poll(() => row.getByTestId('company').innerText(), PATIENT).toMatch(/alone \+\d\.\d, now \+\d\.\d, added last \+\d\.\d/)
     const whole = await planStrip(page)
     await row.getByLabel('Half the showers: from').selectOption({ label: 'Wed 15' })
     await expect.poll(() => planStrip(page), PATIENT).toBeLessThan(whole - 0.3)

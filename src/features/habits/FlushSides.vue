@@ -65,7 +65,7 @@ const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
   >
     <h2 id="flush" class="text-xl font-bold">{{ t.flush.title }}</h2>
     <p class="mt-1 max-w-[70ch] text-lg leading-snug" data-testid="flush-floor">
-      {{ sentence ?? t.sure.working }}
+      {{ sentence ?? (advice.hasFailed ? t.sure.failed : t.sure.working) }}
     </p>
     <div class="mt-3 grid gap-x-12 gap-y-5 lg:grid-cols-2">
       <FlushPlot :points="points" :crew="crew" :now="now" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { touchesFlush, type DaysBought } from '@/core/habits'
 import type { Habit } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
@@ -22,34 +22,32 @@ const pushed = computed(() =>
     ),
   ),
 )
-function opened(event: Event) {
-  if ((event.target as HTMLDetailsElement).open) void advice.askCompany(props.habit.id)
-}
+const isOpen = ref(false)
+/** Asked for while it is open, and again when an edit has made the answer void. */
+watch([isOpen, () => advice.company], () => {
+  if (isOpen.value) void advice.askCompany(props.habit.id)
+})
+const words = computed(() => {
+  if (advice.hasFailed) return t.sure.failed
+  if (company.value === null || props.planOn === null) return t.sure.working
+  const { alone, last } = company.value
+  return t.habits.company(formatSigned(alone), formatSigned(props.planOn), formatSigned(last))
+})
 </script>
 
 <template>
-  <details @toggle="opened">
+  <details @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
     <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
       {{ t.habits.effects }}
     </summary>
     <ul class="grid gap-1 pb-2 text-[0.95rem] leading-snug">
       <li v-for="(effect, i) in habit.effects" :key="i">{{ effectWords(effect) }}</li>
-      <li v-for="words in pushed" :key="words">▲ {{ words }}</li>
+      <li v-for="push in pushed" :key="push">▲ {{ push }}</li>
       <li v-if="forecast.crew && touchesFlush(habit, forecast.crew)">▲ {{ t.habits.touches }}</li>
       <li v-for="caution in habit.cautions" :key="caution">
         {{ t.habits.cautions }}: {{ t.cautions[caution] }}
       </li>
-      <li class="font-semibold" data-testid="company">
-        {{
-          company
-            ? t.habits.company(
-                formatSigned(company.alone),
-                formatSigned(planOn ?? 0),
-                formatSigned(company.last),
-              )
-            : t.sure.working
-        }}
-      </li>
+      <li class="font-semibold" data-testid="company">{{ words }}</li>
     </ul>
   </details>
 </template>

@@ -108,8 +108,15 @@ const addCatalogue = () =>
     <p class="text-lg">{{ stopper ? t.habits.lead(stopper) : t.habits.leadNone }}</p>
     <ReachPanel class="mt-4" />
     <h2 class="mt-8 text-xl font-bold">{{ t.habits.catalogue }}</h2>
+    <p v-if="advice.hasFailed" class="text-soft" role="status">{{ t.sure.failed }}</p>
     <ul class="mt-2 grid gap-x-12 lg:grid-cols-2">
-      <HabitRow v-for="row in free" :key="row.habit.id" v-bind="row" @toggle="toggle(row.habit.id, $event)">
+      <HabitRow
+        v-for="row in free"
+        :key="row.habit.id"
+        v-bind="row"
+        :is-behind="!advice.isWorthCurrent"
+        @toggle="toggle(row.habit.id, $event)"
+      >
         <p
           v-if="row.on && row.habit.cautions.length > 0"
           class="mt-1 border-l-4 border-ink pl-2 text-[0.95rem] leading-snug"

@@ -64,7 +64,9 @@ const base = computed(() => formatDays(forecast.result?.days ?? 0))
 <template>
   <section class="pt-8" aria-labelledby="sure" data-testid="assumptions">
     <h2 id="sure" class="text-xl font-bold">{{ t.sure.title }}</h2>
-    <p v-if="advice.swings === null" class="min-h-24 py-3 text-soft" role="status">{{ t.sure.working }}</p>
+    <p v-if="advice.swings === null" class="min-h-24 py-3 text-soft" role="status">
+      {{ advice.hasFailed ? t.sure.failed : t.sure.working }}
+    </p>
     <p v-else-if="rows.length === 0" class="py-3">{{ t.sure.none }}</p>
     <template v-else>
       <p class="mt-1 text-lg font-semibold">{{ t.sure.measureFirst(first[0]!.name) }} {{ first[0]!.how }}</p>

@@ -14,6 +14,8 @@ const props = defineProps<{
   days: number
   /** Days bought to plan on, where they are known: they are what counts, and the average stands below. */
   planOn?: number | null
+  /** What it buys to plan on is of the stay before the newest edit, and on its way. */
+  isBehind?: boolean
   atLeast: boolean
   blockedBy: Blocked | null
 }>()
@@ -75,7 +77,8 @@ const limits = computed(() => {
         type="button"
         :aria-label="`${gain} d. ${t.why.habit(habit.name)}`"
         class="figure min-h-8 text-xl leading-tight font-bold whitespace-nowrap"
-        :class="shown > 0.05 ? 'text-sage' : 'text-soft'"
+        :class="shown > 0.05 && !(isBehind && planOn != null) ? 'text-sage' : 'text-soft'"
+        :aria-busy="isBehind && planOn != null"
         @click="why.ask({ kind: 'habit', habit: habit.id })"
       >
         {{ gain }} <span class="text-base font-semibold">d</span>

@@ -47,7 +47,7 @@ export const screens = {
     stillDry: 'Still dry', ofTrips: 'of 100 trips', stillDryAt: (day: string, chance: string) => `Nothing stops you up to the end of ${day} in ${chance}`,
   },
   sure: {
-    title: 'What would you rather know', lead: 'The days each assumption is worth: the count with one number at the low and at the high end of what it may be, and all others as they stand.', working: 'Counting…',
+    title: 'What would you rather know', lead: 'The days each assumption is worth: the count with one number at the low and at the high end of what it may be, and all others as they stand.', working: 'Counting…', failed: 'This could not be counted in this browser. The averages still count.',
     none: 'Every number is held to be certain.', swing: (low: string, high: string) => `${low} to ${high} d`, measureFirst: (what: string) => `Measure first: ${what}.`,
     activity: (name: string) => `${name}: water a use`, capacity: (name: string) => `${name}: what it holds`, level: (name: string) => `${name}: level at the start`, weather: 'How warm it gets',
     how: {
