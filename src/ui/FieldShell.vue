@@ -1,12 +1,20 @@
 <script setup lang="ts">
-defineProps<{ id: string; label: string; hideLabel?: boolean; fault: string | null; hint?: string }>()
+defineProps<{
+  id: string
+  label: string
+  /** Read out before the label, not shown. */
+  of?: string | undefined
+  hideLabel?: boolean
+  fault: string | null
+  hint?: string
+}>()
 </script>
 
 <template>
   <div class="min-w-0">
-    <label :for="id" :class="hideLabel ? 'sr-only' : 'mb-1 block text-[0.92rem] font-semibold text-soft'">{{
-      label
-    }}</label>
+    <label :for="id" :class="hideLabel ? 'sr-only' : 'mb-1 block text-[0.92rem] font-semibold text-soft'"
+      ><span v-if="of" class="sr-only">{{ of }}: </span>{{ label }}</label
+    >
     <slot />
     <p v-if="hint && !fault" class="mt-1 text-[0.95rem] text-soft">{{ hint }}</p>
     <p

@@ -40,13 +40,15 @@ function set(first: number, end: number) {
 <template>
   <div class="mt-1 grid max-w-xs grid-cols-2 gap-3">
     <ChoiceField
-      :label="t.habits.from(name)"
+      :of="name"
+      :label="t.habits.from"
       :value="String(from)"
       :options="options"
       @choose="(day) => set(Number(day), to)"
     />
     <ChoiceField
-      :label="t.habits.to(name)"
+      :of="name"
+      :label="t.habits.to"
       :value="String(to)"
       :options="options"
       @choose="(day) => set(from, Number(day))"

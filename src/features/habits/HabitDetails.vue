@@ -8,7 +8,12 @@ import { useEffectWords } from '@/parts/useEffectWords'
 import { formatDays, formatSigned, t } from '@/texts'
 
 /** What a habit does, what it buys in other company, and what it pushes. */
-const props = defineProps<{ habit: Habit; pushes: DaysBought['pushes']; planOn: number | null }>()
+const props = defineProps<{
+  habit: Habit
+  on: boolean
+  pushes: DaysBought['pushes']
+  planOn: number | null
+}>()
 const advice = useAdviceStore()
 const forecast = useForecastStore()
 const effectWords = useEffectWords()
@@ -44,7 +49,8 @@ const words = computed(() => {
       <li v-for="(effect, i) in habit.effects" :key="i">{{ effectWords(effect) }}</li>
       <li v-for="push in pushed" :key="push">▲ {{ push }}</li>
       <li v-if="forecast.crew && touchesFlush(habit, forecast.crew)">▲ {{ t.habits.touches }}</li>
-      <li v-for="caution in habit.cautions" :key="caution">
+      <!-- Of a habit that is on they stand above it already. -->
+      <li v-for="caution in on ? [] : habit.cautions" :key="caution">
         {{ t.habits.cautions }}: {{ t.cautions[caution] }}
       </li>
       <li class="font-semibold" data-testid="company">{{ words }}</li>

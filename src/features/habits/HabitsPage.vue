@@ -145,7 +145,7 @@ const addCatalogue = () =>
             @remove="workspace.edit('habit', (draft) => removeHabit(draft, row.habit.id))"
           />
         </details>
-        <HabitDetails v-else :habit="row.habit" :pushes="row.pushes" :plan-on="row.planOn" />
+        <HabitDetails v-else :habit="row.habit" :on="row.on" :pushes="row.pushes" :plan-on="row.planOn" />
       </HabitRow>
     </ul>
     <FlushSides :crew="forecast.crew" />

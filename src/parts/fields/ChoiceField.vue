@@ -4,6 +4,8 @@ import FieldShell from '@/ui/FieldShell.vue'
 
 defineProps<{
   label: string
+  /** What the label is about, where the screen shows it by its place: read out, not shown. */
+  of?: string
   hideLabel?: boolean
   value: string
   options: { value: string; label: string }[]
@@ -14,7 +16,7 @@ const id = useId()
 </script>
 
 <template>
-  <FieldShell :id="id" :label="label" :hide-label="hideLabel" :fault="null">
+  <FieldShell :id="id" :label="label" :of="of" :hide-label="hideLabel" :fault="null">
     <select
       :id="id"
       :value="value"
