@@ -1,4 +1,4 @@
-import { fromSi, type Dimension, type Unit, type UnitChoice } from '@/core/quantities'
+import { fromSi, type Dimension, type Quantity, type Unit, type UnitChoice } from '@/core/quantities'
 import { words } from './en/words'
 
 const LOCALE = 'en'
@@ -22,6 +22,11 @@ function formatter(least: number, most: number, useGrouping: boolean): Intl.Numb
 export function formatNumber(value: number, decimals = 2): string {
   const clean = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
   return formatter(0, decimals, false).format(clean)
+}
+
+/** Where a number comes from, in words. */
+export function formatSource(quantity: Quantity): string {
+  return quantity.by === 'default' ? words.sources[quantity.source] : words.origins[quantity.by]
 }
 
 /** A count of things, grouped: `10,000`. */

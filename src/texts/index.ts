@@ -11,5 +11,13 @@ export type Texts = typeof en
 /** The language in use. */
 export const t: Texts = en
 
-export { formatCount, formatDays, formatNumber, formatQuantity, formatSigned, formatVolume } from './format'
+export {
+  formatCount,
+  formatDays,
+  formatNumber,
+  formatQuantity,
+  formatSigned,
+  formatSource,
+  formatVolume,
+} from './format'
 export { formatDate, formatPartOfDay, formatShortDay } from './formatTime'

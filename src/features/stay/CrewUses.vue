@@ -14,7 +14,7 @@ import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { t } from '@/texts'
+import { formatSource, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ crew: Crew }>()
@@ -45,8 +45,7 @@ function remove(activity: string) {
 }
 
 const perDay = (activity: Activity) => volume(dailyUse(props.crew, activity).litres)
-const source = ({ volume: { ...quantity } }: Activity) =>
-  quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
+const source = ({ volume: quantity }: Activity) => formatSource(quantity)
 </script>
 
 <template>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Crew, Stay, Weather } from '@/core/model'
-import { fromSi, owned, type Quantity } from '@/core/quantities'
+import { fromSi, owned } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import { crewOf, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
-import { t } from '@/texts'
+import { formatSource, t } from '@/texts'
 
 const props = defineProps<{ stay: Stay; crew: Crew }>()
 const workspace = useWorkspaceStore()
@@ -27,9 +27,14 @@ function changeHeat(what: keyof Crew['heat'], value: number) {
 const settings = useSettingsStore()
 /** A difference of 1 °C in the owner's degrees. */
 const degree = computed(() => fromSi(1, settings.units.temperature) - fromSi(0, settings.units.temperature))
-const step = computed(() => t.weather.step[settings.units.temperature])
-const source = (quantity: Quantity) =>
-  quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
+const heat = computed(() => {
+  const step = t.weather.step[settings.units.temperature]
+  return [
+    { what: 'above', label: t.weather.above, dimension: 'temperature', limits: LIMITS.celsius },
+    { what: 'drinking', label: t.weather.drinking(step), dimension: 'volume', limits: LIMITS.volumeL },
+    { what: 'showers', label: t.weather.showers(step), dimension: 'percent', limits: LIMITS.factor },
+  ] as const
+})
 </script>
 
 <template>
@@ -70,38 +75,16 @@ const source = (quantity: Quantity) =>
     </div>
     <h3 class="mt-6 font-bold">{{ t.weather.heat }}</h3>
     <div class="mt-2 grid gap-4 sm:grid-cols-3">
-      <div>
+      <div v-for="field in heat" :key="field.what">
         <QuantityField
-          :label="t.weather.above"
-          :value="crew.heat.above.value"
-          dimension="temperature"
-          :min="LIMITS.celsius.min"
-          :max="LIMITS.celsius.max"
-          :save="(celsius) => changeHeat('above', celsius)"
+          :label="field.label"
+          :value="crew.heat[field.what].value"
+          :dimension="field.dimension"
+          :min="field.limits.min"
+          :max="field.limits.max"
+          :save="(value) => changeHeat(field.what, value)"
         />
-        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ source(crew.heat.above) }}</p>
-      </div>
-      <div>
-        <QuantityField
-          :label="t.weather.drinking(step)"
-          :value="crew.heat.drinking.value"
-          dimension="volume"
-          :min="0"
-          :max="LIMITS.volumeL.max"
-          :save="(litres) => changeHeat('drinking', litres)"
-        />
-        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ source(crew.heat.drinking) }}</p>
-      </div>
-      <div>
-        <QuantityField
-          :label="t.weather.showers(step)"
-          :value="crew.heat.showers.value"
-          dimension="percent"
-          :min="0"
-          :max="LIMITS.factor.max"
-          :save="(share) => changeHeat('showers', share)"
-        />
-        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ source(crew.heat.showers) }}</p>
+        <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ formatSource(crew.heat[field.what]) }}</p>
       </div>
     </div>
   </section>

@@ -4,7 +4,7 @@ import type { Effect } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { quantityOf, useEffectWords } from '@/parts/useEffectWords'
-import { formatNumber, formatSigned, t } from '@/texts'
+import { formatNumber, formatSigned, formatSource, t } from '@/texts'
 
 const props = defineProps<{ habitId: string }>()
 const forecast = useForecastStore()
@@ -19,10 +19,7 @@ const days = computed(() => {
   return { withIt: on ? now : now + gain, without: on ? now - gain : now }
 })
 const words = useEffectWords()
-const source = (effect: Effect) => {
-  const quantity = quantityOf(effect)
-  return quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
-}
+const source = (effect: Effect) => formatSource(quantityOf(effect))
 </script>
 
 <template>

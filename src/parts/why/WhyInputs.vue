@@ -3,7 +3,7 @@ import type { Input } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from './whyStore'
-import { formatNumber, formatShortDay, t } from '@/texts'
+import { formatNumber, formatShortDay, formatSource, t } from '@/texts'
 
 const props = defineProps<{ activityId: string; inputs: readonly Input[] }>()
 const why = useWhyStore()
@@ -39,8 +39,7 @@ function label({ kind, of }: Input): string {
     (FLOW_ENDS as readonly string[]).includes(of ?? '') ? t.ends[of as FlowEnd] : (of ?? ''),
   )
 }
-const source = ({ quantity }: Input) =>
-  quantity.by === 'default' ? t.sources[quantity.source] : t.origins[quantity.by]
+const source = ({ quantity }: Input) => formatSource(quantity)
 
 /** The screen and the place on it where the number can be changed. */
 function place({ kind, list }: Input) {
