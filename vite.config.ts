@@ -32,6 +32,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm,webmanifest}'],
         maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+        importScripts: ['addresses.js'],
         navigateFallback: 'index.html',
         navigateFallbackDenylist: [/\/api\//, /\/mqtt/],
         cleanupOutdatedCaches: true,

@@ -12,5 +12,6 @@ export default defineConfig({
     environment: 'node',
     setupFiles: ['tests/support/zod.ts'],
     testTimeout: 30_000,
+    maxWorkers: '100%',
   },
 })

@@ -7,6 +7,7 @@ export default defineConfig({
     include: ['tests/e2e/**/*.test.ts'],
     globalSetup: ['tests/e2e/support/serveBuild.ts'],
     environment: 'node',
+    // One browser keeps two cores busy: two side by side only get in each other's way.
     fileParallelism: false,
     testTimeout: 90_000,
     hookTimeout: 60_000,

@@ -3,11 +3,19 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { spawnSync } from 'node:child_process'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 
 const OLDEST_NODE = [20, 19]
 const STAMPS = join('node_modules', '.cache', 'dry-count')
 export const CHROMIUM = '/usr/bin/chromium'
+
+/** Signs in a path that the tools of the build take for their own. */
+const NOT_IN_PATHS = /[#?*{}[\]()!"']/
+
+/** The commands work in the checkout, from whichever folder they are given. */
+const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
+process.chdir(ROOT)
 
 export function stop(words) {
   console.error(words)
@@ -28,6 +36,7 @@ export function run(command, args, options) {
 export function installPackages() {
   const wanted = hashOf(['package.json', 'package-lock.json'])
   if (existsSync('node_modules') && stamp('packages') === wanted) return
+  requireFolder()
   console.log('Installing packages…')
   const done = run('npm', ['install', '--no-audit', '--no-fund', '--loglevel', 'error'])
   if (done.status !== 0)
@@ -35,10 +44,23 @@ export function installPackages() {
   setStamp('packages', hashOf(['package.json', 'package-lock.json']))
 }
 
+/** Before anything is written: whether it can be, and whether the tools can read the folder's name. */
+function requireFolder() {
+  const sign = NOT_IN_PATHS.exec(ROOT)
+  if (sign) stop(`Dry Count cannot be built in a folder with ${sign[0]} in its path. Rename it: ${ROOT}`)
+  try {
+    mkdirSync('node_modules', { recursive: true })
+    writeFileSync(join('node_modules', '.dry-count-try'), '')
+  } catch {
+    stop(`This folder cannot be written to, and something has to be installed or built in it: ${ROOT}`)
+  }
+}
+
 /** The build, where a source has changed since the last one. */
 export function build() {
   const wanted = hashOf(sources())
   if (existsSync('dist/index.html') && stamp('build') === wanted) return
+  requireFolder()
   console.log('Building…')
   const done = run('npm', ['run', '--silent', 'build'])
   if (done.status !== 0) stop('The build failed; the lines above say where.')

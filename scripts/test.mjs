@@ -1,5 +1,6 @@
 // npm test: installs what is missing, then lint, types, unit tests and browser tests; every step runs, and the
 // last line has the true totals. A suite that fails, or that ran no test, fails the run.
+import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { build, installChromium, installPackages, requireNode, run } from './prepare.mjs'
 
@@ -12,10 +13,18 @@ const reports = 'node_modules/.cache/dry-count/reports'
 rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 
-function check(name, args) {
-  console.log(`\n— ${name}`)
-  const passed = run('npm', ['run', '--silent', ...args]).status === 0
-  totals[passed ? 'passed' : 'failed'] += 1
+/** What each says is shown when it is done, so that those side by side do not talk into each other. */
+function check(name, script) {
+  return new Promise((resolve) => {
+    const child = spawn('npm', ['run', '--silent', script], { stdio: ['ignore', 'pipe', 'pipe'] })
+    const said = []
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => said.push(data))
+    child.on('close', (code) => {
+      console.log(`\n— ${name}\n${Buffer.concat(said).toString().trim()}`)
+      totals[code === 0 ? 'passed' : 'failed'] += 1
+      resolve()
+    })
+  })
 }
 
 function suite(name, script) {
@@ -40,8 +49,7 @@ function suite(name, script) {
   if (ranNothing || (done.status !== 0 && report.numFailedTests === 0)) totals.failed += 1
 }
 
-check('lint', ['lint'])
-check('types', ['types'])
+await Promise.all([check('lint', 'lint'), check('types', 'types')])
 suite('unit tests', 'unit')
 build()
 suite('browser tests', 'e2e')

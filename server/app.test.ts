@@ -1,9 +1,12 @@
 import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { spawn } from 'node:child_process'
+import { connect, type AddressInfo } from 'node:net'
 import { gunzipSync, gzipSync } from 'node:zlib'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { createServer } from './app'
+import { startOptions } from './options'
 
 function build(): string {
   const root = mkdtempSync(join(tmpdir(), 'dry-count-'))
@@ -37,4 +40,55 @@ describe('the server', () => {
     for (const url of ['/nowhere', '/../package.json', '/%2e%2e/package.json', '/assets/'])
       expect([403, 404]).toContain((await app.inject(url)).statusCode)
   })
+
+  it('error answers carry the same headers, whatever is asked', async () => {
+    const app = await createServer({ root: build(), demo: false })
+    const policy = (await app.inject('/')).headers['content-security-policy']
+    for (const url of ['/nowhere', '/%zz', '/%2e%2e/package.json', `/${'a'.repeat(9000)}`]) {
+      const answer = await app.inject(url)
+      expect(answer.statusCode).toBeGreaterThanOrEqual(400)
+      expect([url.slice(0, 20), answer.headers['content-security-policy']]).toEqual([
+        url.slice(0, 20),
+        policy,
+      ])
+      expect(answer.headers['content-type']).toContain('text/plain')
+    }
+    await app.listen({ port: 0, host: '127.0.0.1' })
+    const { port } = app.server.address() as AddressInfo
+    const raw = await new Promise<string>((resolve) => {
+      const socket = connect(port, '127.0.0.1', () => socket.write('this is no HTTP\r\n\r\n'))
+      socket.on('data', (data) => resolve(String(data)))
+    })
+    expect(raw).toContain(`content-security-policy: ${policy as string}`)
+    await app.close()
+  })
+
+  it('is started with a port, or an empty one that is none, and says in a line what it does not know', () => {
+    expect(startOptions([], { PORT: '' })).toEqual({ port: 4870, host: '127.0.0.1', demo: false })
+    expect(startOptions(['--demo', '--port', '5000'], { PORT: '6000' })).toMatchObject({ port: 5000, demo: true })
+    expect(startOptions([], { PORT: '6000' })).toMatchObject({ port: 6000 })
+    for (const port of ['x', '-1', '70000', '1.5', '1e3'])
+      expect(startOptions([], { PORT: port })).toEqual({ words: expect.stringContaining(`${port} is not a port`) as string })
+    expect(startOptions(['--lan-party'], {})).toEqual({ words: expect.stringMatching(/^Unknown option.*--lan-party/) as string })
+  }) // prettier-ignore
+
+  it('ends with whoever started it, however that ends', async () => {
+    const starter = spawn(process.execPath, ['-e', `
+      const server = require('node:child_process').spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit', 'ipc'] })
+      server.stdout.on('data', (data) => process.stdout.write(server.pid + ' ' + data))
+    `], { stdio: ['ignore', 'pipe', 'inherit'] })
+    const line = await new Promise<string>((resolve) => starter.stdout.once('data', (data: Buffer) => resolve(String(data))))
+    const pid = Number(line.split(' ')[0])
+    const isAlive = () => {
+      try {
+        return process.kill(pid, 0)
+      } catch {
+        return false
+      }
+    }
+    // Without a build it ends by itself: then there is nothing to wait for.
+    if (line.includes('Dry Count is at')) expect(isAlive()).toBe(true)
+    starter.kill('SIGKILL')
+    await vi.waitFor(() => expect(isAlive()).toBe(false), { timeout: 10_000 })
+  }, 30_000) // prettier-ignore
 })

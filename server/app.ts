@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import fastifyStatic from '@fastify/static'
-import Fastify, { type FastifyInstance } from 'fastify'
+import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
 import { SECURITY_HEADERS } from './headers'
 
 export interface ServerOptions {
@@ -17,7 +17,20 @@ const SCREENS = ['stay', 'habits', 'runs', 'log', 'rig', 'practice', 'guide', 's
 
 /** Serves the build: pre-compressed files, hashed ones cached for good, the page itself always asked for. */
 export async function createServer({ root, demo }: ServerOptions): Promise<FastifyInstance> {
-  const app = Fastify({ logger: false })
+  const app = Fastify({
+    logger: false,
+    // Addresses that are none, and requests that cannot be read, get the same headers as everything else.
+    frameworkErrors: (error, _request, reply: FastifyReply) => {
+      void reply
+        .code(error.statusCode ?? 400)
+        .headers(SECURITY_HEADERS)
+        .type('text/plain')
+        .send('Dry Count cannot read this address.')
+    },
+    clientErrorHandler: (_error, socket) => {
+      if (socket.writable) socket.end(`HTTP/1.1 400 Bad Request\r\n${rawHeaders()}connection: close\r\n\r\n`)
+    },
+  })
   const page = async () => {
     const html = await readFile(join(root, 'index.html'), 'utf8')
     return demo ? html.replace('<html ', '<html data-start="demo" ') : html
@@ -49,5 +62,18 @@ export async function createServer({ root, demo }: ServerOptions): Promise<Fasti
   app.setNotFoundHandler((_request, reply) =>
     reply.code(404).type('text/plain').send('Not here. Dry Count is at /'),
   )
+  app.setErrorHandler((error: { statusCode?: number }, _request, reply) =>
+    reply
+      .code(error.statusCode ?? 500)
+      .headers(SECURITY_HEADERS)
+      .type('text/plain')
+      .send('Dry Count could not answer this.'),
+  )
   return app
+}
+
+function rawHeaders(): string {
+  return Object.entries(SECURITY_HEADERS)
+    .map(([name, value]) => `${name}: ${value}\r\n`)
+    .join('')
 }

@@ -1,31 +1,34 @@
 import { existsSync } from 'node:fs'
-import { parseArgs } from 'node:util'
 import { fileURLToPath } from 'node:url'
 import { createServer } from './app'
+import { startOptions } from './options'
 
-const { values } = parseArgs({
-  options: {
-    port: { type: 'string', default: process.env.PORT ?? '4870' },
-    host: { type: 'string', default: '127.0.0.1' },
-    demo: { type: 'boolean', default: false },
-  },
-})
+const options = startOptions(process.argv.slice(2), process.env)
+if ('words' in options) fail(options.words)
+const { port, host, demo } = options
 
 const root = fileURLToPath(new URL('../dist', import.meta.url))
-const port = Number(values.port)
-
 if (!existsSync(`${root}/index.html`)) fail('There is no build yet: run npm run build, or npm start.')
-if (!Number.isInteger(port) || port < 0 || port > 65_535)
-  fail(`${values.port} is not a port: use a number from 1 to 65535.`)
 
-const app = await createServer({ root, demo: values.demo })
+const app = await createServer({ root, demo })
 try {
-  const address = await app.listen({ port, host: values.host })
-  console.log(`Dry Count is at ${address}/${values.demo ? ' (demo data; your own is one tap away)' : ''}`)
+  const address = await app.listen({ port, host })
+  console.log(`Dry Count is at ${address}/${demo ? ' (demo data; your own is one tap away)' : ''}`)
 } catch (error) {
   const code = (error as NodeJS.ErrnoException).code
   if (code === 'EADDRINUSE') fail(`Port ${port} is in use. Choose another: PORT=${port + 1} npm start`)
+  if (code === 'EACCES') fail(`Port ${port} is not ours to open. Choose another: PORT=4870 npm start`)
+  if (code === 'ENOTFOUND' || code === 'EADDRNOTAVAIL') fail(`${host} is no address of this machine.`)
   fail(`The server did not start: ${code ?? String(error)}`)
+}
+
+// It ends when it is told to, and with whoever started it.
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, end)
+process.on('disconnect', end)
+
+function end(): void {
+  app.server.closeAllConnections()
+  void app.close().finally(() => process.exit(0))
 }
 
 function fail(words: string): never {

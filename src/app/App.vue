@@ -1,20 +1,36 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, onMounted, provide, ref, watch, watchEffect } from 'vue'
-import { useRoute } from 'vue-router'
-import { openWorkspace } from './openWorkspace'
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, onMounted, provide, ref, watch, watchEffect } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { goOnInMemory, openWorkspace } from './openWorkspace'
 import { chosenSpace, switchSpace } from './space'
 import TopBar from './TopBar.vue'
 import BottomBar from './BottomBar.vue'
 import AppButton from '@/ui/AppButton.vue'
+import { useForecastStore } from '@/data/forecastStore'
+import { useJobStore } from '@/data/jobStore'
+import { useKeepingStore } from '@/data/keepingStore'
+import { useNoticeStore, type Notice } from '@/data/noticeStore'
+import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { SPACE } from '@/parts/space'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { t } from '@/texts'
+import { formatNumber, t } from '@/texts'
 import { later } from '@/ui/later'
+import { whenNeeded } from '@/ui/whenNeeded'
 
-const UpdateNotice = defineAsyncComponent(() => later().then(() => import('./UpdateNotice.vue')))
-const WhyDialog = defineAsyncComponent(() => import('@/parts/why/WhyDialog.vue'))
+const notices = useNoticeStore()
+const notLoaded = () => notices.say({ kind: 'not-loaded' })
+const UpdateNotice = whenNeeded(() => later().then(() => import('./UpdateNotice.vue')), notLoaded)
+const WhyDialog = whenNeeded(() => import('@/parts/why/WhyDialog.vue'), notLoaded)
+const AppNotices = whenNeeded(
+  () => import('./AppNotices.vue'),
+  () => undefined,
+)
+const TroubleNotice = whenNeeded(() => import('./TroubleNotice.vue'), notLoaded)
+const TroubleScreen = whenNeeded(() => import('./TroubleScreen.vue'), notLoaded)
+const KeepingReminder = whenNeeded(() => import('./KeepingReminder.vue'), notLoaded)
 
 const settings = useSettingsStore()
 const why = useWhyStore()
@@ -27,7 +43,12 @@ watch(
   },
 )
 const workspace = useWorkspaceStore()
+const forecast = useForecastStore()
+const jobs = useJobStore()
+const keeping = useKeepingStore()
+const typing = useTypingStore()
 const route = useRoute()
+const router = useRouter()
 const space = chosenSpace()
 
 provide(SPACE, { space, switchTo: switchSpace })
@@ -41,11 +62,38 @@ watchEffect(() => {
 })
 /** The stay is read, and the demo filled: from now on there is time for the rest. */
 const isOpen = ref(false)
+const SLOW_MS = 8000
+const isSlow = ref(false)
 onMounted(async () => {
+  setTimeout(() => (isSlow.value = true), SLOW_MS)
   await openWorkspace(space)
   isOpen.value = true
+  keeping.follow(space === 'mine')
 })
 
+/** Closing asks where something would be lost: what is not written yet, or not kept anywhere. */
+useEventListener(window, 'pagehide', () => typing.commitAll())
+useEventListener(window, 'beforeunload', (event) => {
+  typing.commitAll()
+  const isLost = workspace.saveState === 'saving' || workspace.saveState === 'unsaved'
+  if (isLost || (workspace.saveState === 'volatile' && workspace.undoLabel !== null)) event.preventDefault()
+})
+
+/** A screen whose code cannot be had is said, and leads on: to try again, and if need be with the page afresh. */
+const failedPath = ref<string | null>(null)
+router.onError((_, to) => {
+  failedPath.value = to.fullPath
+  notLoaded()
+})
+async function loadAgain(notice: Notice) {
+  const path = failedPath.value ?? route.fullPath
+  failedPath.value = null
+  for (const one of notices.shown) if (one.notice.kind === notice.kind) notices.dismiss(one.id)
+  await router.push(path).catch(() => undefined)
+  if (failedPath.value === null && path !== route.fullPath) return
+  location.hash = `#${path}`
+  location.reload()
+}
 /** `?show=…` leads to the place on a screen where a number can be changed. */
 const shown = computed(() => (typeof route.query.show === 'string' ? route.query.show : null))
 watch(
@@ -63,11 +111,20 @@ function focusAnchor(name: string) {
   place?.querySelector<HTMLElement>('input, select, button')?.focus({ preventScroll: true })
 }
 
+/** A screen that was left takes the focus with it: it goes to the next screen, and not to nowhere. */
+router.afterEach((to, from) => {
+  if (to.path === from.path || shown.value !== null) return
+  setTimeout(() => {
+    const at = document.activeElement
+    if (!at || at === document.body) toContent()
+  }, 60)
+})
+
 function reload() {
   location.reload()
 }
 function toContent() {
-  document.getElementById('content')?.focus()
+  document.getElementById('content')?.focus({ preventScroll: true })
 }
 </script>
 
@@ -84,36 +141,39 @@ function toContent() {
     tabindex="-1"
     class="mx-auto max-w-[84rem] px-4 pb-28 focus:outline-none sm:px-8 lg:pb-10"
   >
-    <p
-      v-if="workspace.state === 'volatile'"
-      class="my-3 border-2 border-ink px-4 py-3 font-semibold"
-      role="alert"
-    >
-      {{ t.states.volatile }}
+    <KeepingReminder v-if="keeping.isReminderDue" />
+    <TroubleNotice
+      v-if="workspace.state === 'volatile' || (workspace.trouble && workspace.state === 'kept')"
+    />
+    <p v-if="jobs.isOnMain" class="py-2 text-[0.95rem] text-soft" role="status">{{ t.states.onMain }}</p>
+    <p v-if="forecast.isCounting" class="py-2 font-semibold" role="status" data-testid="counting">
+      {{ t.states.counting(formatNumber(forecast.share * 100, 0)) }}
     </p>
-    <p v-if="workspace.writeFailed" class="my-3 border-2 border-ink px-4 py-3 font-semibold" role="alert">
-      {{ t.states.writeFailed }}
-      <AppButton kind="quiet" @click="workspace.retry()">{{ t.states.tryAgain }}</AppButton>
-    </p>
-    <p v-if="workspace.state === 'loading'" class="py-20 text-soft" role="status">{{ t.states.loading }}</p>
-    <p
-      v-else-if="workspace.state === 'failed'"
-      class="my-10 max-w-[50ch] border-2 border-ink p-6 text-lg"
-      role="alert"
-    >
-      {{ t.states.failed }}
-    </p>
+    <div v-if="workspace.state === 'loading'" class="py-20 text-soft" role="status">
+      <p>{{ t.states.loading }}</p>
+      <p v-if="isSlow" class="mt-4 max-w-[50ch] text-ink">
+        {{ t.states.slow }}
+        <AppButton class="mt-3" @click="goOnInMemory()">{{ t.states.inMemory }}</AppButton>
+      </p>
+    </div>
+    <TroubleScreen v-else-if="workspace.state === 'fault'" />
     <div
       v-else-if="workspace.state === 'outdated'"
       class="my-10 max-w-[50ch] border-2 border-ink p-6 text-lg"
       role="alert"
     >
-      <p>{{ t.update.oldTab }}</p>
+      <p>{{ t.update.oldTab }} {{ workspace.isOnDisk ? t.update.oldTabSaved : '' }}</p>
+      <TroubleNotice v-if="!workspace.isOnDisk" />
       <AppButton kind="primary" class="mt-4" @click="reload">{{ t.update.reload }}</AppButton>
     </div>
     <RouterView v-else />
   </main>
   <BottomBar />
   <UpdateNotice v-if="isOpen" />
+  <AppNotices v-if="notices.shown.length > 0" v-slot="{ notice }">
+    <AppButton v-if="notice.kind === 'not-loaded'" kind="quiet" @click="loadAgain(notice)">{{
+      t.states.tryAgain
+    }}</AppButton>
+  </AppNotices>
   <WhyDialog v-if="wasAsked" />
 </template>

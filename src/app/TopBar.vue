@@ -5,23 +5,35 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { NAVIGATION } from './navigation'
 import { useForecastStore } from '@/data/forecastStore'
+import { useTypingStore } from '@/data/typingStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import CountStrip from '@/parts/count/CountStrip.vue'
 import { useSpace } from '@/parts/space'
 import { t } from '@/texts'
 
 const workspace = useWorkspaceStore()
+const typing = useTypingStore()
 const forecast = useForecastStore()
 const route = useRoute()
 const { space } = useSpace()
 
+const SAVED = { saved: t.app.saved, saving: t.app.saving, unsaved: t.app.notSaved, volatile: t.app.notKept }
+/** A field that is being typed into is not in the document yet. */
 const savedText = computed(() =>
-  workspace.writeFailed ? t.app.notSaved : workspace.saved ? t.app.saved : t.app.saving,
+  workspace.saveState === 'saved' && typing.isTyping ? t.app.saving : SAVED[workspace.saveState],
 )
 const labelOf = (label: keyof typeof t.edits.labels | null) => (label === null ? '' : t.edits.labels[label])
 
+/** Kinds of input without a text of their own to take back. */
+const NO_TEXT = ['button', 'checkbox', 'radio', 'range', 'file']
+function isTextField(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement) return !NO_TEXT.includes(target.type)
+  return target instanceof HTMLTextAreaElement || (target instanceof HTMLElement && target.isContentEditable)
+}
 useEventListener('keydown', (event) => {
   if (!(event.ctrlKey || event.metaKey) || event.altKey || event.key.toLowerCase() !== 'z') return
+  // Inside a text field it is the field's.
+  if (isTextField(event.target)) return
   event.preventDefault()
   void (event.shiftKey ? workspace.redo() : workspace.undo())
 })

@@ -1,5 +1,6 @@
-import { openDexieStore } from '@/data/storage/dexieStore'
+import { newId } from '@/data/newId'
 import type { Space } from '@/data/storage/database'
+import { openDexieStore } from '@/data/storage/dexieStore'
 import { openMemoryStore } from '@/data/storage/memoryStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 
@@ -8,13 +9,18 @@ const clock = () => Date.now()
 /** Opens what this browser keeps; where it keeps nothing, works in memory and says so. The demo starts filled. */
 export async function openWorkspace(space: Space): Promise<void> {
   const workspace = useWorkspaceStore()
-  const canKeep = typeof indexedDB !== 'undefined'
-  await workspace.open(
-    canKeep ? openDexieStore(space) : openMemoryStore(),
-    canKeep ? 'kept' : 'volatile',
-    clock,
-  )
-  if (space === 'mine' || workspace.document.stays.length > 0 || workspace.undoLabel !== null) return
-  const { demoDocument } = await import('@/data/demo')
-  workspace.replace('start', () => demoDocument())
+  const tab = newId('tab')
+  await workspace.open(() => openDexieStore(space, tab), 'kept', clock, tab, true)
+  if (workspace.trouble?.fault.kind === 'blocked') await goOnInMemory()
+  const isFilled = workspace.document.stays.length > 0 || workspace.undoLabel !== null
+  if (space === 'demo' && !isFilled && workspace.state !== 'fault') {
+    const { demoDocument } = await import('@/data/demo')
+    workspace.replace('start', () => demoDocument())
+  }
+  void workspace.verify()
+}
+
+/** What is shown goes on in memory alone, and is gone with the page. */
+export function goOnInMemory(): Promise<void> {
+  return useWorkspaceStore().goVolatile((document) => openMemoryStore('', document))
 }

@@ -5,8 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { habitsCompany, habitsWorth, sensitivity } from '@/core/advice'
 import { switchHabit } from '@/core/habits'
-import type { AdviceWorker } from '@/workers'
-import { adviceJob } from '@/workers/adviceJob'
+import { heldClient } from '../../tests/support/heldClient'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { riskTables } from '@/core/risk'
 import { useAdviceStore, type Advice } from './adviceStore'
@@ -17,35 +16,12 @@ const STAY = 'harrow-ridge'
 const HABITS = ['wet-soap-rinse', 'paper-plates', 'tooth-cup']
 const TRIALS = 1000
 
-let spawn: () => AdviceWorker
+let held = heldClient()
 vi.mock('@/workers', async (original) => ({
   ...(await original<typeof import('@/workers')>()),
-  spawnAdvice: () => spawn(),
+  jobClient: () => held.client,
 }))
-
-/** A worker that notes what it is asked for, and answers when it is let go. */
-function held() {
-  const job = adviceJob()
-  const asked: string[] = []
-  const waiting: (() => void)[] = []
-  const slow =
-    <T extends unknown[], R>(name: string, work: (...given: T) => Promise<R>) =>
-    (...given: T): Promise<R> => {
-      asked.push(name)
-      return new Promise((resolve) => waiting.push(() => resolve(work(...given))))
-    }
-  spawn = () => ({
-    worth: slow('worth', job.worth),
-    company: slow('company', job.company),
-    flush: slow('flush', job.flush),
-    sensitivity: slow('sensitivity', job.sensitivity),
-  })
-  const go = async () => {
-    waiting.splice(0).forEach((letGo) => letGo())
-    for (let k = 0; k < 6; k++) await Promise.resolve()
-  }
-  return { asked, go }
-}
+const jobs = () => held.asked.map(({ job }) => job)
 
 function small() {
   const document = trailerDemo()
@@ -66,42 +42,47 @@ function look(advice: Advice) {
   )
 }
 
-beforeEach(() => {
+beforeEach(async () => {
+  await import('@/workers')
+  held = heldClient()
   setActivePinia(createPinia())
   useWorkspaceStore().replace('habit', small)
 })
 
 describe('advice beside the count', () => {
   it('is asked for only while somebody looks, and is what the core says', async () => {
-    const { asked, go } = held()
+    const { go, settle } = held
     const advice = useAdviceStore()
-    expect(asked).toEqual([])
+    expect(jobs()).toEqual([])
     const { document } = useWorkspaceStore()
     const habits = look('worth')
+    await settle()
     await go()
     expect([...advice.worth.values()]).toEqual([...habitsWorth(document, STAY, HABITS, { seed: SEED, trials: TRIALS, tables: riskTables() })])
     expect(advice.isWorthCurrent).toBe(true)
     const stay = look('sensitivity')
+    await settle()
     await go()
     await go()
     expect(advice.swings).toEqual(sensitivity(document, STAY))
-    expect(asked).toEqual(['worth', 'worth', 'sensitivity'])
+    expect(jobs()).toEqual(['worth', 'worth', 'sensitivity'])
     habits.unmount()
     stay.unmount()
     useWorkspaceStore().replace('habit', (now) => switchHabit(now, STAY, 'tooth-cup', true))
     await vi.waitFor(() => expect(advice.isWorthCurrent).toBe(false), { timeout: 5000 })
-    expect(asked).toHaveLength(3)
+    expect(jobs()).toHaveLength(3)
   }) // prettier-ignore
 
   it('an answer that an edit has overtaken is dropped; what stood before stays until the new one is there', async () => {
-    const { asked, go } = held()
+    const { go, settle } = held
     const advice = useAdviceStore()
     look('worth')
+    await settle()
     await go()
     const before = advice.worth
     const company = advice.askCompany('paper-plates')
     useWorkspaceStore().replace('habit', (now) => switchHabit(now, STAY, 'wet-soap-rinse', true))
-    await vi.waitFor(() => expect(asked).toEqual(['worth', 'company', 'worth']), { timeout: 5000 })
+    await vi.waitFor(() => expect(jobs()).toEqual(['worth', 'company', 'worth']), { timeout: 5000 })
     expect([advice.worth, advice.isWorthCurrent]).toEqual([before, false])
     await go()
     await company
@@ -109,6 +90,7 @@ describe('advice beside the count', () => {
     expect(advice.isWorthCurrent).toBe(true)
     expect(advice.worth.get('paper-plates')).not.toEqual(before.get('paper-plates'))
     void advice.askCompany('paper-plates')
+    await settle()
     await go()
     const { document } = useWorkspaceStore()
     const [known] = [...habitsCompany(document, STAY, ['paper-plates'], { seed: SEED, trials: TRIALS, tables: riskTables() })]
@@ -116,15 +98,16 @@ describe('advice beside the count', () => {
   }) // prettier-ignore
 
   it('says where it cannot be counted, and tries again at the next edit', async () => {
-    spawn = () => {
-      throw new Error('no workers here')
-    }
+    const { go, settle, state } = held
+    state.isBroken = true
     const advice = useAdviceStore()
     look('sensitivity')
     await vi.waitFor(() => expect(advice.hasFailed).toBe(true))
-    const { go } = held()
+    expect(advice.swings).toBeNull()
+    state.isBroken = false
     useWorkspaceStore().replace('habit', (now) => switchHabit(now, STAY, 'tooth-cup', true))
     await vi.waitFor(() => expect(advice.hasFailed).toBe(false), { timeout: 5000 })
+    await settle()
     await go()
     expect(advice.swings).toEqual(sensitivity(useWorkspaceStore().document, STAY))
   })

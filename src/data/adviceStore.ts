@@ -1,17 +1,19 @@
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { onBeforeUnmount, onMounted, reactive, ref, shallowRef } from 'vue'
+import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
-import { switchHabit, touchesFlush } from '@/core/habits'
+import { hasFlushFloor, switchHabit, touchesFlush } from '@/core/habits'
 import type { Document, Id } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
-import { spawnAdvice, type AdviceRequest, type AdviceWorker } from '@/workers'
+import type { Subject } from '@/workers'
 import { useForecastStore } from './forecastStore'
+import { useJobStore } from './jobStore'
 import { SEED } from './riskStore'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** Trips on which habits are compared: the same for all, so that fewer will do. */
 const TRIALS = 1000
+const TRIPS = { seed: SEED, trials: TRIALS }
 /** Habits asked for at a time. */
 const PIECE = 3
 const WAIT_MS = 180
@@ -28,58 +30,75 @@ export interface FlushRow {
 export const useAdviceStore = defineStore('advice', () => {
   const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
+  const jobs = useJobStore()
   const worth = shallowRef<ReadonlyMap<Id, HabitWorth>>(new Map())
   /** Whether what is shown is of the stay as it stands. */
   const isWorthCurrent = ref(false)
   const company = shallowRef<ReadonlyMap<Id, HabitCompany>>(new Map())
   const flush = shallowRef<FlushRow[]>([])
   const swings = shallowRef<Swing[] | null>(null)
-  /** There are no workers here, or one broke down; asked again at the next edit. */
+  /** It cannot be counted; asked again at the next edit. */
   const hasFailed = ref(false)
   const watched = reactive(new Map<Advice, number>())
-  let worker: AdviceWorker | null = null
   let revision = 0
 
+  /** What was known of another stay, or will not be brought up to date, is no answer. */
+  function forget(): void {
+    worth.value = new Map()
+    flush.value = []
+    swings.value = null
+  }
+
   async function ask(): Promise<void> {
-    const { stay } = forecast
+    const { stay, model } = forecast
     const own = (revision += 1)
     isWorthCurrent.value = false
     company.value = new Map()
     hasFailed.value = false
-    if (!stay || watched.size === 0) return
-    const request = { revision: own, document: workspace.document, stay: stay.id, seed: SEED, trials: TRIALS }
+    if (!stay || !model || watched.size === 0) return
+    const subject = jobs.subjectOf(workspace.document, stay.id)
     try {
-      worker ??= spawnAdvice()
-      if (watched.has('worth')) await askWorth(worker, request)
-      if (watched.has('flush') && own === revision) await askFlush(worker, request)
+      if (watched.has('worth')) await askWorth(subject, own)
+      if (watched.has('flush') && own === revision) await askFlush(subject, own)
       if (!watched.has('sensitivity') || own !== revision) return
-      const found = await worker.sensitivity(request)
+      const found = await jobs.run('advice', 'sensitivity', subject, null)
       if (own === revision) swings.value = found
     } catch {
-      hasFailed.value = true
+      if (own === revision) failed()
     }
   }
 
-  async function askWorth(on: AdviceWorker, request: AdviceRequest): Promise<void> {
-    const ids = request.document.habits.map(({ id }) => id)
+  function failed(): void {
+    forget()
+    hasFailed.value = true
+  }
+
+  async function askWorth(subject: Subject, own: number): Promise<void> {
+    const ids = subject.document.habits.map(({ id }) => id)
     const found = new Map<Id, HabitWorth>()
     for (let k = 0; k < ids.length; k += PIECE) {
-      const piece = await on.worth(request, ids.slice(k, k + PIECE))
-      if (request.revision !== revision) return
+      const habits = ids.slice(k, k + PIECE)
+      const piece = await jobs.run('advice', 'worth', subject, { ...TRIPS, habits })
+      if (own !== revision) return
       for (const row of piece) found.set(row.habit, row)
     }
     worth.value = found
     isWorthCurrent.value = true
   }
 
-  async function askFlush(on: AdviceWorker, request: AdviceRequest): Promise<void> {
+  async function askFlush(subject: Subject, own: number): Promise<void> {
+    const { document } = subject
     const { crew, model, stay } = forecast
-    if (!crew || !model || !stay) return
-    const savers = request.document.habits.filter((habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id))
+    if (!crew || !model || !stay || !hasFlushFloor(model)) {
+      flush.value = []
+      return
+    }
+    const savers = document.habits.filter((habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id))
     const free = savers.filter(({ id }) => forecast.bought.find(({ habit }) => habit === id)?.blockedBy === null)
-    const documents: Document[] = [request.document, ...free.map(({ id }) => switchHabit(request.document, stay.id, id, true))]
-    const ranges = await on.flush(request, documents, forecast.stayParts, crew.flushFloor.value)
-    if (request.revision !== revision) return
+    const documents: Document[] = [document, ...free.map(({ id }) => switchHabit(document, stay.id, id, true))]
+    const args = { ...TRIPS, documents, parts: forecast.stayParts, floor: crew.flushFloor.value }
+    const ranges = await jobs.run('advice', 'flush', subject, args)
+    if (own !== revision) return
     flush.value = ranges.flatMap((range, k) => (range ? [{ habit: k === 0 ? null : free[k - 1]!.id, range }] : []))
   } // prettier-ignore
 
@@ -89,15 +108,16 @@ export const useAdviceStore = defineStore('advice', () => {
     if (!stay || company.value.has(habit)) return
     const own = revision
     try {
-      worker ??= spawnAdvice()
-      const found = await worker.company({ revision: own, document: workspace.document, stay: stay.id, seed: SEED, trials: TRIALS }, habit)
+      const subject = jobs.subjectOf(workspace.document, stay.id)
+      const found = await jobs.run('advice', 'company', subject, { ...TRIPS, habit })
       if (own === revision) company.value = new Map(company.value).set(habit, found)
     } catch {
-      hasFailed.value = true
+      if (own === revision) failed()
     }
-  } // prettier-ignore
+  }
 
-  watchDebounced([() => workspace.document, () => forecast.stay?.id], () => void ask(), {
+  watch(() => forecast.stay?.id, forget)
+  watchDebounced([() => workspace.document, () => forecast.model], () => void ask(), {
     debounce: WAIT_MS,
     maxWait: 4 * WAIT_MS,
   })

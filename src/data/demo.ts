@@ -1,5 +1,5 @@
 import type { Document } from '@/core/model'
-import { addDocument, readDocument } from '@/document'
+import { addDocument } from '@/document'
 import trailer from '../../demo/harrow-ridge-trailer.drycount.json?raw'
 import van from '../../demo/low-meadow-van.drycount.json?raw'
 import truck from '../../demo/ridge-season-truck.drycount.json?raw'
@@ -12,8 +12,7 @@ export function demoDocument(): Document {
   return { ...all, currentStay: first!.currentStay }
 }
 
+/** Shipped files are of the current version, and held valid by the build's tests: nothing is checked here. */
 function opened(text: string): Document {
-  const result = readDocument(text)
-  if (!result.ok) throw new Error('a shipped demo is not a valid document')
-  return result.value
+  return JSON.parse(text) as Document
 }

@@ -1,9 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { nextTick } from 'vue'
 import { count } from '@/core/count'
 import { compile } from '@/core/model'
 import { daysBought, switchHabit } from '@/core/habits'
+import { heavyDocument } from '../../tests/support/heavy'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useForecastStore } from './forecastStore'
 import { useWorkspaceStore } from './workspaceStore'
@@ -18,7 +18,7 @@ async function open() {
   const workspace = useWorkspaceStore()
   workspace.replace('habit', () => trailerDemo())
   const forecast = useForecastStore()
-  await nextTick()
+  await vi.waitFor(() => expect(forecast.bought.length).toBeGreaterThan(0))
   return { workspace, forecast, row: () => forecast.bought.find(({ habit }) => habit === HABIT) }
 }
 
@@ -41,6 +41,24 @@ describe('the forecast', () => {
     expect(forecast.bought.map(({ days }) => days)).toEqual(before.map(({ days }) => days))
     await vi.waitFor(() => expect(forecast.bought).toEqual(daysBought(workspace.document, STAY)), { timeout: 10_000 })
   }) // prettier-ignore
+
+  it('counts what is too large for one frame in slices, says how far it is, and shows nothing of another stay', async () => {
+    const { workspace, forecast } = await open()
+    workspace.replace('import', heavyDocument)
+    expect([forecast.result, forecast.model, forecast.isCounting]).toEqual([null, null, true])
+    const shares = new Set<number>()
+    while (forecast.isCounting) {
+      shares.add(forecast.share)
+      await new Promise((resolve) => setTimeout(resolve))
+    }
+    expect(forecast.result!.days).toBeGreaterThan(0)
+    expect(forecast.bought).toEqual([])
+    // It let go of the thread again and again on the way.
+    expect(shares.size).toBeGreaterThan(20)
+    expect([...shares]).toEqual([...shares].sort((a, b) => a - b))
+    workspace.replace('clear', trailerDemo)
+    expect(forecast.result!.days).toBe(count(compile(workspace.document, STAY)).days)
+  }, 60_000) // prettier-ignore
 
   it('a habit that was removed is gone at once', async () => {
     const { workspace, row } = await open()

@@ -1,14 +1,13 @@
 import { defineStore } from 'pinia'
 import { watchDebounced } from '@vueuse/core'
-import { computed, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
-import { count } from '@/core/count'
-import { compile, type Document } from '@/core/model'
-import { daysBoughtByTurns, type DaysBought } from '@/core/habits'
+import { countSteps, type Count } from '@/core/count'
+import { daysBoughtSteps, type DaysBought } from '@/core/habits'
+import type { Document, Id, Model } from '@/core/model'
+import type { Steps } from '@/core/steps'
+import { free, inSlices, workFor } from '@/workers/inSlices'
 import { useWorkspaceStore } from './workspaceStore'
-
-/** How long counting habits keeps the screen waiting at a time. */
-const HABITS_SLICE_MS = 4
 
 /** The count of the current stay; moves with every edit. */
 export const useForecastStore = defineStore('forecast', () => {
@@ -19,31 +18,59 @@ export const useForecastStore = defineStore('forecast', () => {
   })
   const rig = computed(() => workspace.document.rigs.find(({ id }) => id === stay.value?.rig) ?? null)
   const crew = computed(() => workspace.document.crews.find(({ id }) => id === stay.value?.crew) ?? null)
-  const counted = computed(() =>
-    stay.value ? timed(() => countStay(workspace.document, stay.value!.id)) : null,
-  )
-  const model = computed(() => counted.value?.model ?? null)
-  const result = computed(() => counted.value?.result ?? null)
   /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
   const lately = shallowRef<DaysBought[]>([])
-  let asked = 0
-  async function countHabits(sliceMs: number): Promise<void> {
-    const own = (asked += 1)
-    const found: DaysBought[] = []
-    let since = performance.now()
-    for (const row of stay.value ? daysBoughtByTurns(workspace.document, stay.value.id) : []) {
-      found.push(row)
-      if (performance.now() - since < sliceMs) continue
-      await new Promise((resolve) => setTimeout(resolve))
-      if (own !== asked) return
-      since = performance.now()
+  /** Counted at once where that takes no time, as it does for nearly everybody; the rest of it in slices. */
+  const begun = computed(() => {
+    if (!stay.value || workspace.state === 'fault') return null
+    try {
+      const task = begin(workspace.document, stay.value.id)
+      if (!task.counted || isSound(task.counted)) return task
+      throw new RangeError('a count of what is no number')
+    } catch {
+      // Rows are counted before they are checked: what cannot be counted is damaged.
+      queueMicrotask(workspace.isDamaged)
+      return null
     }
-    lately.value = found
+  })
+  const finished = shallowRef<{ of: object; value: Counted } | null>(null)
+  /** How far the count of a stay too large for one frame has come, 0 to 1. */
+  const share = ref(0)
+  watch(begun, (now) => void (now && !now.counted && finish(now)), { immediate: true })
+  async function finish(task: Begun): Promise<void> {
+    lately.value = []
+    const done = await inSlices(
+      task.steps,
+      () => begun.value === task,
+      (counted) => (share.value = counted),
+    )
+    if (done) finished.value = { of: task, value: done.value }
   }
-  watch(() => stay.value?.id, () => void countHabits(Infinity), { immediate: true }) // prettier-ignore
-  watchDebounced(() => workspace.document, () => void countHabits(HABITS_SLICE_MS), { debounce: 60, maxWait: 300 }) // prettier-ignore
+  const counted = computed(
+    () =>
+      begun.value?.counted ?? (finished.value?.of === begun.value ? (finished.value?.value ?? null) : null),
+  )
+  /** Nothing to show yet: a very large stay is being counted. */
+  const isCounting = computed(() => begun.value !== null && counted.value === null)
+  const model = computed(() => counted.value?.model ?? null)
+  const result = computed(() => counted.value?.result ?? null)
+  const isCountingHabits = ref(false)
+  let asked = 0
+  async function countHabits(): Promise<void> {
+    const own = (asked += 1)
+    isCountingHabits.value = true
+    while (isCounting.value && own === asked) await free()
+    const steps = stay.value ? daysBoughtSteps(workspace.document, stay.value.id) : null
+    const found = steps ? await inSlices(steps, () => own === asked) : { value: [] }
+    if (own !== asked || !found) return
+    lately.value = found.value
+    isCountingHabits.value = false
+  }
+  watch(() => stay.value?.id, () => { lately.value = []; void countHabits() }, { immediate: true }) // prettier-ignore
+  watchDebounced(() => workspace.document, () => void countHabits(), { debounce: 60, maxWait: 300 }) // prettier-ignore
   /** What is switched on is of the document as it stands, and so is which habits there are. */
   const bought = computed(() => {
+    if (isCounting.value) return []
     const on = new Set(stay.value?.habits.map(({ habit }) => habit))
     const known = new Set(workspace.document.habits.map(({ id }) => id))
     return lately.value
@@ -57,12 +84,34 @@ export const useForecastStore = defineStore('forecast', () => {
     const { grid } = model.value
     return Math.min(grid.count, day * PARTS_PER_DAY + part - grid.part[0]! + 1)
   })
-  return { stay, rig, crew, model, result, bought, stayParts }
+  return { stay, rig, crew, model, result, isCounting, share, bought, isCountingHabits, stayParts }
 })
 
-function countStay(document: Document, stay: string) {
-  const model = compile(document, stay)
-  return { model, result: count(model) }
+interface Counted {
+  model: Model
+  result: Count
+}
+
+/** Levels that are no numbers come of rows that are none. */
+function isSound({ model, result }: Counted): boolean {
+  return (
+    !Number.isNaN(result.days) &&
+    model.containers.every(({ capacity, start }) => Number.isFinite(capacity) && Number.isFinite(start)) &&
+    result.ledger.levels.every((level) => Number.isFinite(level))
+  )
+}
+
+interface Begun {
+  steps: Steps<Counted>
+  counted: Counted | null
+}
+
+/** What a count may take of the screen before it goes on in slices. */
+const FIRST_SLICE_MS = 30
+
+function begin(document: Document, stay: Id): Begun {
+  const steps = countSteps(document, stay)
+  return { steps, counted: timed(() => workFor(steps, FIRST_SLICE_MS))?.value ?? null }
 }
 
 /** What `npm run bench` watches in the browser; the entry is dropped at once. */

@@ -4,7 +4,7 @@ const random = customAlphabet('abcdefghijkmnopqrstuvwxyz23456789', 12)
 
 /** An opaque id that no other row has: a letter for its kind, then chance. */
 export function newId(
-  kind: 'rig' | 'crew' | 'stay' | 'tank' | 'fixture' | 'outlet' | 'person' | 'use' | 'habit',
+  kind: 'rig' | 'crew' | 'stay' | 'tank' | 'fixture' | 'outlet' | 'person' | 'use' | 'habit' | 'tab',
 ): string {
   return `${kind}-${random()}`
 }

@@ -1,48 +1,18 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import type { RiskWorker } from '@/workers'
-import { riskJob } from '@/workers/riskJob'
 import { switchHabit } from '@/core/habits'
+import { heldClient } from '../../tests/support/heldClient'
 import { trailerDemo } from '../../scripts/demo/trailer'
+import { vanDemo } from '../../scripts/demo/van'
 import { useRiskStore } from './riskStore'
 import { useWorkspaceStore } from './workspaceStore'
 
-const workers: RiskWorker[] = []
+let held = heldClient()
 vi.mock('@/workers', async (original) => ({
   ...(await original<typeof import('@/workers')>()),
-  spawnRisk: () => {
-    if (workers.length === 0) throw new Error('no workers here')
-    return workers
-  },
+  jobClient: () => held.client,
 }))
-
-/** A worker whose trips wait until they are let go. */
-function held() {
-  const job = riskJob()
-  const waiting: (() => void)[] = []
-  const prepared: number[] = []
-  workers.push({
-    ...job,
-    prepare: (request) => {
-      prepared.push(request.revision)
-      return job.prepare(request)
-    },
-    sample: (revision, from, to) =>
-      new Promise((resolve) => waiting.push(() => resolve(job.sample(revision, from, to)))),
-  })
-  const settle = async () => {
-    for (let k = 0; k < 4; k++) await new Promise((resolve) => setTimeout(resolve))
-  }
-  return {
-    prepared,
-    settle,
-    go: async () => {
-      waiting.splice(0).forEach((letGo) => letGo())
-      await settle()
-    },
-  }
-}
 
 const edit = (make: (document: ReturnType<typeof trailerDemo>) => ReturnType<typeof trailerDemo>) =>
   useWorkspaceStore().replace('habit', make)
@@ -50,14 +20,14 @@ const edit = (make: (document: ReturnType<typeof trailerDemo>) => ReturnType<typ
 beforeEach(async () => {
   // There before it is asked for, so that only the trips are waited for.
   await import('@/workers')
-  workers.length = 0
+  held = heldClient()
   setActivePinia(createPinia())
   vi.stubGlobal('navigator', { hardwareConcurrency: 2 })
 })
 
 describe('the risk of the current stay', () => {
   it('answers after the first wave, goes on to all trips, and then tells a story', async () => {
-    const { go, settle } = held()
+    const { go, settle } = held
     const risk = useRiskStore()
     expect([risk.state, risk.risk]).toEqual(['none', null])
     edit(() => trailerDemo())
@@ -65,13 +35,14 @@ describe('the risk of the current stay', () => {
     expect(risk.state).toBe('running')
     await go()
     expect(risk.risk!.trials).toBe(500)
-    for (let wave = 0; wave < 3; wave++) await go()
+    for (let wave = 0; wave < 4; wave++) await go()
     expect([risk.state, risk.risk!.trials]).toEqual(['done', 10_000])
     await vi.waitFor(() => expect(risk.story?.days).toBe(risk.risk!.planOn.days))
   })
 
   it('edits made before the first answer wait, and only the newest of them is run', async () => {
-    const { go, settle, prepared } = held()
+    const { go, settle, asked } = held
+    const revisions = () => [...new Set(asked.map(({ revision }) => revision))]
     const risk = useRiskStore()
     edit(() => trailerDemo())
     await settle()
@@ -80,18 +51,18 @@ describe('the risk of the current stay', () => {
       await nextTick()
     }
     await settle()
-    expect(prepared).toEqual([1])
+    expect(revisions()).toEqual([1])
     await go()
     expect(risk.risk!.trials).toBe(500)
     const before = risk.risk!.planOn.days
-    expect(prepared).toEqual([1, 2])
+    expect(revisions()).toEqual([1, 2])
     for (let wave = 0; wave < 4; wave++) await go()
-    expect([risk.state, prepared]).toEqual(['done', [1, 2]])
+    expect([risk.state, revisions()]).toEqual(['done', [1, 2]])
     expect(risk.risk!.planOn.days).toBeGreaterThan(before + 2)
   })
 
-  it('is stopped with what it has, started again, and says where there are no workers', async () => {
-    const { go, settle } = held()
+  it('is stopped with what it has, and started again', async () => {
+    const { go, settle } = held
     const risk = useRiskStore()
     edit(() => trailerDemo())
     await settle()
@@ -107,11 +78,34 @@ describe('the risk of the current stay', () => {
     await settle()
     await go()
     expect(risk.state).toBe('stopped')
-    workers.length = 0
-    setActivePinia(createPinia())
-    const elsewhere = useRiskStore()
+  })
+
+  it('where it cannot be computed no figure stands, and it is tried again', async () => {
+    const { go, settle, state } = held
+    const risk = useRiskStore()
     edit(() => trailerDemo())
     await settle()
-    expect([elsewhere.state, elsewhere.risk]).toEqual(['failed', null])
+    await go()
+    expect(risk.risk!.trials).toBe(500)
+    state.isBroken = true
+    edit((document) => switchHabit(document, 'harrow-ridge', 'paper-plates', true))
+    for (let wave = 0; wave < 3; wave++) await go()
+    expect([risk.state, risk.risk, risk.story]).toEqual(['failed', null, null])
+    state.isBroken = false
+    void risk.start()
+    for (let wave = 0; wave < 5; wave++) await go()
+    expect([risk.state, risk.risk!.trials]).toEqual(['done', 10_000])
+  })
+
+  it('figures of one stay do not stand beside another', async () => {
+    const { go, settle } = held
+    const risk = useRiskStore()
+    edit(() => trailerDemo())
+    await settle()
+    for (let wave = 0; wave < 5; wave++) await go()
+    expect(risk.risk!.trials).toBe(10_000)
+    edit(() => vanDemo())
+    await nextTick()
+    expect([risk.risk, risk.story]).toEqual([null, null])
   })
 })

@@ -1,26 +1,28 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
-import type { Document, Model, Stay } from '@/core/model'
+import type { Model, Stay } from '@/core/model'
 import type { Risk, Story } from '@/core/risk'
 import { useForecastStore } from './forecastStore'
+import { useJobStore } from './jobStore'
 import { useWorkspaceStore } from './workspaceStore'
 
-type Engine = ReturnType<(typeof import('@/workers'))['riskEngine']>
+type Runner = ReturnType<(typeof import('@/workers'))['tripsRunner']>
 
 /** The luck of the trips: one for all, so that what differs between two answers is the stay. */
 export const SEED = 20_270
-/** none: no stay. running: shown is what is known so far, or what the stay before an edit came to. */
+/** none: no stay. running: shown is what is known so far, or what this stay came to before its last edit. */
 export type RiskState = 'none' | 'running' | 'done' | 'stopped' | 'failed'
 
 /** What may come of the current stay; follows every edit, a first answer soon and a final one after it. */
 export const useRiskStore = defineStore('risk', () => {
   const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
+  const jobs = useJobStore()
   const state = ref<RiskState>('none')
   const risk = shallowRef<Risk | null>(null)
   const story = shallowRef<Story | null>(null)
-  let engine: Engine | null = null
+  let runner: Runner | null = null
   let revision = 0
   /** Between an edit and its first answer further edits wait: only the newest of them is run. */
   let isFirstUnderway = false
@@ -29,11 +31,18 @@ export const useRiskStore = defineStore('risk', () => {
   /** Tells a start that was stopped while it waited. */
   let asked = 0
 
+  /** Figures of another stay, or that nobody will bring up to date, are no figures. */
+  function forget(): void {
+    risk.value = story.value = null
+  }
+
   async function start(): Promise<void> {
     const { stay, model } = forecast
     if (!stay || !model) {
-      engine?.stop()
-      risk.value = story.value = null
+      runner?.stop()
+      asked += 1
+      isFirstUnderway = isBehind = false
+      forget()
       state.value = 'none'
       return
     }
@@ -46,34 +55,35 @@ export const useRiskStore = defineStore('risk', () => {
     state.value = 'running'
     const own = (asked += 1)
     try {
-      // Loaded with the first question: the count does not wait for it.
-      const { riskEngine, spawnRisk } = await import('@/workers')
+      const [{ tripsRunner, workersFor }, client] = await Promise.all([import('@/workers'), jobs.client()])
       if (own !== asked) return
-      engine ??= riskEngine(spawnRisk(navigator.hardwareConcurrency))
-      run(engine, workspace.document, stay, model)
+      runner ??= tripsRunner(client, workersFor(navigator.hardwareConcurrency))
+      run(runner, stay, model)
     } catch {
-      failed()
+      if (own === asked) failed()
     }
   }
 
-  function run(on: Engine, document: Document, stay: Stay, model: Model): void {
+  function run(on: Runner, stay: Stay, model: Model): void {
     const own = (revision += 1)
     const untilDays = wallDaysBetween(stay.start, stay.leaveAt)
-    const request = { revision: own, document, stay: stay.id, seed: SEED, bandParts: forecast.stayParts }
-    void on.run(request, model, untilDays, {
+    const subject = jobs.subjectOf(workspace.document, stay.id)
+    const request = { subject, model, untilDays, seed: SEED, bandParts: forecast.stayParts }
+    void on.run(request, {
       onRisk(found, isLast) {
-        risk.value = found
+        if (forecast.stay?.id === stay.id) risk.value = found
         afterFirst()
         if (isLast && own === revision) state.value = 'done'
       },
       onStory(told) {
         if (own === revision) story.value = told
       },
-      onFailed: failed,
+      onFailed: () => own === revision && failed(),
     })
   }
 
   function failed(): void {
+    forget()
     state.value = 'failed'
     afterFirst()
   }
@@ -84,7 +94,7 @@ export const useRiskStore = defineStore('risk', () => {
   }
 
   function stop(): void {
-    engine?.stop()
+    runner?.stop()
     asked += 1
     isFirstUnderway = isBehind = false
     state.value = 'stopped'
@@ -100,6 +110,7 @@ export const useRiskStore = defineStore('risk', () => {
     })
   }
 
-  watch([() => workspace.document, () => forecast.stay?.id], startLater, { immediate: true })
+  watch(() => forecast.stay?.id, forget)
+  watch([() => workspace.document, () => forecast.model], startLater, { immediate: true })
   return { state, risk, story, stop, start }
 })

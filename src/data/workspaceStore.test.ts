@@ -1,26 +1,40 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { setLevel } from '@/document/edits'
-import { openMemoryStore } from './storage/memoryStore'
-import type { DocumentStore, StoreEvent } from './storage/documentStore'
+import { found } from '@/core/model'
+import { switchHabit } from '@/core/habits'
+import { useNoticeStore } from './noticeStore'
+import { StorageFault } from './storage/faults'
+import { openMemoryStore, sharedMemory } from './storage/memoryStore'
+import type { DocumentStore, Edit, StoreEvent } from './storage/documentStore'
 import { useWorkspaceStore } from './workspaceStore'
 import { trailerDemo } from '../../scripts/demo/trailer'
 
+const renamed: Edit = {
+  label: 'rig',
+  coalesce: null,
+  make: (d) => ({ ...d, rigs: [{ ...d.rigs[0]!, name: 'Theirs' }] }),
+}
 type Workspace = ReturnType<typeof useWorkspaceStore>
 const levelOf = ({ document }: Workspace) => document.stays[0]!.levels[1]!.level.value
 const drag = (workspace: Workspace, litres: number) =>
   workspace.edit('level', (draft) => setLevel(draft, 'harrow-ridge', 'gray', litres), 'level gray')
 
-/** A memory store that can be told to fail, to wait, and to have been edited by another tab. */
+/** A memory that another tab has open too, and that can be told to fail and to wait. */
 function testStore() {
-  const inner = openMemoryStore()
+  const memory = sharedMemory()
+  const [inner, theirs] = [memory('here'), memory('there')]
   let listener: (event: StoreEvent) => void = () => undefined
-  const state = { failing: false, gate: Promise.resolve(), commits: 0 }
+  const state = { failing: false, reading: true, gate: Promise.resolve(), commits: 0 }
   const store: DocumentStore = {
     ...inner,
+    load: async () => {
+      if (!state.reading) throw new Error('cannot be read')
+      return inner.load()
+    },
     commit: async (edits, at) => {
       await state.gate
-      if (state.failing) throw new Error('disk full')
+      if (state.failing) throw new DOMException('disk full', 'QuotaExceededError')
       state.commits += 1
       return inner.commit(edits, at)
     },
@@ -29,18 +43,25 @@ function testStore() {
       return () => undefined
     },
   }
-  return { store, inner, state, tell: (event: StoreEvent) => listener(event) }
+  return { store, inner, theirs, state, tell: (event: StoreEvent) => listener(event) }
 }
 
 describe('the workspace', () => {
   let workspace: Workspace
   let test: ReturnType<typeof testStore>
+  let opened: DocumentStore
   beforeEach(async () => {
     setActivePinia(createPinia())
     workspace = useWorkspaceStore()
     test = testStore()
+    opened = test.store
     let now = 0
-    await workspace.open(test.store, 'kept', () => (now += 10_000))
+    await workspace.open(
+      () => opened,
+      'kept',
+      () => (now += 10_000),
+      'here',
+    )
     workspace.replace('import', () => trailerDemo())
     await workspace.settled()
   })
@@ -49,11 +70,11 @@ describe('the workspace', () => {
     let open: () => void = () => undefined
     test.state.gate = new Promise((resolve) => (open = resolve))
     expect(drag(workspace, 50)).toEqual({ ok: true })
-    expect([levelOf(workspace), workspace.saved]).toEqual([50, false])
+    expect([levelOf(workspace), workspace.saveState]).toEqual([50, 'saving'])
     for (let litres = 51; litres <= 80; litres++) drag(workspace, litres)
     open()
     await workspace.settled()
-    expect([levelOf(workspace), workspace.saved, test.state.commits]).toEqual([80, true, 2])
+    expect([levelOf(workspace), workspace.saveState, test.state.commits]).toEqual([80, 'saved', 2])
     expect((await test.inner.load()).document).toEqual(workspace.document)
   })
 
@@ -72,19 +93,22 @@ describe('the workspace', () => {
     test.state.failing = true
     drag(workspace, 60)
     await workspace.settled()
-    expect([levelOf(workspace), workspace.saved, workspace.writeFailed]).toEqual([60, false, true])
+    expect([levelOf(workspace), workspace.saveState, workspace.trouble?.fault.kind]).toEqual([
+      60,
+      'unsaved',
+      'full',
+    ])
     workspace.edit('level', (draft) => setLevel(draft, 'harrow-ridge', 'black', 33))
     await workspace.settled()
     expect((await test.inner.load()).document).toEqual(trailerDemo())
     test.state.failing = false
     await workspace.retry()
-    expect([levelOf(workspace), workspace.saved, workspace.writeFailed]).toEqual([60, true, false])
+    expect([levelOf(workspace), workspace.saveState, workspace.trouble]).toEqual([60, 'saved', null])
     expect((await test.inner.load()).document).toEqual(workspace.document)
   })
 
   it('takes in another tab’s edit, also one that came between', async () => {
-    const rename = (name: string) => ({ label: 'rig' as const, coalesce: null, make: (document: Workspace['document']) => ({ ...document, rigs: [{ ...document.rigs[0]!, name }] }) }) // prettier-ignore
-    await test.inner.commit([rename('Theirs')], 1)
+    await test.theirs.commit([renamed], 1)
     drag(workspace, 70)
     test.tell('edited')
     await workspace.settled()
@@ -93,20 +117,122 @@ describe('the workspace', () => {
     expect(workspace.state).toBe('outdated')
   })
 
-  it('does not write what no longer fits on top of another tab’s edit', async () => {
-    const emptied = { label: 'clear' as const, coalesce: null, make: (document: Workspace['document']) => ({ ...document, habits: [], stays: document.stays.map((stay) => ({ ...stay, habits: [] })) }) } // prettier-ignore
-    await test.inner.commit([emptied], 1)
-    workspace.edit(
-      'habit',
-      (draft) => void draft.stays[0]!.habits.push({ habit: 'basin-dishes', days: null }),
-    )
+  it('an edit that no longer fits, or throws, is left out alone and said; what was made with it is kept', async () => {
+    const notices = useNoticeStore()
+    const clear = (d: Workspace['document']) => ({ ...d, habits: [], stays: d.stays.map((stay) => ({ ...stay, habits: [] })) })
+    await test.theirs.commit([{ label: 'clear', coalesce: null, make: clear }], 1)
+    workspace.edit('habit', (draft) => void draft.stays[0]!.habits.push({ habit: 'basin-dishes', days: null }))
+    drag(workspace, 44)
+    workspace.edit('habit', (draft) => void (found(draft.habits, 'tooth-cup', 'habit').bother.value = 3))
     await workspace.settled()
-    expect(workspace.document.stays[0]!.habits).toEqual([])
+    expect([workspace.document.habits, levelOf(workspace), workspace.saveState]).toEqual([[], 44, 'saved'])
+    expect(workspace.document).toEqual((await test.inner.load()).document)
+    expect(notices.shown.map(({ notice }) => notice)).toEqual([
+      { kind: 'dropped', label: 'habit', what: ['Harrow Ridge raptor count'], fault: expect.objectContaining({ code: 'dangling' }) as never },
+      { kind: 'dropped', label: 'habit', what: ['A cup for teeth'], fault: null },
+    ])
+  }) // prettier-ignore
+
+  it('says which habit of another tab gave way to one switched on here', async () => {
+    const on = (id: string) => (d: Workspace['document']) => switchHabit(d, 'harrow-ridge', id, true)
+    await test.theirs.commit([{ label: 'habit', coalesce: null, make: on('basin-dishes') }], 1)
+    workspace.replace('habit', on('paper-plates'))
+    await workspace.settled()
+    expect(workspace.document.stays[0]!.habits.map(({ habit }) => habit)).toContain('paper-plates')
+    expect(useNoticeStore().shown.map(({ notice }) => notice)).toEqual([
+      { kind: 'gave-way', on: 'Paper plates', off: 'Wash up in a basin' },
+    ])
   })
 
-  it('says when reading fails', async () => {
-    const broken: DocumentStore = { ...openMemoryStore(), load: () => Promise.reject(new Error('no')) }
-    await workspace.open(broken, 'kept', () => 0)
-    expect(workspace.state).toBe('failed')
+  it('undo takes back what is shown: of edits that could not be written the last one, then what is kept', async () => {
+    drag(workspace, 50)
+    await workspace.settled()
+    test.state.failing = true
+    workspace.replace('import', (d) => ({
+      ...d,
+      rigs: [...d.rigs, { ...d.rigs[0]!, id: 'other', name: 'Other' }],
+    }))
+    await workspace.settled()
+    expect([workspace.document.rigs.length, workspace.saveState, workspace.undoLabel]).toEqual([
+      2,
+      'unsaved',
+      'import',
+    ])
+    await workspace.undo()
+    expect([workspace.document.rigs.length, workspace.saveState, workspace.undoLabel]).toEqual([
+      1,
+      'saved',
+      'level',
+    ])
+    expect((await test.inner.load()).document).toBe(workspace.document)
+    await workspace.redo()
+    expect([workspace.document.rigs.length, workspace.saveState]).toEqual([2, 'unsaved'])
+    await workspace.undo()
+    test.state.failing = false
+    await workspace.undo()
+    expect([levelOf(workspace), workspace.saveState, workspace.redoLabel]).toEqual([3, 'saved', 'import'])
+    expect((await test.inner.load()).document).toBe(workspace.document)
   })
+
+  it('says in passing that it took back another tab’s step, and only then', async () => {
+    const notices = useNoticeStore()
+    await test.theirs.commit([renamed], 1)
+    test.tell('edited')
+    await workspace.settled()
+    await workspace.undo()
+    expect(notices.shown.map(({ notice }) => notice)).toEqual([
+      { kind: 'others-step', way: 'undo', label: 'rig' },
+    ])
+    await workspace.undo()
+    expect([notices.shown.length, workspace.document.rigs]).toEqual([1, []])
+  })
+
+  it('what makes other ids each time it is made is shown as it is kept', async () => {
+    let id = 0
+    await test.theirs.commit([renamed], 1)
+    workspace.replace('import', (d) => ({ ...d, rigs: [...d.rigs, { ...d.rigs[0]!, id: `copy-${(id += 1)}` }] }))
+    await workspace.settled()
+    expect(workspace.document).toBe((await test.inner.load()).document)
+    expect(workspace.document.rigs.map(({ id }) => id)).toEqual(['trailer', 'copy-2'])
+  }) // prettier-ignore
+
+  it('a read that fails is said, stops nothing, and is tried again', async () => {
+    test.state.reading = false
+    test.tell('edited')
+    await workspace.settled()
+    expect([workspace.saveState, workspace.trouble?.during]).toEqual(['unsaved', 'read'])
+    await workspace.retry()
+    expect(workspace.saveState).toBe('unsaved')
+    test.state.reading = true
+    drag(workspace, 71)
+    await workspace.settled()
+    expect([levelOf(workspace), workspace.saveState]).toEqual([71, 'saved'])
+    expect((await test.inner.load()).document).toBe(workspace.document)
+  })
+
+  it('a database deleted while it was open is said, and made anew with what is shown', async () => {
+    drag(workspace, 62)
+    await workspace.settled()
+    test.tell('deleted')
+    expect([workspace.saveState, workspace.trouble?.fault.kind]).toEqual(['unsaved', 'deleted'])
+    const shown = workspace.document
+    const fresh = openMemoryStore()
+    opened = fresh
+    await workspace.retry()
+    expect([workspace.document, workspace.saveState]).toEqual([shown, 'saved'])
+    expect((await fresh.load()).document).toEqual(shown)
+  })
+
+  it('says when reading fails at the start, tries again, and goes on in memory where asked to', async () => {
+    const broken: DocumentStore = { ...openMemoryStore(), load: () => Promise.reject(new StorageFault('newer')) }
+    let next = broken
+    await workspace.open(() => next, 'kept', () => 0)
+    expect([workspace.state, workspace.trouble?.fault.kind]).toEqual(['fault', 'newer'])
+    await workspace.goVolatile((document) => openMemoryStore('', document))
+    expect([workspace.state, workspace.saveState, workspace.trouble]).toEqual(['volatile', 'volatile', null])
+    await workspace.open(() => next, 'kept', () => 0)
+    next = openMemoryStore()
+    await workspace.retry()
+    expect([workspace.state, workspace.saveState]).toEqual(['kept', 'saved'])
+  }) // prettier-ignore
 })

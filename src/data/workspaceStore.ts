@@ -2,155 +2,394 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { produce } from 'immer'
 import type { Document } from '@/core/model'
-import { checkedEdit, type DocumentFault } from '@/document'
+import { gaveWay, whatChanged, type DocumentFault, type GaveWay } from '@/document'
+import { loadChecks, type Checks } from './checks'
+import { useNoticeStore } from './noticeStore'
 import {
+  COALESCE_MS,
   emptyDocument,
+  type Committed,
   type DocumentStore,
   type Edit,
   type EditLabel,
   type Snapshot,
 } from './storage/documentStore'
+import { StorageFault, storageFault } from './storage/faults'
 
 /**
- * loading: not read yet. kept: every edit is written. volatile: this browser keeps nothing. failed: reading failed.
- * outdated: another tab has a newer application; this one must give way.
+ * loading: not read yet. kept: what is shown goes to the disk. volatile: this browser keeps nothing. fault: it could not
+ * be read, see `trouble`. outdated: another tab has a newer application; this one must give way.
  */
-export type WorkspaceState = 'loading' | 'kept' | 'volatile' | 'failed' | 'outdated'
+export type WorkspaceState = 'loading' | 'kept' | 'volatile' | 'fault' | 'outdated'
+
+/** What stands between the screen and the disk, and in doing what it was met. */
+export interface Trouble {
+  fault: StorageFault
+  during: 'open' | 'read' | 'write'
+}
+
+/** saved: what is shown is on the disk. volatile: there is no disk. */
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'volatile'
 
 export type EditResult = { ok: true } | { ok: false; faults: DocumentFault[] }
 
+/** An edit that is shown and not yet written, with what it was made on. */
+interface Waiting {
+  edit: Edit
+  at: number
+  before: Document
+  after: Document
+  /** Made before the checks were there: held against them before it is written. */
+  isUnchecked: boolean
+}
+
+/** An edit's outcome breaks the rules between fields. */
+class DoesNotFit extends Error {
+  constructor(readonly faults: readonly DocumentFault[]) {
+    super('the edit does not fit the document')
+  }
+}
+
+/** How to open a store again, after it was closed or its database went. */
+export type OpenStore = () => DocumentStore
+
 /**
- * The document everybody sees. An edit shows at once and is written behind; `saved` says whether all of it has
- * reached the disk. An edit that would make the document invalid is refused whole, with its faults.
+ * The document everybody sees: what is kept, with the edits that wait to be written made on top of it. One thing after the
+ * other happens to the store; `saveState` says whether what is shown is on the disk, and undo works on what is shown.
  */
 export const useWorkspaceStore = defineStore('workspace', () => {
+  const notices = useNoticeStore()
   const state = ref<WorkspaceState>('loading')
   const document = shallowRef<Document>(emptyDocument())
-  const undoLabel = ref<EditLabel | null>(null)
-  const redoLabel = ref<EditLabel | null>(null)
-  const pending = ref(0)
-  const writeFailed = ref(false)
-  const saved = computed(() => pending.value === 0 && !writeFailed.value)
+  const kept = shallowRef<Snapshot>({ document: document.value, revision: 0, undo: null, redo: null })
+  const waiting = shallowRef<Waiting[]>([])
+  /** Waiting edits that were taken back: redo makes them again. */
+  const takenBack = shallowRef<Waiting[]>([])
+  const writeFault = shallowRef<StorageFault | null>(null)
+  /** What another tab wrote could not be read: until something is, this tab may be behind. */
+  const readFault = shallowRef<StorageFault | null>(null)
+  const openFault = shallowRef<StorageFault | null>(null)
+  const trouble = computed((): Trouble | null => {
+    if (openFault.value) return { fault: openFault.value, during: 'open' }
+    if (writeFault.value) return { fault: writeFault.value, during: 'write' }
+    return readFault.value && { fault: readFault.value, during: 'read' }
+  })
+  const underway = ref(0)
+  /** Null until they are fetched: after what was read is shown, and before anything is written. */
+  let checks: Checks | null = null
   let store: DocumentStore | null = null
-  let revision = 0
-  /** Another tab wrote while edits of this one were waiting: show what is kept once they are through. */
-  let isBehind = false
-  let queue: Edit[] = []
-  let isFlushQueued = false
+  let stopListening: () => void = () => undefined
+  let openAgain: OpenStore | null = null
+  let tab = ''
   let chain = Promise.resolve()
+  let isWriteQueued = false
   let now: () => number = () => 0
 
-  /** @param isOwn what was written is what is shown already, unless another tab wrote in between */
-  function take(snapshot: Snapshot, isOwn = false) {
-    undoLabel.value = snapshot.undo
-    redoLabel.value = snapshot.redo
-    isBehind ||= !isOwn || snapshot.revision !== revision + 1
-    revision = snapshot.revision
-    if (!isBehind || queue.length > 0) return
-    document.value = snapshot.document
-    isBehind = false
-  }
+  const saveState = computed((): SaveState => {
+    if (state.value === 'volatile') return 'volatile'
+    if (trouble.value) return 'unsaved'
+    return underway.value > 0 || waiting.value.length > 0 ? 'saving' : 'saved'
+  })
+  /** Of what is kept, as far as this tab knows. */
+  const revision = computed(() => kept.value.revision)
+  /** Whether what is shown is, word for word, what the disk holds as far as this tab knows. */
+  const isOnDisk = computed(() => waiting.value.length === 0 && document.value === kept.value.document)
+  const undoLabel = computed(() => waiting.value.at(-1)?.edit.label ?? kept.value.undo)
+  const redoLabel = computed(() => {
+    const own = takenBack.value.at(-1)?.edit.label
+    return own ?? (waiting.value.length > 0 ? null : kept.value.redo)
+  })
 
-  /** Reads what is kept. @param clock UTC milliseconds, for the history */
-  async function open(opened: DocumentStore, kind: 'kept' | 'volatile', clock: () => number): Promise<void> {
-    store?.close()
-    store = opened
-    now = clock
-    try {
-      take(await opened.load())
-      state.value = kind
-      opened.subscribe((event) => {
-        if (event === 'outdated') state.value = 'outdated'
-        else reload()
-      })
-    } catch {
-      state.value = 'failed'
-    }
-  }
-
-  /** After the writes that are under way, so that none of them is taken for another tab's. */
-  function reload(): void {
-    chain = chain.then(async () => {
-      if (store) take(await store.load())
-    })
-  }
-
-  /** One write after the other; a failed one is said, and what is shown stays so that nothing typed is lost. */
-  function enqueue(work: (store: DocumentStore) => Promise<Snapshot>, isOwn = false): Promise<void> {
-    pending.value += 1
+  /** One thing after the other; what goes wrong is said, and what is shown stays so that nothing typed is lost. */
+  function enqueue(during: Trouble['during'], work: (store: DocumentStore) => Promise<void>): Promise<void> {
+    underway.value += 1
     chain = chain.then(async () => {
       try {
-        if (store) take(await work(store), isOwn)
-        writeFailed.value = false
-      } catch {
-        writeFailed.value = true
+        if (store) await work(store)
+      } catch (error) {
+        const fault = storageFault(error)
+        if (during === 'read') readFault.value = fault
+        else writeFault.value = fault
       } finally {
-        pending.value -= 1
+        underway.value -= 1
       }
     })
     return chain
   }
 
-  function write(edit: Edit): void {
-    queue.push(edit)
-    void flush()
+  /**
+   * The disk's newest state; edits that wait are made again on top of it. Where nobody else wrote this is the very object
+   * that is shown already.
+   */
+  function take(snapshot: Snapshot): void {
+    readFault.value = null
+    kept.value = snapshot
+    document.value = onTop(snapshot.document)
+    nothingLeft()
   }
 
-  /** Edits made while a write is under way wait together for the next one; those that failed go first. */
-  function flush(): Promise<void> {
-    if (isFlushQueued || queue.length === 0) return chain
-    isFlushQueued = true
-    return enqueue(async (target) => {
-      isFlushQueued = false
-      const edits = queue
-      queue = []
+  /** Where nothing waits any more nothing is left unwritten. */
+  function nothingLeft(): void {
+    if (waiting.value.length === 0) writeFault.value = null
+  }
+
+  function onTop(base: Document): Document {
+    const fitting: Waiting[] = []
+    let shown = base
+    for (const one of waiting.value) {
       try {
-        return await target.commit(edits, now())
+        const next = one.edit.make(shown)
+        if (one.isUnchecked && checks) {
+          holdTo(checks, shown, next)
+          one.isUnchecked = false
+        }
+        shown = next
+        fitting.push(one)
       } catch (error) {
-        queue = [...edits, ...queue]
-        throw error
+        sayDropped(one, error)
       }
-    }, true)
+    }
+    if (fitting.length < waiting.value.length) waiting.value = fitting
+    return shown
+  }
+
+  function sayDropped({ edit, before, after }: Waiting, error: unknown): void {
+    const fault = error instanceof DoesNotFit ? (error.faults[0] ?? null) : null
+    notices.say({ kind: 'dropped', label: edit.label, what: whatChanged(before, after), fault })
+  }
+
+  function write(): Promise<void> {
+    if (isWriteQueued) return chain
+    isWriteQueued = true
+    return enqueue('write', async (target) => {
+      isWriteQueued = false
+      await writeWaiting(target)
+    })
+  }
+
+  async function writeWaiting(target: DocumentStore): Promise<void> {
+    if (waiting.value.length === 0) {
+      nothingLeft()
+      return
+    }
+    checks ??= await loadChecks()
+    if (waiting.value.some(({ isUnchecked }) => isUnchecked)) document.value = onTop(kept.value.document)
+    const batch = waiting.value
+    if (batch.length === 0) {
+      nothingLeft()
+      return
+    }
+    const gave = new Map<string, GaveWay>()
+    const edits = batch.map(({ edit, before }): Edit => ({
+      ...edit,
+      make: (base) => {
+        const next = edit.make(base)
+        for (const one of gaveWay(before, base, next)) gave.set(one.off.id, one)
+        return next
+      },
+    }))
+    const { dropped, ...snapshot }: Committed = await target.commit(edits, now())
+    for (const { on, off } of gave.values()) notices.say({ kind: 'gave-way', on: on.name, off: off.name })
+    for (const { edit, error } of dropped) sayDropped(batch[edits.indexOf(edit)]!, error)
+    waiting.value = waiting.value.filter((one) => !batch.includes(one))
+    writeFault.value = null
+    take(snapshot)
+  } // prettier-ignore
+
+  /** Another tab wrote, or may have; after what is under way here, so that none of it is taken for the other's. */
+  const reload = () =>
+    enqueue('read', async (target) => {
+      const snapshot = await target.load()
+      if (snapshot.revision === kept.value.revision) readFault.value = null
+      else take(snapshot)
+    })
+
+  /** Undo takes back what is shown, whether or not it could be written: what waits goes first. */
+  function replay(way: 'undo' | 'redo'): Promise<void> {
+    return enqueue('write', async (target) => {
+      if (way === 'redo' && takenBack.value.length > 0) return makeAgain(target)
+      await writeWaiting(target).catch((error: unknown) => {
+        writeFault.value = storageFault(error)
+      })
+      if (waiting.value.length > 0) {
+        if (way === 'undo') takeBack()
+        return
+      }
+      try {
+        const { step, ...snapshot } = await target[way]()
+        take(snapshot)
+        if (step?.by !== undefined && step.by !== tab) notices.say({ kind: 'others-step', way, label: step.label })
+      } catch (error) {
+        // What is shown is still what is kept.
+        if (storageFault(error).kind === 'deleted') throw error
+        notices.say({ kind: 'not-replayed', way })
+      }
+    })
+  } // prettier-ignore
+
+  /** The newest step of what waits, as long as a drag is one. */
+  function takeBack(): void {
+    const all = [...waiting.value]
+    const step = [all.pop()!]
+    const isSameStep = ({ edit: { coalesce }, at }: Waiting) =>
+      coalesce !== null && coalesce === step[0]!.edit.coalesce && step[0]!.at - at < COALESCE_MS
+    while (all.length > 0 && isSameStep(all.at(-1)!)) step.unshift(all.pop()!)
+    waiting.value = all
+    takenBack.value = [...takenBack.value, ...step.reverse()]
+    document.value = onTop(kept.value.document)
+    nothingLeft()
+  }
+
+  async function makeAgain(target: DocumentStore): Promise<void> {
+    const again = takenBack.value.at(-1)!
+    takenBack.value = takenBack.value.slice(0, -1)
+    waiting.value = [...waiting.value, again]
+    document.value = onTop(kept.value.document)
+    await writeWaiting(target)
+  }
+
+  /**
+   * Reads what is kept. @param clock UTC milliseconds, for the history @param ownTab tells this tab's steps from others'
+   * @param isVerifiedLater the caller calls `verify` itself, when there is time
+   */
+  async function open(opener: OpenStore, kind: 'kept' | 'volatile', clock: () => number, ownTab = '', isVerifiedLater = false): Promise<void> {
+    now = clock
+    tab = ownTab
+    openAgain = opener
+    stopListening()
+    store?.close()
+    store = null
+    try {
+      store = opener()
+      const snapshot = await store.load(checks === null)
+      waiting.value = takenBack.value = []
+      openFault.value = writeFault.value = null
+      take(snapshot)
+      state.value = kind
+      listen(store)
+      if (!isVerifiedLater) void verify()
+    } catch (error) {
+      notShown(storageFault(error))
+    }
+  } // prettier-ignore
+
+  /** What is shown was read unchecked, so that it is shown soon; then it is held against the rules, before any edit. */
+  function verify(): Promise<void> {
+    const opened = store
+    if (checks) return chain
+    return enqueue('read', async (target) => {
+      checks = await loadChecks()
+      if (target !== opened) return
+      try {
+        take(await target.load())
+      } catch (error) {
+        const fault = storageFault(error)
+        if (fault.kind !== 'damaged') throw fault
+        notShown(fault)
+      }
+    })
+  }
+
+  /** The count of what was read broke down: it is damaged, whatever the checks will say. */
+  const isDamaged = () => notShown(new StorageFault('damaged'))
+
+  /** Nothing of it is shown, so that nothing of it goes on. */
+  function notShown(fault: StorageFault): void {
+    openFault.value = fault
+    state.value = 'fault'
+    waiting.value = takenBack.value = []
+    document.value = emptyDocument()
+  }
+
+  function listen(to: DocumentStore): void {
+    stopListening = to.subscribe((event) => {
+      if (event === 'outdated') state.value = 'outdated'
+      else if (event === 'deleted') readFault.value = new StorageFault('deleted')
+      else void reload()
+    })
+  }
+
+  /**
+   * Tries again what did not go: reading, writing. A database that was deleted is made anew with what is shown.
+   */
+  async function retry(): Promise<void> {
+    if (openFault.value) return open(openAgain!, 'kept', now, tab)
+    if ([readFault.value, writeFault.value].some((fault) => fault?.kind === 'deleted')) return keepAgain()
+    if (readFault.value) await reload()
+    return write()
+  }
+
+  async function keepAgain(): Promise<void> {
+    const shown = document.value
+    await open(openAgain!, 'kept', now, tab)
+    if (state.value !== 'kept') {
+      document.value = shown
+      return
+    }
+    if (kept.value.revision === 0) replace('import', () => shown)
+    await chain
+  }
+
+  /** Goes on with what is shown in memory alone, where the disk cannot be used. */
+  async function goVolatile(openMemory: (document: Document) => DocumentStore): Promise<void> {
+    const shown = document.value
+    await open(() => openMemory(shown), 'volatile', now, tab)
   }
 
   /**
    * Changes the document. @param recipe changes the draft it is given
    * @param coalesce edits in quick succession with the same key are one step of undo
    */
-  function edit(
-    label: EditLabel,
-    recipe: (draft: Document) => void,
-    coalesce: string | null = null,
-  ): EditResult {
+  function edit(label: EditLabel, recipe: (draft: Document) => void, coalesce: string | null = null): EditResult {
     return replace(label, (current) => produce(current, recipe), coalesce)
-  }
+  } // prettier-ignore
 
   /** The same with a function from document to document. */
-  function replace(
-    label: EditLabel,
-    make: (document: Document) => Document,
-    coalesce: string | null = null,
-  ): EditResult {
-    const next = make(document.value)
-    const result = checkedEdit(document.value, next)
-    if (!result.ok) return { ok: false, faults: result.faults }
-    document.value = next
-    write({ label, coalesce, make: (kept) => validOr(kept, make(kept)) })
+  function replace(label: EditLabel, make: (document: Document) => Document, coalesce: string | null = null): EditResult {
+    const before = document.value
+    let after: Document
+    try {
+      after = make(before)
+    } catch {
+      // What it was to change went while it was being typed.
+      notices.say({ kind: 'dropped', label, what: [], fault: null })
+      return { ok: false, faults: [] }
+    }
+    const result = checks?.checkedEdit(before, after)
+    if (result && !result.ok) return { ok: false, faults: result.faults }
+    document.value = after
+    takenBack.value = []
+    const at = now()
+    const edit = { label, coalesce, at, make: fitting(make, before, after) }
+    waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !result }]
+    void write()
     return { ok: true }
+  } // prettier-ignore
+
+  /**
+   * An edit to be made again: on what it was made on it is what it was; on anything else it is made anew.
+   * @throws DoesNotFit where the outcome then breaks a rule
+   */
+  function fitting(make: Edit['make'], before: Document, after: Document): Edit['make'] {
+    return (base) => {
+      if (base === before) return after
+      const next = make(base)
+      if (checks) holdTo(checks, base, next)
+      return next
+    }
   }
 
   return {
-    state, document, saved, writeFailed, undoLabel, redoLabel, open, edit, replace,
-    undo: () => enqueue((target) => target.undo()),
-    redo: () => enqueue((target) => target.redo()),
-    /** Writes again what could not be written. */
-    retry: () => flush(),
-    /** Resolves when everything shown has been written. */
+    state, document, revision, saveState, isOnDisk, trouble, verify, isDamaged, undoLabel, redoLabel, open, edit, replace, retry, goVolatile,
+    undo: () => replay('undo'),
+    redo: () => replay('redo'),
+    /** Resolves when everything that was under way has been tried. */
     settled: () => chain,
   } // prettier-ignore
 })
 
-/** On top of another tab's edit the same change may no longer fit: then what is kept stays. */
-function validOr(kept: Document, next: Document): Document {
-  return checkedEdit(kept, next).ok ? next : kept
+/** @throws DoesNotFit where the outcome of an edit breaks a rule */
+function holdTo({ checkedEdit }: Checks, base: Document, next: Document): void {
+  const result = checkedEdit(base, next)
+  if (!result.ok) throw new DoesNotFit(result.faults)
 }

@@ -37,4 +37,10 @@ it('adds nothing twice', () => {
     demo.habits.length,
     2,
   ])
+
+  // Added again and again it stays what it is, also where its ids had to be others.
+  const newId = counter()
+  let again = both
+  for (let n = 0; n < 5; n++) again = addDocument(again, changed, newId)
+  expect(again).toEqual(both)
 })

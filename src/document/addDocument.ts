@@ -5,7 +5,7 @@ type NewId = (kind: Kind) => Id
 
 /**
  * A document with everything of another one added; nothing of the first is changed or lost. An entity that is there
- * already, alike to the letter, is not added twice; one that only shares an id gets a new one, and what refers to it follows.
+ * already, alike to the letter but for its id, is not added twice; one that only shares an id gets a new one, and what refers to it follows.
  * @param newId gives an id that neither document has
  * @returns the current stay is the added document's, where it has one
  */
@@ -30,13 +30,15 @@ export function addDocument(base: Document, added: Document, newId: NewId): Docu
   }
 }
 
-/** For every added id, the id it has afterwards. */
+/** For every added id, the id it has afterwards: that of the entity that is alike, under whatever id it came in before. */
 function idsFor<T extends { id: Id }>(base: readonly T[], added: readonly T[], fresh: () => Id): Map<Id, Id> {
-  const known = new Map(base.map((entity) => [entity.id, entity]))
+  const ids = new Set(base.map(({ id }) => id))
+  const alike = new Map(base.map((entity) => [contentOf(entity), entity.id]))
   return new Map(
     added.map((entity) => {
-      const same = known.get(entity.id)
-      return [entity.id, same === undefined || isAlike(same, entity) ? entity.id : fresh()]
+      const known = base.find(({ id }) => id === entity.id)
+      if (known && contentOf(known) === contentOf(entity)) return [entity.id, entity.id]
+      return [entity.id, alike.get(contentOf(entity)) ?? (ids.has(entity.id) ? fresh() : entity.id)]
     }),
   )
 }
@@ -51,6 +53,7 @@ function joined<T extends { id: Id }>(
   return [...base, ...renamed.filter(({ id }) => !known.has(id))]
 }
 
-function isAlike(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b)
+/** All of it but its id. */
+function contentOf(entity: { id: Id }): string {
+  return JSON.stringify({ ...entity, id: '' })
 }

@@ -7,7 +7,16 @@ import { newContainer } from './starters'
 import { documentSchemaV1 } from './schema/version1'
 import { documentSchemaV2 } from './schema/version2'
 import { documentSchemaV3 } from './schema/version3'
-import { FAULT_CODES, checked, fileName, openDocument, pathText, readDocument, type FaultCode } from './index'
+import {
+  FAULT_CODES,
+  checked,
+  fileName,
+  openDocument,
+  pathText,
+  readDocument,
+  writeDocument,
+  type FaultCode,
+} from './index'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { truckDemo } from '../../scripts/demo/truck'
 import { vanDemo } from '../../scripts/demo/van'
@@ -96,6 +105,10 @@ describe('a document', () => {
       ['foreign'],
       ['not-json'],
     ])
+    const whole = writeDocument(trailerDemo())
+    expect(codes(`\uFEFF${whole}`)).toEqual([])
+    for (const share of [0.1, 0.5, 0.999])
+      expect(codes(whole.slice(0, whole.length * share))).toEqual(['cut-short'])
     expect(codes(' '.repeat(50 * 1024 * 1024 + 1))).toEqual(['too-large'])
     expect(codes('['.repeat(200_000))).toEqual(['not-json'])
     expect(
@@ -124,6 +137,7 @@ describe('a document', () => {
       ...cases.map(([, , expected]) => expected.split(' ')[0]!),
       'too-large',
       'not-json',
+      'cut-short',
     ])
     expect(FAULT_CODES.filter((code: FaultCode) => !tested.has(code))).toEqual([])
   })

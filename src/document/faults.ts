@@ -1,7 +1,7 @@
 /** Everything that can be wrong with a document. The texts give each code its words. */
 export const FAULT_CODES = [
   // the file
-  'too-large', 'not-json', 'foreign', 'too-new', 'unknown-version',
+  'too-large', 'not-json', 'cut-short', 'foreign', 'too-new', 'unknown-version',
   // its shape
   'missing', 'wrong-type', 'unknown-field', 'too-small', 'too-big', 'bad-choice', 'too-long', 'too-many', 'too-few',
   'bad-text', 'bad-time', 'reserved-id',

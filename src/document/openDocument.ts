@@ -2,7 +2,8 @@ import type { Document } from '@/core/model'
 import { DOCUMENT_FORMAT } from '@/core/model'
 import { documentChecks } from './checks/documentChecks'
 import { show, type DocumentFault } from './faults'
-import { CURRENT_VERSION, migrate } from './migrations/chain'
+import { migrate } from './migrations/chain'
+import { CURRENT_VERSION } from './schema/currentVersion'
 import { LIMITS } from './schema/limits'
 import { documentSchemaV1 } from './schema/version1'
 import { documentSchemaV2 } from './schema/version2'
@@ -12,15 +13,23 @@ import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
 
+/** Some editors put it before everything else. */
+const BYTE_ORDER_MARK = /^\uFEFF/
+/** The beginning of one of our files that is not followed by its end. */
+const CUT_SHORT = /^\s*\{(?=[\s\S]*"format"\s*:\s*"dry-count\/)/
+
 /** Reads the text of a file. Never half-reads: a document or every fault found. */
 export function readDocument(text: string): Result<Document, DocumentFault[]> {
   const bytes = new TextEncoder().encode(text).length
   if (bytes > LIMITS.fileBytes) return refuse('too-large', `${Math.ceil(bytes / 1024 / 1024)} MB`, '50 MB')
+  const plain = text.replace(BYTE_ORDER_MARK, '')
   let input: unknown
   try {
-    input = JSON.parse(text)
+    input = JSON.parse(plain)
   } catch {
-    return refuse('not-json', show(text.slice(0, 40)), 'JSON')
+    return CUT_SHORT.test(plain)
+      ? refuse('cut-short', show(plain.slice(-40)), 'JSON')
+      : refuse('not-json', show(plain.slice(0, 40)), 'JSON')
   }
   return openDocument(input)
 }

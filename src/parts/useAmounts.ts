@@ -1,6 +1,6 @@
 import { useSettingsStore } from '@/data/settingsStore'
 import type { LevelUnit } from '@/core/model'
-import { formatNumber, formatQuantity, formatVolume, t } from '@/texts'
+import { formatFactor, formatFigures, formatNumber, formatQuantity, formatVolume, t } from '@/texts'
 
 /** Amounts in the owner's units. */
 export function useAmounts() {
@@ -12,6 +12,9 @@ export function useAmounts() {
       unit === 'L'
         ? formatVolume(amount, settings.units)
         : t.gauge.uses(formatNumber(amount, amount < 20 ? 1 : 0)),
+    /** One of the factors of an amount. */
+    factor: (amount: number, unit: LevelUnit = 'L') =>
+      unit === 'L' ? formatFactor(amount, 'volume', settings.units) : t.gauge.uses(formatFigures(amount)),
     temperature: (celsius: number) => formatQuantity(celsius, 'temperature', settings.units),
     mass: (kilograms: number) => formatQuantity(kilograms, 'mass', settings.units),
   }

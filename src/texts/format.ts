@@ -21,7 +21,7 @@ function formatter(least: number, most: number, useGrouping: boolean): Intl.Numb
 /** A number with at most so many decimals and no grouping, so that what is shown can be typed again. */
 export function formatNumber(value: number, decimals = 2): string {
   const clean = Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value
-  return formatter(0, decimals, false).format(clean)
+  return formatter(0, decimals, false).format(clean).replace('-', '−')
 }
 
 /** Where a number comes from, in words. */
@@ -43,6 +43,20 @@ export function formatQuantity(si: number, dimension: Dimension, choice: UnitCho
 
 export function formatVolume(litres: number, choice: UnitChoice): string {
   return formatQuantity(litres, 'volume', choice)
+}
+
+/** The same as a factor of a sum: as many figures as it takes that the factors shown make what is shown of the sum. */
+export function formatFactor(si: number, dimension: Dimension, choice: UnitChoice): string {
+  const unit: Unit = choice[dimension]
+  return `${formatFigures(fromSi(si, unit))}\u00a0${words.units[unit]}`
+}
+
+const FIGURES = 3
+/** A number to three figures at least, and no fewer before the point than it has. */
+export function formatFigures(value: number): string {
+  if (value === 0) return '0'
+  const decimals = FIGURES - 1 - Math.floor(Math.log10(Math.abs(value)))
+  return formatNumber(value, Math.min(6, Math.max(0, decimals)))
 }
 
 /** Days to a tenth; never rounded up to a day that is not there. */

@@ -3,19 +3,27 @@ import { words } from './en/words'
 
 const LOCALE = 'en-GB'
 
-const formatter = (options: Intl.DateTimeFormatOptions) => {
+type Format = (time: WallTime) => string
+const formatter = (options: Intl.DateTimeFormatOptions): Format => {
   const format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: 'UTC' })
-  return (time: WallTime) => format.format(new Date(`${time}:00Z`)).replace(',', '')
+  return (time) => format.format(new Date(`${time}:00Z`)).replace(',', '')
 }
+/** With the year, where it is not the one it is now. @param now wall time; without it never */
+const dated =
+  (format: Format) =>
+  (time: WallTime, now?: WallTime): string =>
+    now === undefined || time.slice(0, 4) === now.slice(0, 4)
+      ? format(time)
+      : `${format(time)} ${time.slice(0, 4)}`
 
-/** `Fri 17 Sep` */
-export const formatDate = formatter({ weekday: 'short', day: 'numeric', month: 'short' })
+/** `Fri 17 Sep`, `Fri 17 Sep 2027` */
+export const formatDate = dated(formatter({ weekday: 'short', day: 'numeric', month: 'short' }))
 /** `Fri 17` */
 export const formatShortDay = formatter({ weekday: 'short', day: 'numeric' })
-const longDay = formatter({ weekday: 'long', day: 'numeric', month: 'long' })
+const longDay = dated(formatter({ weekday: 'long', day: 'numeric', month: 'long' }))
 
 /** `Friday 17 September, in the evening`; the night belongs to the day it began. */
-export function formatPartOfDay(time: WallTime): { day: string; part: string } {
+export function formatPartOfDay(time: WallTime, now?: WallTime): { day: string; part: string } {
   const { part } = dayAndPartOf(time, time)
-  return { day: longDay(dayZero(time)), part: words.parts[PARTS[part]!] }
+  return { day: longDay(dayZero(time), now), part: words.parts[PARTS[part]!] }
 }

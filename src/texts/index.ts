@@ -14,6 +14,8 @@ export const t: Texts = en
 export {
   formatCount,
   formatDays,
+  formatFactor,
+  formatFigures,
   formatNumber,
   formatQuantity,
   formatSigned,

@@ -83,6 +83,8 @@ describe('data that cannot be lost', () => {
           field.value = String((next += 1))
           field.dispatchEvent(new Event('input', { bubbles: true }))
           // Five in a row, then long enough for a breath of 'saved'.
+          if (next % 5 === 0)
+            field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))
           setTimeout(type, next % 5 === 0 ? 200 : 9)
         }
         type()

@@ -106,6 +106,7 @@ describe('Settings', () => {
     await page.getByTestId('count-days').waitFor()
     await page.getByRole('link', { name: 'Settings' }).first().click()
     await page.getByRole('button', { name: 'Clear everything' }).click()
+    await page.getByRole('dialog').getByRole('button', { name: 'Clear everything' }).click()
     await expect.poll(() => page.getByTestId('count-strip').count()).toBe(0)
     await page.getByRole('button', { name: 'Put the demo back as it was' }).click()
     await expect.poll(() => page.getByTestId('count-strip').count()).toBe(1)

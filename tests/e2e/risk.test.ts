@@ -1,5 +1,6 @@
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
+import { trailerDemo } from '../../scripts/demo/trailer'
 import { dryDays, saved, useBrowser } from './support/app'
 
 const open = useBrowser()
@@ -7,7 +8,7 @@ const PATIENT = { timeout: 30_000 }
 
 const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())
 const planStrip = async (page: Page) =>
-  Number((await page.getByTestId('plan-strip').innerText()).replace('plan on ', ''))
+  Number((await page.getByTestId('plan-strip').innerText()).replace('plan on ', '').replace(' days', ''))
 /** All ten thousand trips have been played. */
 const final = (page: Page) =>
   expect.poll(() => page.getByTestId('risk-progress').innerText(), PATIENT).toBe('10,000 of 10,000 trips')
@@ -106,7 +107,7 @@ describe('the picture of risk', () => {
     await page.getByRole('link', { name: 'Gray: level at the start' }).waitFor(PATIENT)
     await expect.poll(() => page.getByRole('link', { name: 'Gray: what it holds' }).count(), PATIENT).toBe(0)
     await page.getByRole('link', { name: 'Gray: level at the start' }).click()
-    await page.getByLabel('Within').first().waitFor()
+    await page.getByLabel('Somewhere in a span of').first().waitFor()
   })
 })
 
@@ -170,6 +171,27 @@ describe('habits by what can be planned on', () => {
     await reach.getByText(/: ([3-9]|\d\d) kept so far/).waitFor(PATIENT)
     expect(await reach.getByTestId('reach-set').getByRole('list').innerText()).not.toContain(name)
   })
+
+  it('says what the school holds back, and one tap allows it; an answer older than the habits goes', async () => {
+    const { page } = await open('mine', '/settings')
+    const document = trailerDemo()
+    document.habits = document.habits.filter(({ id }) => ['wet-soap-rinse', 'one-hair-rinse', 'shower-every-other', 'basin-dishes', 'paper-plates', 'no-liquid-flush', 'toilets-away'].includes(id))
+    document.stays[0]!.habits = []
+    await page.locator('input[type=file]').setInputFiles({ name: 'few.drycount.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(document)) })
+    await page.getByTestId('count-strip').waitFor()
+    await page.getByRole('link', { name: 'Habits' }).first().click()
+    const reach = page.getByTestId('reach')
+    await reach.getByRole('button', { name: 'Find the least bother' }).click()
+    const held = reach.getByTestId('held-back')
+    await held.getByText(/while you flush plenty; .* if you save there too\./).waitFor({ timeout: 60_000 })
+    await held.getByRole('button', { name: 'Save there too' }).click()
+    await expect.poll(() => page.getByTestId('flush-sides').getByRole('radio', { name: 'little, and rinse hard' }).isChecked()).toBe(true)
+    await expect.poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 }).toBe(1)
+    expect(await held.getByText('while you flush plenty').count()).toBe(0)
+    await page.getByRole('switch', { name: 'Rinse hair once' }).click()
+    await reach.getByText('the last answer no longer stands').waitFor()
+    expect(await reach.getByTestId('reach-set').count()).toBe(0)
+  }) // prettier-ignore
 
   it('the school of flushing changes what is kept, and what is advised', async () => {
     const { page } = await open('demo', '/habits')

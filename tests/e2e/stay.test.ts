@@ -14,7 +14,9 @@ describe('the board', () => {
     const [stop, box] = [(await page.getByTestId('board-stop').boundingBox())!, (await cell.boundingBox())!]
     expect(stop.x).toBeGreaterThan(box.x)
     expect(stop.x).toBeLessThan(box.x + box.width)
-    expect(await cell.getAttribute('aria-label')).toMatch(/Gray, end of Fri 17 Sept: 204\sL\. \+14\.9\sL/)
+    expect(await cell.getAttribute('aria-label')).toMatch(
+      /Gray, end of Fri 17 Sept: 204\sL\. 14\.9\sL past what is safe/,
+    )
 
     await page.getByTestId('cell-fresh-0').focus()
     for (const key of ['ArrowDown', 'ArrowRight', 'ArrowRight', 'Enter']) await page.keyboard.press(key)

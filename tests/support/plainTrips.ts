@@ -7,6 +7,7 @@ import {
   type Activity,
   type Crew,
   type Document,
+  type LevelError,
   type Model,
   type Stay,
 } from '@/core/model'
@@ -150,6 +151,15 @@ function heatOf(stay: Stay, crew: Crew, { grid }: Model, draws: Draws): number[]
   })
 }
 
+/** Drawn again until it lies between empty and full; a level without an error stands as it is. */
+function readLevel(level: number, { shape, size }: LevelError, full: number, ratio: number, draws: Draws): number {
+  if (size.value === 0) return level
+  for (;;) {
+    const read = level + size.value * (shape === 'even' ? draws.uniform() - 0.5 : draws.normal())
+    if (read >= 0 && read <= full) return shape === 'even' ? read * ratio : read
+  }
+} // prettier-ignore
+
 function play(document: Document, stay: Stay, model: Model, uses: Float64Array, sums: Float64Array, draws: Draws): PlainTrip {
   const { count, edges } = model.grid
   const rig = document.rigs.find(({ id }) => id === stay.rig)!
@@ -161,8 +171,9 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
       const ratio = draws.lognormal('spread' in tank ? tank.spread.value : 0)
       size += ratio * tank.capacity.value
       known += tank.capacity.value
-      const read = error.shape === 'even' ? (level.value + error.size.value * (draws.uniform() - 0.5)) * ratio : level.value + error.size.value * draws.normal()
-      begin += read - level.value
+      const spares = 'spares' in tank ? tank.spares : 0
+      const full = Math.max((1 + spares) * tank.capacity.value, level.value)
+      begin += readLevel(level.value, error, full, ratio, draws) - level.value
     }
     return { limit: limit === null || side === 'supply' ? limit : (limit * size) / known, sign: side === 'supply' ? -1 : 1, level: begin }
   })

@@ -1,5 +1,6 @@
 import { count } from '../count'
-import { compile, found, warmestOf, type Activity, type Document, type Id } from '../model'
+import { startQuantile } from '../risk'
+import { compile, found, sparesOf, warmestOf, type Activity, type Document, type Id } from '../model'
 import type { Days, Origin } from '../quantities'
 
 /** What an assumption is about. */
@@ -24,8 +25,6 @@ export interface Swing {
 
 /** The standard normal's 90 % quantile. */
 const Z = 1.2815515655446004
-/** Where an even spread has a tenth to either side. */
-const EVEN = 0.4
 
 /**
  * What each assumption is worth in days, most first: the stay counted with one number at the ends of its 80 % interval and
@@ -47,8 +46,11 @@ export function sensitivity(document: Document, stayId: Id): Swing[] {
       })
     }),
     ...stay.levels.map(({ container, level, error }) => {
-      const off = error.shape === 'even' ? EVEN * error.size.value : Z * error.size.value
-      return swing(document, stayId, { kind: 'level', container }, error.size.by, [level.value - off, level.value + off], (draft, to) => {
+      const tank = found(rig.containers, container, 'container')
+      const full = Math.max(level.value, (1 + sparesOf(tank)) * tank.capacity.value)
+      const start = { level: level.value, shape: error.shape, size: error.size.value, full }
+      const ends: [number, number] = [startQuantile(start, 0.1), startQuantile(start, 0.9)]
+      return swing(document, stayId, { kind: 'level', container }, error.size.by, ends, (draft, to) => {
         found(draft.stays, stayId, 'stay').levels.find((entry) => entry.container === container)!.level.value = to
       })
     }),

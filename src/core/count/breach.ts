@@ -2,6 +2,8 @@ import type { Days } from '../quantities'
 import type { Model } from '../model'
 import { levelBefore, type Ledger } from './ledger'
 
+type Levels = Pick<Ledger, 'levels'>
+
 /** Past a limit by no more than this (L or uses) is not a breach. Source: model.md section 3. */
 export const BREACH_TOLERANCE = 1e-9
 
@@ -22,7 +24,7 @@ export interface Breach {
  * @param from the part at whose start to begin looking
  * @returns null for a carrier, or where nothing is crossed up to the horizon
  */
-export function firstBreach(model: Model, ledger: Ledger, container: number, from = 0): Breach | null {
+export function firstBreach(model: Model, ledger: Levels, container: number, from = 0): Breach | null {
   const { limit, side } = model.containers[container]!
   if (limit === null) return null
   const sign = side === 'supply' ? -1 : 1

@@ -1,8 +1,9 @@
 import { addWallDays, type WallTime } from '../calendar'
-import type { Id, Model } from '../model'
+import { compileSteps, type Document, type Id, type Model } from '../model'
 import type { Days } from '../quantities'
+import { within, type Steps } from '../steps'
 import { firstBreach, stopperOf, type Breach } from './breach'
-import { ledger, type Ledger } from './ledger'
+import { ledger, ledgerSteps, levelsSteps, type Ledger } from './ledger'
 
 /** How many dry days, what stops them and when; all null where nothing is crossed up to the horizon. */
 export interface Count {
@@ -20,6 +21,27 @@ export interface Count {
 export function count(model: Model): Count {
   return countOf(model, ledger(model))
 }
+
+/** Share of a count that goes into compiling it. */
+const COMPILING = 0.4
+
+/** A stay compiled and counted, in pieces. */
+export function* countSteps(document: Document, stay: Id): Steps<{ model: Model; result: Count }> {
+  const model = yield* within(compileSteps(document, stay), 0, COMPILING)
+  return { model, result: countOf(model, yield* within(ledgerSteps(model), COMPILING, 1)) }
+}
+
+/** How long a stay and each of its containers last, in pieces; null: beyond the horizon, or a carrier. */
+export function* lastsSteps(document: Document, stay: Id): Steps<Pick<Count, 'days' | 'containers'> & { model: Model }> {
+  const model = yield* within(compileSteps(document, stay), 0, COMPILING)
+  const played = yield* within(levelsSteps(model), COMPILING, 1)
+  const breaches = model.containers.map((_, c) => firstBreach(model, played, c))
+  const stop = stopperOf(
+    model,
+    breaches.filter((breach) => breach !== null),
+  )
+  return { model, days: stop?.days ?? null, containers: breaches.map((breach) => breach?.days ?? null) }
+} // prettier-ignore
 
 /** The same of a ledger already played. @param from the part at whose start to begin looking */
 export function countOf(model: Model, played: Ledger, from = 0): Count {

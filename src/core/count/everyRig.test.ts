@@ -63,6 +63,37 @@ describe('every rig, by hand: docs/worked-examples.md', () => {
     expect(usesLeft(model, ledger, cassette, 15)).toBe(2)
   })
 
+  it('a redirect to a tank that is joined to another leads to both', () => {
+    const document = example({ fresh: [900, 0, 900], gray: [60, 1, 0], black: [60, 1, 0], uses: [
+      use('shower', { role: 'shower', rate: 1, volume: 10, weights: [0, 0, 1, 0] }),
+      use('toilet', { role: 'toilet', rate: 4, volume: 2.1 }),
+    ], habits: [habit('half', [{ kind: 'redirect', activity: 'shower', share: owned(0.5), to: 'black' }])] }) // prettier-ignore
+    const rig = document.rigs[0]!
+    rig.containers.push({ ...rig.containers[1]!, id: 'bath', name: 'Bath' })
+    document.stays[0]!.levels.push({ ...document.stays[0]!.levels[1]!, container: 'bath' })
+    rig.outlets = [
+      {
+        ...newOutlet('outlet', 'Outlet'),
+        containers: ['bath', 'black'],
+        joined: ['bath', 'black'],
+        endValve: true,
+      },
+    ]
+    document.stays[0]!.habits = [{ habit: 'half', days: null }]
+    // The kitchen has 5 of its 60 L an evening. Bath and black, 120 L: 2.1 L a part and 5 L each evening, 13.4 L a day.
+    // After eight days 107.2 L, on the ninth 2.1, 2.1 and 7.1; 1.5 of the night's 2.1 L are left: 8.75 + 0.25 × 1.5 / 2.1.
+    const { stopper, days, own } = counted(document)
+    expect([stopper, days, own.gray]).toEqual([
+      'black',
+      expect.closeTo(8.92857142857, 9),
+      expect.closeTo(12.5, 9),
+    ])
+    document.habits[0]!.effects = [{ kind: 'redirect', activity: 'toilet', share: owned(1), to: 'gray' }]
+    rig.containers.push(rig.containers.splice(1, 1)[0]!)
+    // Now bath is the rig's first gray, and stands open to black: what is led to it stays where it was.
+    expect(counted(document).own.black ?? counted(document).own.bath).toBeCloseTo(120 / 8.4, 9)
+  })
+
   it('5: a diverting toilet with a urine jug, in both media', () => {
     const bin = newContainer('solids', 'bin', 'Bin', 30)
     const build = (solids: Container) =>

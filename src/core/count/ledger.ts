@@ -1,4 +1,5 @@
 import type { Model, Stream } from '../model'
+import { PIECE, whole, within, type Steps } from '../steps'
 import { playVessels } from './vessels'
 
 /**
@@ -14,27 +15,66 @@ export interface Ledger {
 }
 
 export function ledger(model: Model): Ledger {
+  return whole(ledgerSteps(model))
+}
+
+/** The same in pieces. */
+export function* ledgerSteps(model: Model): Steps<Ledger> {
   const { count } = model.grid
-  const amounts = amountsBeforeReuse(model)
+  const amounts = yield* within(amountsBeforeReuse(model), 0, 0.5)
   const levels = new Float64Array(model.containers.length * count)
   const rowOf = (s: number) => amounts.subarray(s * count, (s + 1) * count)
-  if (model.vessels.length > 0) playVessels(model, amounts)
-  model.streams.forEach(({ from, to }, s) => {
-    if (to >= 0) addTo(levels.subarray(to * count, (to + 1) * count), rowOf(s), 1)
-    if (from >= 0) addTo(levels.subarray(from * count, (from + 1) * count), rowOf(s), -1)
-  })
-  model.containers.forEach(({ start }, c) => accumulate(levels.subarray(c * count, (c + 1) * count), start))
-  return { amounts, levels }
+  if (model.vessels.length > 0) yield* within(playVessels(model, amounts), 0.5, 0.6)
+  for (const [s, stream] of model.streams.entries()) {
+    addStream(levels, stream, rowOf(s))
+    if (isPieceEnd(s, count)) yield 0.6 + (0.4 * s) / model.streams.length
+  }
+  return { amounts, levels: accumulated(model, levels) }
+}
+
+function addStream(levels: Float64Array, { from, to }: Stream, row: Float64Array): void {
+  const count = row.length
+  if (to >= 0) addTo(levels.subarray(to * count, (to + 1) * count), row, 1)
+  if (from >= 0) addTo(levels.subarray(from * count, (from + 1) * count), row, -1)
+}
+
+/** Turns the net flows of all containers into their levels, in place. */
+function accumulated({ containers, grid: { count } }: Model, net: Float64Array): Float64Array {
+  containers.forEach(({ start }, c) => accumulate(net.subarray(c * count, (c + 1) * count), start))
+  return net
+}
+
+/**
+ * The same levels without keeping the amounts, for who asks only how long a stay lasts; where a vessel passes water on the
+ * amounts are needed, and kept.
+ */
+export function* levelsSteps(model: Model): Steps<Pick<Ledger, 'levels'>> {
+  if (model.vessels.length > 0) return yield* ledgerSteps(model)
+  const { count } = model.grid
+  const levels = new Float64Array(model.containers.length * count)
+  const row = new Float64Array(count)
+  for (const [s, stream] of model.streams.entries()) {
+    fillAmounts(model, stream, row)
+    addStream(levels, stream, row)
+    if (isPieceEnd(s, count)) yield s / model.streams.length
+  }
+  return { levels: accumulated(model, levels) }
 }
 
 /** The ledger's amounts as they are before any vessel catches or gives water. */
-export function amountsBeforeReuse(model: Model): Float64Array {
+export function* amountsBeforeReuse(model: Model): Steps<Float64Array> {
   const { count } = model.grid
   const amounts = new Float64Array(model.streams.length * count)
-  model.streams.forEach((stream, s) => {
+  for (const [s, stream] of model.streams.entries()) {
     if (!stream.isOfVessel) fillAmounts(model, stream, amounts.subarray(s * count, (s + 1) * count))
-  })
+    if (isPieceEnd(s, count)) yield s / model.streams.length
+  }
   return amounts
+}
+
+/** Whether so many rows of so many parts fill a piece with this one. */
+function isPieceEnd(row: number, parts: number): boolean {
+  return (row + 1) % Math.max(1, Math.round(PIECE / parts)) === 0
 }
 
 /** amount = uses × (share of the draw × L per use + what is added per use) × the part's portion */
@@ -59,6 +99,11 @@ function accumulate(net: Float64Array, start: number): void {
 }
 
 /** The level at the start of a part: the stay's start, or the end of the part before. */
-export function levelBefore(model: Model, { levels }: Ledger, container: number, part: number): number {
+export function levelBefore(
+  model: Model,
+  { levels }: Pick<Ledger, 'levels'>,
+  container: number,
+  part: number,
+): number {
   return part === 0 ? model.containers[container]!.start : levels[container * model.grid.count + part - 1]!
 }

@@ -1,4 +1,5 @@
 import type { Model, ModelVessel } from '../model'
+import { PIECE, type Steps } from '../steps'
 
 const MORNING = 0
 
@@ -8,10 +9,15 @@ const MORNING = 0
  * At the end of each morning part it is emptied into the receivers of those who filled it since, in proportion.
  * @param amounts L, row = stream, column = part; the vessels' streams are written, the others give and take
  */
-export function playVessels(model: Model, amounts: Float64Array): void {
+export function* playVessels(model: Model, amounts: Float64Array): Steps<void> {
   const { count } = model.grid
   const states = emptyVessels(model)
-  for (let i = 0; i < count; i++) playVesselsPart(model, states, i, amounts, i, count)
+  const work = model.vessels.reduce((sum, vessel) => sum + vessel.donors.length + vessel.recipients.length, 0)
+  const piece = Math.max(1, Math.round(PIECE / (10 * work + 1)))
+  for (let i = 0; i < count; i++) {
+    playVesselsPart(model, states, i, amounts, i, count)
+    if ((i + 1) % piece === 0) yield (i + 1) / count
+  }
 }
 
 export interface VesselState {

@@ -1,6 +1,7 @@
-import { count } from '../count'
-import { compile, found, type Document, type Id } from '../model'
+import { lastsSteps } from '../count'
+import { found, type Document, type Id } from '../model'
 import type { Days } from '../quantities'
+import { whole, within, type Steps } from '../steps'
 import { blockedBy, type Blocked } from './blocked'
 import { switchHabit } from './switchHabit'
 
@@ -22,28 +23,33 @@ const LEAST_PUSH = 0.1
 
 /** What each habit of the document buys in a stay. A rival of the same group is off in the count with it. */
 export function daysBought(document: Document, stayId: Id): DaysBought[] {
-  return [...daysBoughtByTurns(document, stayId)]
+  return whole(daysBoughtSteps(document, stayId))
 }
 
-/** The same, one habit after the other, for those who cannot wait for a dozen counts at once. */
-export function* daysBoughtByTurns(document: Document, stayId: Id): Generator<DaysBought> {
+/** The same in pieces, for those who cannot wait for a dozen counts at once. */
+export function* daysBoughtSteps(document: Document, stayId: Id): Steps<DaysBought[]> {
   const stay = found(document.stays, stayId, 'stay')
   const rig = found(document.rigs, stay.rig, 'rig')
-  const asItStands = dryDays(document, stayId)
-  for (const habit of document.habits) {
+  const turns = document.habits.length + 1
+  const asItStands = yield* within(dryDays(document, stayId), 0, 1 / turns)
+  const rows: DaysBought[] = []
+  for (const [k, habit] of document.habits.entries()) {
     const { id } = habit
     const on = stay.habits.some(({ habit }) => habit === id)
-    const withIt = on ? asItStands : dryDays(switchHabit(document, stayId, id, true), stayId)
-    const without = on ? dryDays(switchHabit(document, stayId, id, false), stayId) : asItStands
-    yield {
+    const changed = switchHabit(document, stayId, id, !on)
+    const other = yield* within(dryDays(changed, stayId), (k + 1) / turns, (k + 2) / turns)
+    const [withIt, without] = on ? [asItStands, other] : [other, asItStands]
+    rows.push({
       habit: id,
       on,
       days: withIt.days - without.days,
       blockedBy: blockedBy(habit, rig, stay),
       atLeast: withIt.beyond,
       pushes: pushesOf(withIt.containers, without.containers),
-    }
+    })
+    yield (k + 2) / turns
   }
+  return rows
 }
 
 interface Counted {
@@ -60,9 +66,8 @@ function pushesOf(withIt: Counted['containers'], without: Counted['containers'])
 }
 
 /** 'Beyond' counts as the horizon. */
-function dryDays(document: Document, stayId: Id): Counted {
-  const model = compile(document, stayId)
-  const { days, containers } = count(model)
+function* dryDays(document: Document, stayId: Id): Steps<Counted> {
+  const { model, days, containers } = yield* lastsSteps(document, stayId)
   return {
     days: days ?? model.horizonDays,
     beyond: days === null,

@@ -1,7 +1,7 @@
 import type { Ledger } from '../count'
 import { TOILET_KINDS, type Crew, type Habit, type Id, type Model } from '../model'
 
-/** Liquid on the solids of one black tank or cassette. */
+/** Liquid on the solids of one black tank, or of tanks joined to one. */
 export interface FlushRatio {
   container: Id
   /** L of liquid per solid use, at each part's end; null before the first whole solid use. Row = part. */
@@ -12,14 +12,15 @@ export interface FlushRatio {
 
 /**
  * Non-solid litres (urine and what stood in it at the start included) since the last emptying ÷ solid uses, from one use
- * on (model.md section 4). Containers no solids reach are left out, and so are bins: they stay dry on purpose.
+ * on (model.md section 4). Of black tanks that solids reach; a cassette or a bin is carried out and tipped, nothing mounds there.
  * @param parts how many parts count for `least`
  */
 export function flushRatios(model: Model, { amounts }: Ledger, parts: number): FlushRatio[] {
   const { count } = model.grid
-  return model.containers.flatMap(({ id, unit, start }, c) => {
+  return model.containers.flatMap(({ id, isBlack, start }, c) => {
+    if (!isBlack) return []
     const into = model.streams.flatMap((stream, s) => (stream.to === c ? [{ ...stream, s }] : []))
-    if (unit === 'uses' || !into.some(({ solidUses }) => solidUses > 0)) return []
+    if (!into.some(({ solidUses }) => solidUses > 0)) return []
     let [litres, solids] = [start, 0]
     const ratios = Array.from({ length: count }, (_, i) => {
       for (const { s, activity, isSolid, solidUses, portion } of into) {
@@ -31,6 +32,11 @@ export function flushRatios(model: Model, { amounts }: Ledger, parts: number): F
     const counted = ratios.slice(0, parts).filter((ratio) => ratio !== null)
     return [{ container: id, ratios, least: counted.length === 0 ? null : Math.min(...counted) }]
   })
+}
+
+/** Whether solids reach a black tank at all: elsewhere there is no floor to keep. */
+export function hasFlushFloor({ streams, containers }: Pick<Model, 'streams' | 'containers'>): boolean {
+  return streams.some(({ to, solidUses }) => solidUses > 0 && containers[to]?.isBlack === true)
 }
 
 /** Whether a habit changes how much liquid falls on the solids. */

@@ -36,7 +36,7 @@ const FACTORS = [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 2, 2.5]
 /**
  * The two sides of the flush: little water leaves a mound, much fills the tanks. The stay counted with the flush water of
  * every toilet use times a factor, average use. @param parts up to the end of the stay
- * @returns empty where no solids reach a tank or cassette
+ * @returns empty where no solids reach a black tank
  */
 export function flushSides(document: Document, stayId: Id, parts: number): FlushPoint[] {
   return FACTORS.flatMap((factor) => {

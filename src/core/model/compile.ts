@@ -1,4 +1,5 @@
 import { partGrid } from '../calendar'
+import { whole, type Steps } from '../steps'
 import { activeHabits } from './activeHabits'
 import { compileContainers } from './compileContainers'
 import { compileStreams } from './compileStreams'
@@ -21,6 +22,11 @@ export interface CompileOptions {
  * @throws RangeError where a reference of the stay does not resolve: a broken contract, not a user's mistake
  */
 export function compile(document: Document, stayId: Id, options: CompileOptions = {}): Model {
+  return whole(compileSteps(document, stayId, options))
+}
+
+/** The same in pieces. */
+export function* compileSteps(document: Document, stayId: Id, options: CompileOptions = {}): Steps<Model> {
   const stay = found(document.stays, stayId, 'stay')
   const rig = found(document.rigs, stay.rig, 'rig')
   const crew = found(document.crews, stay.crew, 'crew')
@@ -29,7 +35,7 @@ export function compile(document: Document, stayId: Id, options: CompileOptions 
   const habits = activeHabits(stay, document.habits, grid)
   const factors = crew.activities.map((activity) => factorsOf(activity, habits, grid.count))
   const containers = compileContainers(rig, stay)
-  const streams = compileStreams(rig, crew, containers, habits)
+  const streams = yield* compileStreams(rig, crew, containers, habits)
   return {
     stay: stay.id,
     start: stay.start,

@@ -3,6 +3,7 @@ import { activeHabits } from './activeHabits'
 import { found } from './compile'
 import { heaterOf, membersOf } from './compileContainers'
 import { HEAT_STEP_C, heatExtra } from './compileUses'
+import { sparesOf } from './containers'
 import type { Activity, Crew } from './crew'
 import type { Document } from './document'
 import { factorsOf } from './factors'
@@ -37,11 +38,20 @@ export interface ActivityChance {
   falls: boolean[]
 }
 
+/** A starting level and its error, cut at empty and at full (model.md section 5). */
+export interface StartChance {
+  level: number
+  shape: LevelError['shape']
+  size: number
+  /** The capacity, spares included; the level itself where that is more: what is given stands as it is. */
+  full: number
+}
+
 export interface ContainerChance {
   /** Coefficient of variation of the capacity. */
   spread: number
   /** Its members' starting levels, and the heater's litres that are always there. */
-  starts: { level: number; shape: LevelError['shape']; size: number }[]
+  starts: StartChance[]
   heater: number
 }
 
@@ -105,9 +115,15 @@ export function compileChances(document: Document, stayId: Id, model: Model): Ch
       }, 0)
       return {
         spread: Math.sqrt(variance) / total,
-        starts: members.map((id) => {
-          const { level, error } = levels.get(id)!
-          return { level: level.value, shape: error.shape, size: error.size.value }
+        starts: of.map((container) => {
+          const { level, error } = levels.get(container.id)!
+          const capacity = (1 + sparesOf(container)) * container.capacity.value
+          return {
+            level: level.value,
+            shape: error.shape,
+            size: error.size.value,
+            full: Math.max(capacity, level.value),
+          }
         }),
         heater: heaterOf(rig, members[0]!),
       }

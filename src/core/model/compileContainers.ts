@@ -22,6 +22,7 @@ export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
       side: sideOf(first.kind),
       unit: unitOf(first.kind),
       members: members.map(({ id }) => id),
+      isBlack: members.some(({ kind }) => kind === 'black'),
       capacity: members.reduce((sum, member) => sum + (1 + sparesOf(member)) * member.capacity.value, heater),
       limit: members.length > 1 ? joinedLimit(members as TankContainer[]) : limitOf(first),
       start: start + heater,

@@ -1,3 +1,4 @@
+import { PIECE, type Steps } from '../steps'
 import type { ActiveHabit } from './activeHabits'
 import type { Activity, Crew } from './crew'
 import { REDIRECT_ENDS } from './habit'
@@ -16,41 +17,61 @@ type FindContainer = (id: Id) => { code: number; isBin: boolean }
  * A solids bin gets one use per solid use and no litres. A role that no fixture serves is off-site: no flow.
  * @param habits in the order of their ids: a redirect takes its share of what the ones before it left
  */
-export function compileStreams(
+export function* compileStreams(
   rig: Rig,
   crew: Crew,
   containers: readonly ModelContainer[],
   habits: readonly ActiveHabit[],
-): Stream[] {
-  const find: FindContainer = (id) => {
-    const code = containers.findIndex(({ members }) => members.includes(id))
-    return { code, isBin: containers[code]!.unit === 'uses' }
+): Steps<Stream[]> {
+  const find = finder(containers)
+  const places = new Map(rig.fixtures.map((fixture, index) => [fixture, index]))
+  const streams: Stream[] = []
+  let work = 0
+  for (const [index, activity] of crew.activities.entries()) {
+    const elsewhere = redirectsOf(activity, rig, find, habits)
+    for (const { fixture, share } of serving(rig, activity)) {
+      for (const { drains, ...route } of routesOf(fixture, activity, share, find)) {
+        const stream = { activity: index, fixture: places.get(fixture)!, portion: null, isOfVessel: false, ...route }
+        if (drains) streams.push(...redirected(stream, elsewhere))
+        else streams.push(stream)
+        work += WORK_PER_STREAM
+      }
+    }
+    if (work > PIECE) {
+      work = 0
+      yield (index + 1) / crew.activities.length
+    }
   }
-  return crew.activities.flatMap((activity, index) => {
-    const elsewhere = redirectsOf(activity, containers, habits)
-    return serving(rig, activity).flatMap(({ fixture, share }) =>
-      [...drawnRoutes(fixture, activity, share, find), ...addedRoutes(fixture, activity, share, find)]
-        .filter(({ ofDraw, fixed }) => ofDraw > 0 || fixed > 0)
-        .flatMap(({ drains, ...route }) => {
-          const stream = {
-            activity: index,
-            fixture: rig.fixtures.indexOf(fixture),
-            portion: null,
-            isOfVessel: false,
-            ...route,
-          }
-          return drains ? redirected(stream, elsewhere) : [stream]
-        }),
-    )
-  })
+  return streams
+} // prettier-ignore
+
+/** What a stream costs, in the small operations that pieces are measured in. */
+const WORK_PER_STREAM = 500
+
+function finder(containers: readonly ModelContainer[]): FindContainer {
+  const known = new Map(
+    containers.flatMap(({ members, unit }, code) =>
+      members.map((id) => [id, { code, isBin: unit === 'uses' }] as const),
+    ),
+  )
+  return (id) => known.get(id)!
+}
+
+/** What flows nowhere is left out. */
+function routesOf(fixture: Fixture, activity: Activity, share: number, find: FindContainer): Route[] {
+  return [
+    ...drawnRoutes(fixture, activity, share, find),
+    ...addedRoutes(fixture, activity, share, find),
+  ].filter(({ ofDraw, fixed }) => ofDraw > 0 || fixed > 0)
 }
 
 /** The fixtures of an activity's role that take it, their shares made to add up to 1 again. */
 function serving(rig: Rig, { role, kind }: Activity): { fixture: Fixture; share: number }[] {
   const refused = kind === 'solid-use' ? 'liquids' : kind === 'liquid-use' ? 'solids' : null
+  const fixtures = new Map(rig.fixtures.map((fixture) => [fixture.id, fixture]))
   const all = rig.roles.filter((entry) => entry.role === role)
   const taking = all.flatMap(({ fixture: id, share }) => {
-    const fixture = rig.fixtures.find((candidate) => candidate.id === id)!
+    const fixture = fixtures.get(id)!
     return fixture.takes === refused || share.value === 0 ? [] : [{ fixture, share: share.value }]
   })
   const total = taking.reduce((sum, { share }) => sum + share, 0)
@@ -101,18 +122,23 @@ interface Redirect {
   active: Uint8Array
 }
 
-/** Redirects of one activity that have somewhere to go in this rig. */
+/**
+ * Redirects of one activity that have somewhere to go in this rig: a kind is the rig's first container of it, and what is
+ * led to one of joined tanks is led to all.
+ */
 function redirectsOf(
   activity: Activity,
-  containers: readonly ModelContainer[],
+  rig: Rig,
+  find: FindContainer,
   habits: readonly ActiveHabit[],
 ): Redirect[] {
   return habits.flatMap(({ effects, active }) =>
     effects.flatMap((effect): Redirect[] => {
       if (effect.kind !== 'redirect' || effect.activity !== activity.id) return []
       const { to, share } = effect
-      const code = isOneOf(REDIRECT_ENDS, to) ? endCode(to) : containers.findIndex(({ kind }) => kind === to)
-      return code < 0 && !isOneOf(REDIRECT_ENDS, to) ? [] : [{ to: code, share: share.value, active }]
+      if (isOneOf(REDIRECT_ENDS, to)) return [{ to: endCode(to), share: share.value, active }]
+      const first = rig.containers.find(({ kind }) => kind === to)
+      return first ? [{ to: find(first.id).code, share: share.value, active }] : []
     }),
   )
 }

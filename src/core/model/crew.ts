@@ -8,8 +8,20 @@ export const ACTIVITY_KINDS = [
 ] as const // prettier-ignore
 export type ActivityKind = (typeof ACTIVITY_KINDS)[number]
 
-/** Kinds that no habit, budget or plan may reduce (model.md section 4, 'Never rationed'). */
-export const NEVER_RATIONED: readonly ActivityKind[] = ['drinking', 'hand-wash']
+/** Kinds of which no habit, budget or plan takes anything away (model.md section 4, 'Never rationed'). */
+export const NEVER_REDUCED: readonly ActivityKind[] = ['drinking', 'hand-wash']
+/**
+ * Kinds that are never rationed: no budget may grant fewer of them (model.md section 7). A habit the owner takes up may
+ * change how some of them are done (a cup for teeth), but for those that are never reduced.
+ */
+export const NEVER_RATIONED: readonly ActivityKind[] = [
+  ...NEVER_REDUCED,
+  'cooking',
+  'teeth',
+  'liquid-use',
+  'solid-use',
+  'pet',
+]
 export const TOILET_KINDS: readonly ActivityKind[] = ['liquid-use', 'solid-use']
 
 /** A shower by the clock: litres = flow × minutes on + trickle × minutes paused + run-up. */

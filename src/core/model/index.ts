@@ -1,7 +1,7 @@
-export { compile, found } from './compile'
+export { compile, compileSteps, found } from './compile'
 export type { CompileOptions } from './compile'
 export { compileChances, heatStepsAt } from './compileChances'
-export type { ActivityChance, Chances, ContainerChance, UseLine } from './compileChances'
+export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'
 export { joinedLimit } from './compileContainers'
 export {
   CARRIED_KINDS, CARRIER_KINDS, MEDIA, SUPPLY_KINDS, TANK_KINDS, WASTE_KINDS, baseArea, isOneOf, limitOf,
@@ -11,7 +11,14 @@ export type {
   CarriedKind, CarrierContainer, Container, ContainerKind, LevelUnit, Medium, Side, SolidsContainer, SupplyContainer,
   TankContainer, TankShape, VesselContainer,
 } from './containers' // prettier-ignore
-export { ACTIVITY_KINDS, FLUSH_SCHOOLS, NEVER_RATIONED, TOILET_KINDS, volumePerUse } from './crew'
+export {
+  ACTIVITY_KINDS,
+  FLUSH_SCHOOLS,
+  NEVER_RATIONED,
+  NEVER_REDUCED,
+  TOILET_KINDS,
+  volumePerUse,
+} from './crew'
 export type {
   Activity,
   ActivityKind,

@@ -12,6 +12,8 @@ export interface ModelContainer {
   unit: LevelUnit
   /** The document's containers it stands for: more than one where tanks are joined. */
   members: Id[]
+  /** Whether one of them is a black tank: where the flush floor holds. */
+  isBlack: boolean
   /** All of it: spares and joined tanks included. */
   capacity: number
   /** The level at which it stops the stay; null for a carrier. */

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { UNITS, fromSi, parseNumber, parseQuantity, toSi, unitsForLocale, type UnitChoice } from './index'
+import {
+  UNITS,
+  fromSi,
+  parseNumber,
+  parseQuantity,
+  parseShare,
+  toSi,
+  unitsForLocale,
+  type UnitChoice,
+} from './index'
 
 const metric: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperature: 'C', length: 'cm' }
 const american: UnitChoice = { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F', length: 'in' }
@@ -72,4 +81,14 @@ describe('units', () => {
     expect(unitsForLocale('en-GB').distance).toBe('mi')
     expect(unitsForLocale('de')).toEqual(metric)
   })
+})
+
+it('understands a share of a tank as people say it', () => {
+  const shares: [string, number][] = [
+    ['1/3', 1 / 3], ['2 / 3', 2 / 3], ['33 %', 0.33], ['33%', 0.33], ['12,5 %', 0.125], ['two thirds', 2 / 3], ['Two-thirds full', 2 / 3],
+    ['a quarter', 0.25], ['three quarters', 0.75], ['half', 0.5], ['½', 0.5], ['full', 1], ['empty', 0],
+  ] // prettier-ignore
+  for (const [text, share] of shares) expect(parseShare(text, ',')).toBeCloseTo(share, 12)
+  for (const text of ['', '33', '1/0', '1/', '/3', 'lots', '%', '1/3 L', 'thirds'])
+    expect(parseShare(text)).toBeNull()
 })

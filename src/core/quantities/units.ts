@@ -43,6 +43,19 @@ export function fromSi(value: number, unit: Unit): number {
 
 const METRIC: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperature: 'C', length: 'cm' }
 
+/** What most people mean by their units, in one choice; single ones can differ. */
+export const UNIT_SYSTEMS: Record<UnitSystem, UnitChoice> = {
+  metric: METRIC,
+  us: { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F', length: 'in' },
+  imperial: { volume: 'gal-imp', mass: 'lb', distance: 'mi', temperature: 'C', length: 'in' },
+}
+export type UnitSystem = 'metric' | 'us' | 'imperial'
+
+/** The system of a choice of units: that of its water. */
+export function systemOf({ volume }: UnitChoice): UnitSystem {
+  return volume === 'L' ? 'metric' : volume === 'gal-us' ? 'us' : 'imperial'
+}
+
 /**
  * A first guess at what somebody reads: US customary for the US, Liberia and Myanmar; miles and °C for
  * the United Kingdom, where tanks are sold in litres; metric elsewhere.
@@ -50,8 +63,7 @@ const METRIC: UnitChoice = { volume: 'L', mass: 'kg', distance: 'km', temperatur
  */
 export function unitsForLocale(locale: string): UnitChoice {
   const region = /[-_]([A-Za-z]{2})(?:$|[-_])/.exec(locale)?.[1]?.toUpperCase()
-  if (region === 'US' || region === 'LR' || region === 'MM')
-    return { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F', length: 'in' }
+  if (region === 'US' || region === 'LR' || region === 'MM') return UNIT_SYSTEMS.us
   if (region === 'GB') return { ...METRIC, distance: 'mi' }
   return METRIC
 }

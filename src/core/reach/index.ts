@@ -1,3 +1,5 @@
 export { MOST_IN_COMPONENT } from './components'
-export { SAMPLE, reach } from './reach'
-export type { HabitSet, Reach, ReachOptions, ReachSoFar } from './reach'
+export { allowedOf } from './floor'
+export type { Goal } from './goal'
+export { HOLDS, SAMPLE, reach } from './reach'
+export type { HabitSet, HeldBack, Hold, Reach, ReachOptions, ReachSoFar } from './reach'

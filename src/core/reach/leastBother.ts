@@ -30,8 +30,15 @@ export interface SearchContext {
  * Vessels tie components together: for each choice of vessels what they can hold back is bounded by what is offered and
  * wanted, and a set that passes on this bound alone is played in the trips where it matters.
  * @param over only sets that bother more than this: no other is known to last @param cap and less than this
+ * @param isAnyEnough takes the first set that lasts, whatever its bother
  */
-export function leastBother(context: SearchContext, days: Days, over: number, cap: number): FoundSet | null {
+export function leastBother(
+  context: SearchContext,
+  days: Days,
+  over: number,
+  cap: number,
+  isAnyEnough = false,
+): FoundSet | null {
   const { vessels, touching } = context.flows
   const { rest, combos } = context.flows.at(days)
   const whole = combos.map((all, k) =>
@@ -47,8 +54,9 @@ export function leastBother(context: SearchContext, days: Days, over: number, ca
   for (const mask of masks) {
     const open = whole.map((list, k) => ofMask((touching[k]! & mask) === 0 ? short[k]! : list, mask))
     if (open.some(({ flows }) => flows.length === 0)) continue
-    const found = searchMask(context, { days, mask, rest, open, over, cap: limit })
+    const found = searchMask(context, { days, mask, rest, open, over, cap: limit, isAnyEnough })
     if (!found) continue
+    if (isAnyEnough) return found
     best = found
     limit = found.bother
   }
@@ -116,9 +124,10 @@ interface MaskSearch {
   open: readonly List[]
   over: number
   cap: number
+  isAnyEnough: boolean
 }
 
-function searchMask(context: SearchContext, { days, mask, rest, open, over, cap }: MaskSearch): FoundSet | null {
+function searchMask(context: SearchContext, { days, mask, rest, open, over, cap, isAnyEnough }: MaskSearch): FoundSet | null {
   const { ofFlush, keepsFloor } = context
   // The longest list comes last: there only the first that holds is wanted.
   const levels = [...open].sort((a, b) => a.flows.length - b.flows.length)
@@ -130,6 +139,8 @@ function searchMask(context: SearchContext, { days, mask, rest, open, over, cap 
   const best = [...levels.map((_, d) => sumOf(levels.slice(d).map(({ extremes }) => extremes))), none]
   const state = openTrips(context, { days, mask, order: [], allowed: context.allowed }, rest, best[0]!, none)
   if (state.allowed < 0) return null
+  // Where any will do those that save most come first.
+  const tried = levels.map(({ flows }) => (isAnyEnough ? [...flows].reverse() : flows))
   const partial = levels.map(() => new Float64Array(rest.length))
   const needsFloor = ofFlush.filter(Boolean).length > 1
   let found: FoundSet | null = null
@@ -137,7 +148,7 @@ function searchMask(context: SearchContext, { days, mask, rest, open, over, cap 
 
   const descend = (d: number, sums: Float64Array, chosen: readonly ComboFlow[], bother: number): void => {
     const [leastLeft, mostLeft] = [sumFrom(least, d + 1), sumFrom(most, d + 1)]
-    for (const flow of levels[d]!.flows) {
+    for (const flow of tried[d]!) {
       const now = bother + flow.combo.bother
       if (now + leastLeft >= limit - 1e-9) return
       if (now + mostLeft <= over + 1e-9) continue
@@ -145,7 +156,7 @@ function searchMask(context: SearchContext, { days, mask, rest, open, over, cap 
         const habits = [...chosen, flow].flatMap(({ combo }) => combo.habits)
         if (!holds(context, state, habits, sums, flow.totals, best[d + 1]!)) continue
         if (needsFloor && !keepsFloor(habits)) continue
-        limit = now
+        limit = isAnyEnough ? -Infinity : now
         found = { habits, bother: now }
         return
       }

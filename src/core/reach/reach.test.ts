@@ -1,14 +1,16 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ledger } from '../count'
-import { flushKept, flushRatios, withHabits } from '../habits'
+import { withHabits } from '../habits'
 import { compile, type Document, type Id } from '../model'
 import { owned } from '../quantities'
 import { chanceToLast, playTrips, tripStreams } from '../risk'
+import { everySet, searchWhole } from '../../../tests/support/everySet'
+import { expectFinderIsBest, finderArb } from '../../../tests/support/finder'
 import { samplerFor } from '../../../tests/support/spreads'
 import { habit } from '../../../tests/support/build'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { componentsOf } from './components'
-import { allowedOf, reach, type Reach } from './reach'
+import { reach, type ReachOptions } from './reach'
 
 const TRIPS = 120
 const UNTIL = 8
@@ -31,41 +33,8 @@ function demoWith(habits: readonly Id[], change: (document: Document) => void = 
   return document
 }
 
-/** Every set that the groups allow, each played by the sampler alone. */
-function bruteForce(document: Document) {
-  const stay = document.stays[0]!
-  const floor = flushKept(document.crews[0]!)
-  const sets = document.habits.reduce<Id[][]>(
-    (all, { id, group }) => [
-      ...all,
-      ...all.filter((set) => group === null || set.every((other) => document.habits.find((one) => one.id === other)!.group !== group)).map((set) => [...set, id]),
-    ],
-    [[]],
-  )
-  const leastLiquid = (set: readonly Id[]) => {
-    const model = compile(withHabits(document, stay.id, set), stay.id, { horizonDays: HORIZON })
-    const parts = model.grid.edges.findIndex((edge, i) => i > 0 && edge >= UNTIL)
-    return Math.min(...flushRatios(model, ledger(model), parts).map(({ least }) => least ?? Infinity))
-  }
-  const floorHeld = Math.min(floor, leastLiquid([]))
-  const streams = tripStreams(1, 0, TRIPS)
-  return sets
-    .filter((set) => leastLiquid(set) >= floorHeld - 1e-9)
-    .map((set) => {
-      const { days } = playTrips(samplerFor(withHabits(document, stay.id, set), stay.id, HORIZON), streams)
-      const rank = allowedOf(stay.confidence.value, TRIPS)
-      const bother = set.reduce((sum, id) => sum + document.habits.find((one) => one.id === id)!.bother.value, 0)
-      return { set: [...set].sort().join(), bother, days: Math.min(HORIZON, days.sort()[rank]!) }
-    })
-} // prettier-ignore
-
-function searched(document: Document): Reach {
-  const steps = reach(document, 'harrow-ridge', { seed: 1, untilDays: UNTIL, trips: TRIPS })
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}
+const searched = (document: Document, more: Partial<ReachOptions> = {}) =>
+  searchWhole(document, 'harrow-ridge', { seed: 1, untilDays: UNTIL, trips: TRIPS, ...more })
 
 describe('the least bother that reaches the nights', () => {
   it.each([
@@ -80,7 +49,7 @@ describe('the least bother that reaches the nights', () => {
       }),
     ],
   ])('is what brute force finds: %s', (_, document) => {
-    const all = bruteForce(document)
+    const all = everySet(document, { untilDays: UNTIL, trips: TRIPS })
     const { goal, curve } = searched(document)
     for (const { habits, bother, days } of curve) {
       const same = all.find(({ set }) => set === habits.join())!
@@ -109,6 +78,24 @@ describe('the least bother that reaches the nights', () => {
     const holds = cheapest.every(({ set }) => chanceToLast(playTrips(samplerFor(withHabits(document, 'harrow-ridge', set === '' ? [] : set.split(',')), 'harrow-ridge', HORIZON), tripStreams(1, 0, 10_000)).days, UNTIL) >= 0.9)
     if (holds) expect(goal.bother).toBeCloseTo(least, 9)
     else expect(goal.bother).toBeGreaterThanOrEqual(least - 1e-9)
+  }, 120_000) // prettier-ignore
+
+  it('is never less than every set by hand, for rigs of all kinds, schools and bans', () => {
+    fc.assert(fc.property(finderArb, expectFinderIsBest), { numRuns: 3, seed: 7, endOnFailure: true })
+  }, 120_000)
+
+  it('says what the school holds back, and what it would buy', () => {
+    const found = searched(demoWith(TEN))
+    const free = searched(demoWith(TEN, savesFlush))
+    const held = found.heldBack.find(({ by }) => by === 'school')!
+    expect(held.most).toEqual(free.most)
+    expect(held.most.days).toBeGreaterThan(found.most.days + 0.1)
+    expect(free.heldBack.some(({ by }) => by === 'school')).toBe(false)
+    // No school and no floor of a cassette: nothing is held back.
+    const cassette = demoWith(TEN)
+    Object.assign(cassette.rigs[0]!.containers.find(({ kind }) => kind === 'black')!, { kind: 'cassette', spares: 0, shell: owned(2), light: null })
+    cassette.rigs[0]!.outlets = []
+    expect(searched(cassette).heldBack).toEqual([])
   }, 120_000) // prettier-ignore
 
   it('never rations: no set touches drinking or the washing of hands', () => {

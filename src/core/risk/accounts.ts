@@ -2,7 +2,7 @@ import type { Ledger } from '../count'
 import type { Model } from '../model'
 
 /**
- * What a trip adds up, part by part: the level of every container, then, for each container that solids reach, the
+ * What a trip adds up, part by part: the level of every container, then, for each black tank that solids reach, the
  * liquid on them (L) and the solid uses. All are sums over streams, so a use moves each by
  * `ofSum` × its litres over those of one mean use + `ofUse` × uses.
  */
@@ -48,8 +48,8 @@ export function accountsOf(
   { tapped, isBase, withFlush }: AccountOptions,
 ): Accounts {
   const { containers, streams } = model
-  const reached = containers.flatMap(({ unit }, c) =>
-    withFlush && unit === 'L' && streams.some(({ to, solidUses }) => to === c && solidUses > 0) ? [c] : [],
+  const reached = containers.flatMap(({ isBlack }, c) =>
+    withFlush && isBlack && streams.some(({ to, solidUses }) => to === c && solidUses > 0) ? [c] : [],
   )
   const flush = reached.map((container, f) => {
     const liquid = containers.length + 2 * f

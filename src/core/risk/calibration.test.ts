@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Document } from '../model'
+import { owned } from '../quantities'
+import { example, use } from '../../../tests/support/build'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { plainTrips } from '../../../tests/support/plainTrips'
 import { samplerFor } from '../../../tests/support/spreads'
@@ -25,12 +27,25 @@ function varied(document: Document, habits: string[]): Document {
   return copy
 }
 
+/** A full supply and an empty waste tank, read so that the error reaches past full and empty. */
+function atTheEnds(shape: 'even' | 'normal'): Document {
+  const uses = [{ ...use('sink', { rate: 12, volume: 3 }), dispersion: 1 as const, spread: owned(0.35), levelSpread: owned(0.2) }]
+  const document = example({ fresh: [160, 5, 160], gray: [160, 1, 0], black: [40, 0.9, 0], uses })
+  for (const container of document.rigs[0]!.containers) if ('spread' in container) container.spread.value = 0.03
+  const [fresh, gray] = document.stays[0]!.levels
+  Object.assign(fresh!, { error: { shape, size: owned(shape === 'even' ? 53 : 20) } })
+  Object.assign(gray!, { error: { shape, size: owned(shape === 'even' ? 53 : 20) } })
+  return document
+} // prettier-ignore
+
 const demos: [string, Document, number][] = [
   ['trailer', trailerDemo(), 14],
   ['van', vanDemo(), 8],
   ['truck', truckDemo(), 30],
   ['trailer in the heat, dishwater flushing', varied(trailerDemo(), ['dish-water-flush', 'wet-soap-rinse']), 14],
   ['trailer, shower scooped, half the showers', varied(trailerDemo(), ['shower-basin', 'shower-every-other']), 16],
+  ['full fresh and empty gray read in thirds', atTheEnds('even'), 30],
+  ['the same, measured badly', atTheEnds('normal'), 30],
 ] // prettier-ignore
 
 /** Generated ones whose counts spread over more than a part: where all trips end together no quantile splits them. */

@@ -3,9 +3,9 @@ import { BATCH, type Batch } from './batch'
 import { SLICES, SLICE_BITS } from './compound'
 import { drawOnce } from './once'
 import type { ActivitySampler, Sampler } from './sampler'
+import { startOf } from './starts'
 import { SUM_SLICES, TRIP_SLICES } from './tables'
 
-const WHOLE = 2 ** 32
 const HALF = 2 ** 16
 const SLICE_MASK = SLICES - 1
 const SUM_MASK = SUM_SLICES - 1
@@ -36,11 +36,7 @@ export function drawTrips(sampler: Sampler, batch: Batch): void {
       capacity[row + j] = share
       limit[row + j] = given === null || side === 'supply' ? (given ?? 0) : given * share
       let sum = heater
-      for (let k = 0; k < starts.length; k++) {
-        const { level, shape, size: error } = starts[k]!
-        const u = words[w + 1 + k]!
-        sum += shape === 'even' ? (level + error * ((u >>> 0) / WHOLE - 0.5)) * share : level + error * normal[u >>> SLICE_SHIFT]!
-      }
+      for (let k = 0; k < starts.length; k++) sum += startOf(starts[k]!, share, words[w + 1 + k]!, normal)
       off[row + j] = sum - start
     }
     word += 1 + starts.length

@@ -24,8 +24,8 @@ export interface FlushOptions {
 
 /**
  * Liquid since the last emptying ÷ solid uses, from one use on (model.md section 4): each trip's least, over all
- * containers that solids reach and the parts counted. @param sampler with its flush accounts
- * @returns null where no trip has a solid use in litres
+ * black tanks that solids reach and the parts counted. @param sampler with its flush accounts
+ * @returns null where no trip has a solid use in a black tank
  */
 export function flushRange(
   sampler: Sampler,

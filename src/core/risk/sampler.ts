@@ -1,9 +1,11 @@
 import { amountsBeforeReuse, ledger as play, type Ledger } from '../count'
 import { heatStepsAt, type ActivityChance, type Chances, type Model, type UseLine } from '../model'
+import { whole } from '../steps'
 import { accountsOf, type Accounts, type Term } from './accounts'
 import { riskTables, type RiskTables, type SumsTable } from './tables'
 import type { CompoundTables } from './compound'
 import { edgesOf, normalSlices, type Slices } from './slices'
+import { startSampler, type StartSampler } from './starts'
 import type { TripStreams } from './streams'
 
 /** Slices of a day's heat. */
@@ -59,7 +61,7 @@ export interface OnceTable {
 
 export interface ContainerSampler {
   capacity: Slices
-  starts: Chances['containers'][0]['starts']
+  starts: StartSampler[]
   heater: number
 }
 
@@ -150,11 +152,11 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     activities,
     onceAccounts: accountsOfOnce(activities, accounts),
     levels: chances.activities.map(({ levelSpread }) => tables.trip(levelSpread)),
-    containers: chances.containers.map(({ spread, starts, heater }) => ({ capacity: tables.trip(spread), starts, heater })),
+    containers: chances.containers.map(({ spread, starts, heater }) => ({ capacity: tables.trip(spread), starts: starts.map(startSampler), heater })),
     normal: tables.normal,
     heats: weather.heats,
     heatChange: weather.change,
-    beforeReuse: model.vessels.length > 0 ? amountsBeforeReuse(model) : new Float64Array(0),
+    beforeReuse: model.vessels.length > 0 ? whole(amountsBeforeReuse(model)) : new Float64Array(0),
     reusing: reusingStreams(model, tapped, accounts),
   }
 } // prettier-ignore

@@ -1,6 +1,5 @@
 import Dexie, { type Table } from 'dexie'
-import { entityFromVersion1, entityFromVersion2 } from '@/document'
-import { rowsUpgrade } from './upgradeRows'
+import { checkUpgraded, rowsUpgrade } from './upgradeRows'
 import type { Row } from './changes'
 import type { HistoryStep } from './documentStore'
 
@@ -32,7 +31,14 @@ export class DryCountDatabase extends Dexie {
       meta: 'key',
       history: 'seq, undone',
     })
-    this.version(2).stores({}).upgrade(rowsUpgrade(entityFromVersion1))
-    this.version(3).stores({}).upgrade(rowsUpgrade(entityFromVersion2))
+    this.version(2)
+      .stores({})
+      .upgrade(rowsUpgrade((documents) => documents.entityFromVersion1))
+    this.version(3)
+      .stores({})
+      .upgrade(async (transaction) => {
+        await rowsUpgrade((documents) => documents.entityFromVersion2)(transaction)
+        await checkUpgraded(transaction)
+      })
   }
 }

@@ -1,89 +1,142 @@
 import type { Document } from '@/core/model'
 import { CURRENT_VERSION } from '@/document'
-import { LISTS, applied, inverse, setList, type Change } from './changes'
+import { loadChecks, type Checks } from '../checks'
+import { applied, inverse, type Change } from './changes'
 import { DryCountDatabase, type Space } from './database'
-import { emptyDocument, type DocumentStore, type HistoryStep, type Snapshot } from './documentStore'
+import type { Committed, DocumentStore, Edit, HistoryStep, Replayed, Snapshot } from './documentStore'
+import { StorageFault, storageFault } from './faults'
 import { nextStep, withStep, type HistoryState } from './history'
+import { readRows } from './readRows'
+import { openTabs } from './tabs'
 
-/** The document in IndexedDB. */
-export function openDexieStore(space: Space): DocumentStore {
-  const database = new DryCountDatabase(space)
-  const channel = new BroadcastChannel(`${database.name}-edits`)
-  const tables = [...LISTS.map((list) => database[list]), database.meta, database.history]
+interface Known {
+  revision: number
+  document: Document
+  isChecked: boolean
+}
 
+/** The document in IndexedDB. @param by the tab @throws StorageFault where the browser has no database to open */
+export function openDexieStore(space: Space, by = ''): DocumentStore {
+  const database = opened(space)
+  const tabs = openTabs(`${database.name}-edits`)
   /** What this tab read or wrote last; good as long as no other tab has written since. */
-  let known: { revision: number; document: Document } | null = null
+  let known: Known | null = null
 
-  const current = async (): Promise<{ revision: number; document: Document }> => {
+  /** @param checks null: shown before they are there */
+  const current = async (checks: Checks | null): Promise<Known> => {
     const revision = await revisionOf(database)
-    if (known?.revision !== revision) known = { revision, document: await readDocument(database) }
+    // Revisions only grow: a smaller one is another database under the same name.
+    if (known && revision < known.revision) throw new StorageFault('deleted')
+    if (known?.revision !== revision)
+      known = { revision, document: await readDocument(database), isChecked: false }
+    if (checks && !known.isChecked) known = { ...known, document: valid(checks, known.document), isChecked: true }
     return known
   }
-  const write = async (work: (document: Document) => Promise<Document>): Promise<Snapshot> => {
-    const snapshot = await database.transaction('rw', tables, async () => {
-      const before = await current()
-      const document = await work(before.document)
+  const write = async <T extends object>(
+    work: (document: Document, checks: Checks) => Promise<T & { document: Document }>,
+  ): Promise<T & Snapshot> => {
+    const checks = await loadChecks()
+    const snapshot = await transaction(database, 'rw', async () => {
+      const before = await current(checks)
+      const done = await work(before.document, checks)
       const revision = before.revision + 1
       await database.meta.put({ key: 'revision', value: revision })
       await database.meta.put({ key: 'documentVersion', value: CURRENT_VERSION })
-      return { document, revision, ...(await labels(database)) }
+      return { ...done, revision, ...(await labels(database)) }
     })
-    known = snapshot
-    channel.postMessage(snapshot.revision)
+    known = { revision: snapshot.revision, document: snapshot.document, isChecked: true }
+    tabs.tell(snapshot.revision)
     return snapshot
   }
-  const replay = async (
-    document: Document,
-    step: HistoryStep | undefined,
+  const replay = (
+    find: (database: DryCountDatabase) => Promise<HistoryStep | undefined>,
     undone: 0 | 1,
-  ): Promise<Document> => {
-    if (!step) return document
-    const changes = undone === 1 ? inverse(step.changes) : step.changes
-    await writeChanges(database, changes)
-    await database.history.put({ ...step, undone })
-    return applied(document, changes)
-  }
+  ): Promise<Replayed> =>
+    write<Pick<Replayed, 'step'>>(async (document, checks) => {
+      const step = await find(database)
+      if (!step) return { document, step: null }
+      const changes = undone === 1 ? inverse(step.changes) : step.changes
+      const next = valid(checks, applied(document, changes))
+      await writeChanges(database, changes)
+      await database.history.put({ ...step, undone })
+      return { document: next, step: { label: step.label, ...(step.by === undefined ? {} : { by: step.by }) } }
+    })
 
   return {
-    load: () =>
-      database.transaction('r', tables, async () => ({ ...(await current()), ...(await labels(database)) })),
-    commit: (edits, at) =>
-      write(async (kept) => {
-        let document = kept
-        let history: HistoryState = await readHistory(database)
-        for (const edit of edits) {
-          const edited = edit.make(document)
-          const step = nextStep(history.last, document, edited, edit, at)
-          document = edited
-          if (!step) continue
-          await writeChanges(database, step.changes)
-          const next = withStep(history, step.kept)
-          await database.history.bulkDelete(next.gone)
-          await database.history.put(step.kept)
-          history = next
-        }
-        return document
-      }),
-    undo: () => write(async (document) => replay(document, await lastStanding(database), 1)),
-    redo: () => write(async (document) => replay(document, await firstUndone(database), 0)),
+    load: async (unchecked = false) => {
+      const checks = unchecked ? null : await loadChecks()
+      return transaction(database, 'r', async () => {
+        const { document, revision } = await current(checks)
+        return { document, revision, ...(await labels(database)) }
+      })
+    },
+    commit: (edits, at) => write((kept) => makeEdits(database, kept, edits, at, by)),
+    undo: () => replay(lastStanding, 1),
+    redo: () => replay(firstUndone, 0),
     subscribe: (listener) => {
-      const edited = () => listener('edited')
-      const outdated = () => {
+      const stop = tabs.hear(() => listener('edited'))
+      const changed = ({ newVersion }: IDBVersionChangeEvent) => {
         database.close()
-        listener('outdated')
+        listener(newVersion === null ? 'deleted' : 'outdated')
       }
-      channel.addEventListener('message', edited)
-      database.on('versionchange', outdated)
+      database.on('versionchange', changed)
       return () => {
-        channel.removeEventListener('message', edited)
-        database.on('versionchange').unsubscribe(outdated)
+        stop()
+        database.on('versionchange').unsubscribe(changed)
       }
     },
     close: () => {
-      channel.close()
+      tabs.close()
       database.close()
     },
   }
+} // prettier-ignore
+
+function opened(space: Space): DryCountDatabase {
+  try {
+    return new DryCountDatabase(space)
+  } catch (error) {
+    throw storageFault(error)
+  }
+}
+
+async function transaction<T>(database: DryCountDatabase, mode: 'r' | 'rw', work: () => Promise<T>): Promise<T> {
+  try {
+    return await database.transaction(mode, database.tables, work)
+  } catch (error) {
+    throw storageFault(error)
+  }
+} // prettier-ignore
+
+/** One edit after the other; one that no longer fits is left out and handed back. */
+async function makeEdits(
+  database: DryCountDatabase,
+  kept: Document,
+  edits: readonly Edit[],
+  at: number,
+  by: string,
+): Promise<Pick<Committed, 'document' | 'dropped'>> {
+  let document = kept
+  let history: HistoryState = await readHistory(database)
+  const dropped: Committed['dropped'] = []
+  for (const edit of edits) {
+    let edited: Document
+    try {
+      edited = edit.make(document)
+    } catch (error) {
+      dropped.push({ edit, error })
+      continue
+    }
+    const step = nextStep(history.last, document, edited, edit, at, by)
+    document = edited
+    if (!step) continue
+    await writeChanges(database, step.changes)
+    const next = withStep(history, step.kept)
+    await database.history.bulkDelete(next.gone)
+    await database.history.put(step.kept)
+    history = next
+  }
+  return { document, dropped }
 }
 
 async function labels(database: DryCountDatabase): Promise<Pick<Snapshot, 'undo' | 'redo'>> {
@@ -93,11 +146,17 @@ async function labels(database: DryCountDatabase): Promise<Pick<Snapshot, 'undo'
   }
 }
 
+/** As it stands, unchecked. @throws StorageFault where a newer application has written */
 async function readDocument(database: DryCountDatabase): Promise<Document> {
-  const document: Document = emptyDocument()
-  for (const list of LISTS) setList(document, list, await database[list].toArray())
-  const current = await database.meta.get('currentStay')
-  document.currentStay = typeof current?.value === 'string' ? current.value : null
+  const version = await database.meta.get('documentVersion')
+  if (typeof version?.value === 'number' && version.value > CURRENT_VERSION) throw new StorageFault('newer')
+  return readRows((table) => database.table(table))
+}
+
+/** @throws StorageFault where it is no valid document */
+function valid({ checked }: Checks, document: Document): Document {
+  const result = checked(document)
+  if (!result.ok) throw new StorageFault('damaged', result.faults)
   return document
 }
 
@@ -118,9 +177,9 @@ function firstUndone({ history }: DryCountDatabase): Promise<HistoryStep | undef
   return history.where('undone').equals(1).first()
 }
 
-async function revisionOf(database: DryCountDatabase): Promise<number> {
-  const row = await database.meta.get('revision')
-  return typeof row?.value === 'number' ? row.value : 0
+async function revisionOf({ meta }: DryCountDatabase): Promise<number> {
+  const value = (await meta.get('revision'))?.value
+  return typeof value === 'number' ? value : 0
 }
 
 async function writeChanges(database: DryCountDatabase, changes: readonly Change[]): Promise<void> {

@@ -9,10 +9,15 @@ export type EditLabel =
 /** A change of the document as a function, so that it can be made again on top of another tab's edit. */
 export interface Edit {
   label: EditLabel
-  /** @throws nothing; returns the next document, sharing what it did not touch. */
+  /**
+   * Returns the next document, sharing what it did not touch.
+   * @throws where it does not fit what is kept by now: it is then left out, alone
+   */
   make: (document: Document) => Document
   /** Edits with the same key within `COALESCE_MS` are one step of the history: a drag, not its every pixel. */
   coalesce: string | null
+  /** UTC milliseconds of the edit itself; without it, those of the commit. */
+  at?: number
 }
 
 /** One step of the history, as it is kept. */
@@ -24,6 +29,8 @@ export interface HistoryStep {
   coalesce: string | null
   changes: Change[]
   undone: 0 | 1
+  /** The tab that made it; steps of older applications have none. */
+  by?: string
 }
 
 export interface Snapshot {
@@ -34,30 +41,43 @@ export interface Snapshot {
   redo: EditLabel | null
 }
 
+/** What came of a commit. */
+export interface Committed extends Snapshot {
+  /** Edits that no longer fitted, with what they threw; the others are written. */
+  dropped: { edit: Edit; error: unknown }[]
+}
+
+/** What came of an undo or redo; `step` is the one moved, null where there was none. */
+export interface Replayed extends Snapshot {
+  step: Pick<HistoryStep, 'label' | 'by'> | null
+}
+
 export const COALESCE_MS = 1500
 /** Steps kept for undo. */
 export const HISTORY_STEPS = 300
 
 /**
  * Where a document is kept. Every call is one transaction: it happens whole or not at all, and has reached the disk
- * when its promise resolves. One acceptance suite holds every implementation to this.
+ * when its promise resolves. What is read is a valid document. One acceptance suite holds every implementation to this.
+ * @throws StorageFault
  */
 export interface DocumentStore {
-  load: () => Promise<Snapshot>
+  /** @param unchecked shows what is there at once; the caller reads it again, checked, before anything is done with it */
+  load: (unchecked?: boolean) => Promise<Snapshot>
   /** Makes the edits on what is kept now, another tab's edits included. */
-  commit: (edits: readonly Edit[], at: number) => Promise<Snapshot>
+  commit: (edits: readonly Edit[], at: number) => Promise<Committed>
   /** Takes back, or makes again, one step; the same snapshot where there is none. */
-  undo: () => Promise<Snapshot>
-  redo: () => Promise<Snapshot>
+  undo: () => Promise<Replayed>
+  redo: () => Promise<Replayed>
   /**
-   * Calls back after another tab has written ('edited'), or has brought a newer application whose data this one
-   * cannot read ('outdated'; the store is then closed). @returns stops listening
+   * Calls back after another tab has written ('edited'), has brought a newer application whose data this one cannot read
+   * ('outdated'), or what was kept has been deleted ('deleted'; in both the store is closed). @returns stops listening
    */
   subscribe: (listener: (event: StoreEvent) => void) => () => void
   close: () => void
 }
 
-export type StoreEvent = 'edited' | 'outdated'
+export type StoreEvent = 'edited' | 'outdated' | 'deleted'
 
 export function emptyDocument(): Document {
   return {

@@ -18,22 +18,28 @@ export interface HistoryState {
   undone: readonly number[]
 }
 
-/** The history's next step for an edit from one document to the next; null where nothing changed. */
+/** The history's next step for an edit from one document to the next; null where nothing changed. @param by the tab */
 export function nextStep(
   last: HistoryStep | undefined,
   before: Document,
   after: Document,
   edit: Edit,
   at: number,
+  by: string,
 ): NextStep | null {
   const changes = changesBetween(before, after)
   if (changes.length === 0) return null
   const { label, coalesce } = edit
+  const madeAt = edit.at ?? at
   const grows =
-    last?.undone === 0 && coalesce !== null && last.coalesce === coalesce && at - last.at < COALESCE_MS
+    last?.undone === 0 &&
+    last.by === by &&
+    coalesce !== null &&
+    last.coalesce === coalesce &&
+    madeAt - last.at < COALESCE_MS
   const kept: HistoryStep = grows
-    ? { ...last, at, changes: merged(last.changes, changes) }
-    : { seq: (last?.seq ?? 0) + 1, label, at, coalesce, changes, undone: 0 }
+    ? { ...last, at: madeAt, changes: merged(last.changes, changes) }
+    : { seq: (last?.seq ?? 0) + 1, label, at: madeAt, coalesce, changes, undone: 0, by }
   return { changes, kept }
 }
 

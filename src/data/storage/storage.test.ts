@@ -8,7 +8,7 @@ import { applied, changesBetween, inverse, merged } from './changes'
 import { DATABASE_NAMES } from './database'
 import { openDexieStore } from './dexieStore'
 import { COALESCE_MS, HISTORY_STEPS, emptyDocument, type DocumentStore, type Edit } from './documentStore'
-import { openMemoryStore } from './memoryStore'
+import { openMemoryStore, sharedMemory } from './memoryStore'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 
 const load: Edit = { label: 'import', coalesce: null, make: () => trailerDemo() }
@@ -100,36 +100,71 @@ function acceptance(name: string, open: () => DocumentStore) {
       expect((await store.undo()).document).toEqual(before)
     })
 
-    it('leaves everything as it was when an edit fails', async () => {
+    it('leaves out an edit that throws, alone, and hands it back', async () => {
       await commit(load)
-      const failing: Edit = { label: 'rig', coalesce: null, make: () => { throw new Error('no') } } // prettier-ignore
-      await expect((async () => store.commit([capacity(777), failing], 1))()).rejects.toThrow()
-      if (name === 'Dexie') expect((await store.load()).document).toEqual(trailerDemo())
+      const error = new Error('no')
+      const failing: Edit = { label: 'rig', coalesce: null, make: () => { throw error } }
+      const done = await commit(capacity(700), failing, capacity(777))
+      expect(done.dropped).toEqual([{ edit: failing, error }])
+      expect(capacityOf(done.document)).toBe(777)
+      expect((await store.load()).document).toEqual(done.document)
+      expect(capacityOf((await store.undo()).document)).toBe(700)
+    }) // prettier-ignore
+
+    it('gives the very object it was given back, as long as nobody else has written', async () => {
+      const document = trailerDemo()
+      const { document: kept } = await commit({ ...load, make: () => document })
+      expect(kept).toBe(document)
+      let seen: Document | null = null
+      await commit({ ...load, make: (base) => (seen = base) })
+      expect(seen).toBe(document)
+    })
+
+    it('says whose step was taken back, and that there was none', async () => {
+      expect((await store.undo()).step).toBeNull()
+      await commit(load)
+      expect((await store.undo()).step).toMatchObject({ label: 'import', by: 'one' })
+      expect((await store.redo()).step).toMatchObject({ label: 'import', by: 'one' })
     })
   })
 }
 
-acceptance('memory', openMemoryStore)
-acceptance('Dexie', () => openDexieStore('mine'))
+acceptance('memory', () => openMemoryStore('one'))
+acceptance('Dexie', () => openDexieStore('mine', 'one'))
 
-describe('two openings of one database', () => {
-  it('make their edits on top of each other, and tell each other', async () => {
-    const [first, second] = [openDexieStore('mine'), openDexieStore('mine')]
+describe.each<[string, () => (by: string) => DocumentStore]>([
+  ['memory', () => sharedMemory()],
+  ['Dexie', () => (by) => openDexieStore('mine', by)],
+])('two openings of one %s', (_, share) => {
+  it('make their edits on top of each other, tell each other, and each step is its own', async () => {
+    const open = share()
+    const [first, second] = [open('first'), open('second')]
     await first.commit([load], 1)
     const told = new Promise<string>((resolve) => second.subscribe(resolve))
-    await first.commit([capacity(111)], 2)
+    await first.commit([capacity(111, 'drag')], 2)
     expect(await told).toBe('edited')
     const rename: Edit = {
       label: 'rig',
-      coalesce: null,
+      coalesce: 'drag',
       make: (d) => produce(d, (draft) => void (draft.rigs[0]!.name = 'Both')),
     }
     const { document } = await second.commit([rename], 3)
     expect([capacityOf(document), document.rigs[0]!.name]).toEqual([111, 'Both'])
-    expect((await openDexieStore('demo').load()).document).toEqual(emptyDocument())
+    const { step, document: undone } = await first.undo()
+    expect([step?.by, capacityOf(undone), undone.rigs[0]!.name]).toEqual(['second', 111, 'Family trailer'])
     first.close()
     second.close()
+    await Promise.all(Object.values(DATABASE_NAMES).map((database) => Dexie.delete(database)))
   })
+})
+
+it('the demo’s database is another one', async () => {
+  const [mine, demo] = [openDexieStore('mine'), openDexieStore('demo')]
+  await mine.commit([load], 1)
+  expect((await demo.load()).document).toEqual(emptyDocument())
+  mine.close()
+  demo.close()
+  await Promise.all(Object.values(DATABASE_NAMES).map((database) => Dexie.delete(database)))
 })
 
 describe('changes', () => {

@@ -1,17 +1,25 @@
-import type { Transaction } from 'dexie'
+import Dexie, { type Transaction } from 'dexie'
 import { LISTS, type Change, type Row } from './changes'
+import { StorageFault } from './faults'
+import { readRows } from './readRows'
 
 type List = (typeof LISTS)[number]
 /** How an entity of each list becomes one of the next document version. The old one was checked when it was written. */
 type EntityUpgrades = Record<List, (entity: never) => object>
+type Documents = typeof import('@/document/checking')
+/** Fetched only where there is something to upgrade; the upgrade's transaction is kept open meanwhile. */
+const documents = () => Dexie.waitFor(import('@/document/checking'))
 
 /**
  * Brings every kept row, and every row in the history, to the next document version, in the one transaction of the
  * database's upgrade: it happens whole or not at all, and undo reaches back across it.
  */
-export function rowsUpgrade(upgrades: EntityUpgrades): (transaction: Transaction) => Promise<void> {
-  const upgraded = (list: List, entity: unknown) => upgrades[list](entity as never) as Row['entity']
+export function rowsUpgrade(
+  from: (documents: Documents) => EntityUpgrades,
+): (transaction: Transaction) => Promise<void> {
   return async (transaction) => {
+    const upgrades = from(await documents())
+    const upgraded = (list: List, entity: unknown) => upgrades[list](entity as never) as Row['entity']
     for (const list of LISTS)
       await transaction
         .table<Row>(list)
@@ -28,4 +36,15 @@ export function rowsUpgrade(upgrades: EntityUpgrades): (transaction: Transaction
         }
       })
   }
+}
+
+/**
+ * The last thing in the transaction of an upgrade: what the rows have become is a valid document, or nothing has happened.
+ * @throws StorageFault
+ */
+export async function checkUpgraded(transaction: Transaction): Promise<void> {
+  const document = await readRows((name) => transaction.table(name))
+  const { checked } = await documents()
+  const result = checked(document)
+  if (!result.ok) throw new StorageFault('upgrade', result.faults)
 }

@@ -1,6 +1,6 @@
 import {
   ACTIVITY_KINDS,
-  NEVER_RATIONED,
+  NEVER_REDUCED,
   TOILET_KINDS,
   volumePerUse,
   type Activity,
@@ -11,7 +11,7 @@ import {
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
 
-/** A habit's effects name activities that exist (the standard ones always do), and none reduces what is never rationed. */
+/** A habit's effects name activities that exist (the standard ones always do), and none reduces what is never reduced. */
 export function habitChecks(habit: Habit, crews: readonly Crew[], path: Path): DocumentFault[] {
   return habit.effects.flatMap((effect, i): DocumentFault[] => {
     const at = [...path, 'effects', i]
@@ -22,7 +22,7 @@ export function habitChecks(habit: Habit, crews: readonly Crew[], path: Path): D
         { code: 'dangling', path: [...at, 'activity'], found: show(effect.activity), expected: 'activity' },
       ]
     const reduced = activities.find(
-      (activity) => NEVER_RATIONED.includes(activity.kind) && reduces(effect, activity),
+      (activity) => NEVER_REDUCED.includes(activity.kind) && reduces(effect, activity),
     )
     if (reduced) return [{ code: 'rationed', path: at, found: show(reduced.name), expected: '' }]
     return vesselFaults(habit, effect, activities, at)

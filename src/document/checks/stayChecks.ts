@@ -70,12 +70,15 @@ const habitsOnChecks: Check = (document, stay, path) => {
     if (days && days[0] > days[1])
       return [{ code: 'days-reversed', path: [...at, 'days'], found: days.join(' to '), expected: '' }]
     const blocked = rig ? blockedBy(habit, rig, stay) : null
-    if (blocked)
-      return [
-        blocked.permission === null
-          ? { code: 'gear-missing', path: at, found: show(habit.name), expected: blocked.gear.join(', ') }
-          : { code: 'not-allowed', path: at, found: show(habit.name), expected: blocked.permission },
-      ]
+    if (blocked) {
+      const { gear, permission } = blocked
+      const faults: DocumentFault[] = []
+      if (gear.length > 0)
+        faults.push({ code: 'gear-missing', path: at, found: show(habit.name), expected: gear.join(', ') })
+      if (permission !== null)
+        faults.push({ code: 'not-allowed', path: at, found: show(habit.name), expected: permission })
+      return faults
+    }
     if (habit.group === null) return []
     if (groups.has(habit.group))
       return [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }]

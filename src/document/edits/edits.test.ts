@@ -5,7 +5,17 @@ import { count } from '@/core/count'
 import { compile, type Document } from '@/core/model'
 import { addWallDays } from '@/core/calendar'
 import { checked } from '../index'
-import { PRESET_IDS, PRESETS, firstChoices, startDocument } from '../starters'
+import { fromSi, unitsForLocale } from '@/core/quantities'
+import {
+  PRESET_IDS,
+  TOILET_IDS,
+  WAYS,
+  firstChoices,
+  litresADay,
+  presetIn,
+  startDocument,
+  toiletsFor,
+} from '../starters'
 import * as edits from './index'
 import { starterNames, starters } from '@/texts/en/starters'
 import { trailerDemo } from '../../../scripts/demo/trailer'
@@ -113,27 +123,30 @@ describe('edits leave a valid document, or are refused by the check', () => {
   })
 })
 
+const metric = unitsForLocale('en-NZ')
+const american = unitsForLocale('en-US')
+
 it('the guided start makes a valid document of every choice', () => {
   fc.assert(
     fc.property(
       fc.constantFrom(...PRESET_IDS),
       fc.integer({ min: 1, max: 12 }),
       fc.boolean(),
-      fc.constantFrom('daily' as const, 'every-other' as const, 'rarely' as const),
+      fc.constantFrom(...WAYS),
       fc.integer({ min: 1, max: 45 }),
-      (preset, persons, pet, showers, nights) => {
+      (preset, persons, pet, way, nights) => {
         let n = 0
         const choices = {
-          ...firstChoices('2027-05-01T22:10'),
+          ...firstChoices('2027-05-01T22:10', metric),
           preset,
-          litres: PRESETS[preset],
+          litres: presetIn(preset, 'L'),
           persons,
           pet,
-          showers,
+          way,
           nights,
         }
         const document = valid(
-          startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`),
+          startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, metric),
         )
         expect(document.crews[0]!.persons.length).toBe(persons)
         expect(document.stays[0]!.start).toBe('2027-05-01T15:00')
@@ -142,3 +155,54 @@ it('the guided start makes a valid document of every choice', () => {
     ),
   )
 })
+
+it('first counts are such as an owner believes: by people, by the way they live, by their toilet', () => {
+  let n = 0
+  const started = (more: object) => {
+    const choices = { ...firstChoices('2027-05-01T22:10', metric), ...more }
+    const document = valid(startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, metric))
+    const model = compile(document, document.currentStay!)
+    const { containers, days } = count(model)
+    const daysOf = (kind: string) => containers[model.containers.findIndex((container) => container.kind === kind)] ?? Infinity
+    return { days: days ?? Infinity, daysOf }
+  }
+  // A couple in a small van: 60 L fresh, 40 L gray, a cassette with its own flush water.
+  const couple = { persons: 2, plumbing: 'apart', toilet: 'cassette', litres: { fresh: 60, gray: 40, black: 0 } }
+  const [careful, usual, home] = WAYS.map((way) => started({ ...couple, way }))
+  expect(careful!.days).toBeGreaterThan(1)
+  expect(usual!.days).toBeGreaterThan(1)
+  expect(home!.days).toBeLessThan(usual!.days)
+  expect(usual!.daysOf('flush')).toBeGreaterThan(2)
+  expect(usual!.daysOf('flush')).toBeLessThan(4)
+  expect(usual!.daysOf('cassette')).toBeGreaterThan(2)
+  expect(usual!.daysOf('cassette')).toBeLessThan(4)
+  // Twice the people, half the days, near enough: washing-up and cooking grow with them.
+  const four = started({ ...couple, persons: 4, way: 'usual' })
+  expect(usual!.daysOf('fresh') / four.daysOf('fresh')).toBeCloseTo(2, 0)
+  // Careful is within the basic needs of the handbook it names; nobody lives under a day by it, in any rig of the plan.
+  expect(litresADay('careful', 2.6)).toBeGreaterThan(7.5)
+  expect(litresADay('careful', 2.6)).toBeLessThan(15)
+  for (const preset of PRESET_IDS)
+    for (const toilet of TOILET_IDS.filter((id) => toiletsFor('one-gray').includes(id)))
+      expect(started({ preset, litres: presetIn(preset, 'L'), toilet, plumbing: 'one-gray', way: 'careful', persons: preset.includes('van') ? 2 : 4 }).days).toBeGreaterThan(1)
+}) // prettier-ignore
+
+it('what is proposed is round in the owner’s own units, and typed numbers stay', () => {
+  let n = 0
+  const shown = (value: number, dimension: 'volume' | 'temperature' | 'mass', units = american) =>
+    fromSi(value, units[dimension])
+  const isRound = (value: number) => Math.abs(value * 20 - Math.round(value * 20)) < 1e-9
+  const choices = { ...firstChoices('2027-05-01T22:10', american), toilet: 'cassette' as const, plumbing: 'one-gray' as const }
+  expect(shown(choices.litres.fresh, 'volume')).toBeCloseTo(24, 9)
+  const typed = { ...choices, litres: { ...choices.litres, fresh: 113 } }
+  const { rigs, crews, stays } = startDocument(typed, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, american)
+  expect(rigs[0]!.containers[0]!.capacity.value).toBe(113)
+  for (const container of rigs[0]!.containers) {
+    if ('reserve' in container) expect(isRound(shown(container.reserve.value, 'volume'))).toBe(true)
+    if ('light' in container && container.light) expect(isRound(shown(container.light.value, 'volume'))).toBe(true)
+    if ('shell' in container) expect(isRound(shown(container.shell.value, 'mass'))).toBe(true)
+  }
+  expect(shown(stays[0]!.weather.usual.value, 'temperature')).toBeCloseTo(64, 9)
+  expect(shown(crews[0]!.heat.above.value, 'temperature')).toBeCloseTo(77, 9)
+  expect(shown(crews[0]!.liftLimit.value, 'mass')).toBeCloseTo(35, 9)
+}) // prettier-ignore

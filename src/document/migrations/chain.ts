@@ -1,9 +1,6 @@
 import { fromVersion1 } from './fromVersion1'
 import { fromVersion2 } from './fromVersion2'
 
-/** The newest version this application writes. */
-export const CURRENT_VERSION = 3
-
 export type Migration = (document: unknown) => unknown
 
 /** `chain[n]` turns a document of version n into version n + 1. Contiguous from 1; each gets a copy of a checked one. */

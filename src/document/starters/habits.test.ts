@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { blockedBy, daysBought, flushRatios, switchHabit, touchesFlush } from '@/core/habits'
 import { count } from '@/core/count'
-import { ACTIVITY_KINDS, CAUTIONS, GEAR, LAND_RULES, NEVER_RATIONED, compile } from '@/core/model'
+import { ACTIVITY_KINDS, CAUTIONS, GEAR, LAND_RULES, NEVER_REDUCED, compile } from '@/core/model'
 import { checked } from '../index'
 import * as edits from '../edits'
 import { PLUMBING_IDS, TOILET_IDS, layoutRig, starterHabits, toiletsFor } from './index'
@@ -18,7 +18,7 @@ describe('the catalogue of habits', () => {
       const reducing = habit.effects.filter(
         ({ kind }) => kind === 'rate' || kind === 'volume' || kind === 'replace',
       )
-      for (const { activity } of reducing) expect(NEVER_RATIONED).not.toContain(activity)
+      for (const { activity } of reducing) expect(NEVER_REDUCED).not.toContain(activity)
       expect(habit.effects.length).toBeGreaterThan(0)
       const document = trailerDemo()
       document.rigs[0]!.gear = []

@@ -14,6 +14,22 @@ export const TOILET_IDS = [
 export type ToiletId = (typeof TOILET_IDS)[number]
 
 export type TankLitres = Record<'fresh' | 'gray' | 'black', number>
+export type TankName = keyof LayoutNames['tanks']
+
+/** A container of a plan: what it is called there, and how large it is (L; a solids bin: uses). */
+export interface PlannedTank {
+  name: TankName
+  kind: Container['kind']
+  size: number
+}
+
+/** What the owner knows of a plan's containers beside the usual sizes. */
+export interface KnownTanks {
+  sizes: Partial<Record<TankName, number>>
+  /** Cassettes or jugs alike beside the one in use. */
+  spares: number
+}
+const NOTHING_KNOWN: KnownTanks = { sizes: {}, spares: 0 }
 
 export interface LayoutNames {
   tanks: Record<
@@ -43,8 +59,33 @@ export function layoutRig(
   name: string,
   names: LayoutNames,
   newId: NewId,
+  known: KnownTanks = NOTHING_KNOWN,
 ): Rig {
-  const layout = new Layout(names, newId)
+  return laidOut(plumbing, toilet, litres, name, names, newId, known).rig
+}
+
+/** The containers a plan comes to, in its order, each with the size it has unless the owner knows better. */
+export function plannedTanks(
+  plumbing: PlumbingId,
+  toilet: ToiletId,
+  litres: TankLitres,
+  names: LayoutNames,
+  known: KnownTanks = NOTHING_KNOWN,
+): PlannedTank[] {
+  let n = 0
+  return laidOut(plumbing, toilet, litres, '', names, () => String((n += 1)), known).planned
+}
+
+function laidOut(
+  plumbing: PlumbingId,
+  toilet: ToiletId,
+  litres: TankLitres,
+  name: string,
+  names: LayoutNames,
+  newId: NewId,
+  known: KnownTanks,
+): { rig: Rig; planned: PlannedTank[] } {
+  const layout = new Layout(names, newId, known)
   const fresh = layout.tank('fresh', 'fresh', litres.fresh)
   const { kitchen, bath, solo } = grayTanks(layout, plumbing, litres)
   const black = toilet === 'black' ? layout.tank('black', 'black', litres.black) : null
@@ -59,15 +100,16 @@ export function layoutRig(
     solo !== null,
   )
   if (plumbing === 'two-bathrooms') addSecondBathroom(layout, fresh, bath, litres.black)
-  return { id: newId('rig'), name, ...layout.parts(), heater: null, gear: [], payload: null }
+  const rig = { id: newId('rig'), name, ...layout.parts(), heater: null, gear: [], payload: null }
+  return { rig, planned: layout.planned }
 }
 
 /** @returns the receivers of kitchen and bath, and the old black tank that stands open to them */
 function grayTanks(layout: Layout, plumbing: PlumbingId, { gray, black }: TankLitres) {
   if (plumbing === 'kitchen-and-bath')
     return {
-      kitchen: layout.tank('gray', 'grayKitchen', gray / 2),
-      bath: layout.tank('gray', 'grayBath', gray / 2),
+      kitchen: layout.tank('gray', 'grayKitchen', Math.round(gray / 2)),
+      bath: layout.tank('gray', 'grayBath', Math.round(gray / 2)),
       solo: null,
     }
   const one = layout.tank('gray', 'gray', gray)
@@ -113,14 +155,19 @@ class Layout {
   private fixtures: { fixture: Fixture; role: Role }[] = []
   private outlets: Outlet[] = []
 
+  readonly planned: PlannedTank[] = []
+
   constructor(
     private names: LayoutNames,
     private newId: NewId,
+    private known: KnownTanks,
   ) {}
 
-  tank(kind: Container['kind'], name: keyof LayoutNames['tanks'], size?: number): string {
+  tank(kind: Container['kind'], name: TankName, usual?: number): string {
     const id = this.newId('tank')
-    this.containers.push(newContainer(kind, id, this.names.tanks[name], size))
+    const made = newContainer(kind, id, this.names.tanks[name], this.known.sizes[name] ?? usual)
+    this.planned.push({ name, kind, size: made.capacity.value })
+    this.containers.push('spares' in made ? { ...made, spares: this.known.spares } : made)
     return id
   }
 

@@ -1,11 +1,20 @@
 import { leaveAfterNights, type WallTime } from '@/core/calendar'
 import type { Crew, Document, Rig, Stay } from '@/core/model'
-import { fromSource, owned } from '@/core/quantities'
+import { fromSource, roundIn, type UnitChoice } from '@/core/quantities'
 import { starterActivities } from './activities'
 import { assumedCrew, assumedWeather, fullOrEmpty } from './assumed'
 import { starterHabits } from './habits'
-import { layoutRig, type LayoutNames, type PlumbingId, type TankLitres, type ToiletId } from './layouts'
+import {
+  layoutRig,
+  type KnownTanks,
+  type LayoutNames,
+  type PlumbingId,
+  type TankLitres,
+  type ToiletId,
+} from './layouts'
+import { inRoundNumbers } from './roundNumbers'
 import type { StarterTexts } from './starterTexts'
+import { asTheyLive, flushedWith, type Way } from './ways'
 
 export interface StarterNames {
   rigs: Record<PresetId, string>
@@ -29,9 +38,11 @@ export const PRESETS: Record<PresetId, TankLitres> = {
   'large-trailer': { fresh: 320, gray: 260, black: 170 },
 }
 
-/** Showers a day and person. */
-export const SHOWER_RATES = { daily: 1, 'every-other': 0.5, rarely: 0.25 } as const
-export type ShowerHabit = keyof typeof SHOWER_RATES
+/** The same in numbers that are round in a unit of volume. */
+export function presetIn(preset: PresetId, unit: UnitChoice['volume']): TankLitres {
+  const { fresh, gray, black } = PRESETS[preset]
+  return { fresh: roundIn(fresh, unit), gray: roundIn(gray, unit), black: roundIn(black, unit) }
+}
 
 /** What the guided start asks for. */
 export interface StartChoices {
@@ -39,23 +50,26 @@ export interface StartChoices {
   litres: TankLitres
   plumbing: PlumbingId
   toilet: ToiletId
+  /** What was typed of single containers, and spare cassettes or jugs. */
+  known: KnownTanks
   persons: number
   pet: boolean
-  showers: ShowerHabit
+  way: Way
   start: WallTime
   nights: number
 }
 
 /** The choices a new owner meets: a van, two people, five nights from tomorrow afternoon. @param tomorrow any time of that day */
-export function firstChoices(tomorrow: WallTime): StartChoices {
+export function firstChoices(tomorrow: WallTime, units: UnitChoice): StartChoices {
   return {
     preset: 'van',
-    litres: { ...PRESETS.van },
+    litres: presetIn('van', units.volume),
     plumbing: 'one-gray',
     toilet: 'black',
+    known: { sizes: {}, spares: 0 },
     persons: 2,
     pet: false,
-    showers: 'every-other',
+    way: 'usual',
     start: `${tomorrow.slice(0, 10)}T15:00`,
     nights: 5,
   }
@@ -67,10 +81,12 @@ export function startDocument(
   texts: StarterTexts,
   names: StarterNames,
   newId: NewId,
+  units: UnitChoice,
 ): Document {
-  const rig = starterRig(choices, names, newId)
-  const crew = starterCrew(choices, texts, names, newId)
-  const stay = starterStay(choices, names.stay, newId('stay'), rig, crew)
+  const laidOut = starterRig(choices, names, newId)
+  const lived = starterCrew(choices, texts, names, newId)
+  const planned = starterStay(choices, names.stay, newId('stay'), laidOut, lived)
+  const { rig, crew, stay } = inRoundNumbers({ rig: laidOut, crew: lived, stay: planned }, units)
   return {
     format: 'dry-count/document',
     version: 3,
@@ -83,21 +99,25 @@ export function startDocument(
 }
 
 function starterRig(
-  { preset, litres, plumbing, toilet }: StartChoices,
+  { preset, litres, plumbing, toilet, known }: StartChoices,
   names: StarterNames,
   newId: NewId,
 ): Rig {
-  return layoutRig(plumbing, toilet, litres, names.rigs[preset], names.layout, newId)
+  return layoutRig(plumbing, toilet, litres, names.rigs[preset], names.layout, newId, known)
 }
 
 function starterCrew(
-  { persons, pet, showers }: StartChoices,
+  { persons, pet, way, toilet }: StartChoices,
   texts: StarterTexts,
   names: StarterNames,
   newId: NewId,
 ): Crew {
+  // Who is careful with water is so with the flush, and rinses hard at the dump.
+  const school = way === 'careful' ? 'little' : 'plenty'
+  const assumed = assumedCrew()
   return {
-    ...assumedCrew(),
+    ...assumed,
+    flush: { ...assumed.flush, school },
     id: newId('crew'),
     name: names.crew(persons),
     persons: Array.from({ length: persons }, (_, i) => ({
@@ -105,9 +125,9 @@ function starterCrew(
       name: names.person(i + 1),
       rates: [],
     })),
-    activities: starterActivities(texts, { pet, laundry: false }).map((activity) =>
-      activity.kind === 'shower' ? { ...activity, rate: owned(SHOWER_RATES[showers]) } : activity,
-    ),
+    activities: starterActivities(texts, { pet, laundry: false })
+      .map((activity) => asTheyLive(activity, way, persons))
+      .map((activity) => flushedWith(activity, toilet === 'black' ? school : 'carried')),
   }
 }
 

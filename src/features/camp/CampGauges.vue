@@ -58,7 +58,7 @@ function drag(container: ModelContainer, amount: number) {
     <h2 id="gauges" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.levels }}</h2>
     <ul class="mt-3 grid grid-cols-[repeat(auto-fit,minmax(6.6rem,1fr))] gap-x-2 gap-y-6">
       <li v-for="gauge in gauges" :key="gauge.id" class="min-w-0" :data-testid="`gauge-${gauge.id}`">
-        <h3 class="mb-2 truncate text-lg font-bold">{{ gauge.name }}</h3>
+        <h3 class="mb-5 text-lg leading-tight font-bold wrap-anywhere hyphens-auto">{{ gauge.name }}</h3>
         <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge, $event)" />
         <p class="figure mt-2 text-xl leading-tight font-bold">{{ level(gauge.start, gauge.unit) }}</p>
         <p class="text-[0.95rem] text-soft">{{ t.gauge.of(level(gauge.capacity, gauge.unit)) }}</p>

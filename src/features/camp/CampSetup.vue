@@ -2,8 +2,10 @@
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
+import { today } from '@/parts/today'
 import { formatDate, t } from '@/texts'
 
+const now = today()
 const forecast = useForecastStore()
 const entries = computed(() => {
   const { rig, crew, stay } = forecast
@@ -21,7 +23,7 @@ const entries = computed(() => {
       label: t.camp.stay,
       to: '/stay',
       name: nights,
-      more: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt)}`,
+      more: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt, now)}`,
     },
   ]
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { touchesFlush, type DaysBought } from '@/core/habits'
+import { hasFlushFloor, touchesFlush, type DaysBought } from '@/core/habits'
 import type { Habit } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
@@ -27,6 +27,10 @@ const pushed = computed(() =>
     ),
   ),
 )
+const touches = computed(() => {
+  const { crew, model } = forecast
+  return crew !== null && model !== null && hasFlushFloor(model) && touchesFlush(props.habit, crew)
+})
 const isOpen = ref(false)
 /** Asked for while it is open, and again when an edit has made the answer void. */
 watch([isOpen, () => advice.company], () => {
@@ -48,7 +52,7 @@ const words = computed(() => {
     <ul class="grid gap-1 pb-2 text-[0.95rem] leading-snug">
       <li v-for="(effect, i) in habit.effects" :key="i">{{ effectWords(effect) }}</li>
       <li v-for="push in pushed" :key="push">▲ {{ push }}</li>
-      <li v-if="forecast.crew && touchesFlush(habit, forecast.crew)">▲ {{ t.habits.touches }}</li>
+      <li v-if="touches">▲ {{ t.habits.touches }}</li>
       <!-- Of a habit that is on they stand above it already. -->
       <li v-for="caution in on ? [] : habit.cautions" :key="caution">
         {{ t.habits.cautions }}: {{ t.cautions[caution] }}

@@ -7,7 +7,8 @@ import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { fromSource } from '@/core/quantities'
-import { stayOf } from '@/document/edits'
+import type { HabitSet } from '@/core/reach'
+import { crewOf, stayOf } from '@/document/edits'
 import { chanceWords } from '@/parts/risk/chanceWords'
 import { formatDays, formatNumber, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
@@ -42,6 +43,7 @@ function setConfidence(value: string) {
   )
 }
 
+const isRunning = computed(() => search.state.value === 'running')
 /** The answer in a sentence, once it is there. */
 const answer = computed(() => {
   const { result, askedNights } = search
@@ -53,10 +55,26 @@ const answer = computed(() => {
       ? t.reach.already(asked)
       : t.reach.found(asked, formatNumber(goal.bother, 1), chanceWords(goal.chance))
   }
-  const best = result.value.curve.at(-1)!
+  const { most } = result.value
+  if (!most) return null
   const stopper = forecast.model?.containers.find(({ id }) => id === result.value!.stopper)?.name
-  return t.reach.none(asked, formatDays(best.days), stopper ?? '')
+  return t.reach.none(asked, formatDays(most.days), stopper ?? '')
 })
+/** What something held back would buy: less bother where the nights are reached either way, else days. */
+const heldBack = computed(() => {
+  const { goal, most, heldBack: all = [] } = search.result.value ?? {}
+  if (!most) return []
+  const days = (set: HabitSet) => t.reach.heldDays(set.isBeyond ? t.risk.beyond(formatDays(set.days)) : formatDays(set.days))
+  const bother = (set: HabitSet) => t.reach.heldBother(formatNumber(set.bother, 1))
+  return all.map((held) => ({
+    by: held.by,
+    text: goal && held.goal ? t.reach.held[held.by](bother(goal), bother(held.goal)) : t.reach.held[held.by](days(most), days(held.most)),
+  }))
+}) // prettier-ignore
+function saveFlush() {
+  const { id } = forecast.crew!
+  workspace.edit('crew', (draft) => void (crewOf(draft, id).flush.school = 'little'))
+}
 </script>
 
 <template>
@@ -78,12 +96,14 @@ const answer = computed(() => {
         :options="options"
         @choose="setConfidence"
       />
-      <AppButton v-if="search.state.value !== 'running'" kind="primary" @click="search.start(nights)">{{
-        t.reach.go
-      }}</AppButton>
-      <AppButton v-else @click="search.stop()">{{ t.reach.stop }}</AppButton>
+      <!-- One and the same button, so that it keeps the focus when a search ends. -->
+      <AppButton
+        :kind="isRunning ? 'plain' : 'primary'"
+        @click="isRunning ? search.stop() : search.start(nights)"
+        >{{ isRunning ? t.reach.stop : t.reach.go }}</AppButton
+      >
     </div>
-    <p v-if="search.state.value === 'running'" class="mt-3 text-soft" role="status">
+    <p v-if="isRunning" class="mt-3 text-soft" role="status">
       {{ t.reach.working(search.result.value?.curve.length ?? 0) }}
     </p>
     <p v-else-if="search.state.value === 'stopped'" class="mt-3 text-soft" role="status">
@@ -99,8 +119,23 @@ const answer = computed(() => {
     >
       {{ answer }}
     </p>
-    <p v-if="search.isStale.value && search.result.value" class="mt-1 font-semibold" role="status">
-      {{ t.reach.stale }}
+    <p v-if="search.isGone.value" class="mt-3 text-soft" role="status">{{ t.reach.gone }}</p>
+    <ul
+      v-if="heldBack.length > 0"
+      class="mt-2 max-w-[62ch]"
+      :aria-label="t.reach.heldTitle"
+      data-testid="held-back"
+    >
+      <li v-for="held in heldBack" :key="held.by" class="flex flex-wrap items-center gap-x-3">
+        <span>{{ held.text }}</span>
+        <AppButton kind="quiet" @click="search.allowHold(held.by, saveFlush)">{{
+          t.reach.allowHold[held.by]
+        }}</AppButton>
+      </li>
+    </ul>
+    <p v-if="search.isUnderFloor.value" class="flex flex-wrap items-center gap-x-3 text-soft">
+      {{ t.reach.belowFloor }}
+      <AppButton kind="quiet" @click="search.keepFloor()">{{ t.reach.keepFloor }}</AppButton>
     </p>
     <div
       v-if="search.result.value && search.result.value.curve.length > 0"
@@ -111,13 +146,14 @@ const answer = computed(() => {
         :goal="search.result.value.goal ?? null"
         :until-days="search.askedDays.value"
         :nights="search.askedNights.value"
-        :picked="search.picked.value"
+        :picked="search.shown.value"
         @pick="search.pick($event)"
       />
       <ReachSet
-        v-if="search.picked.value"
-        :set="search.picked.value"
+        v-if="search.shown.value"
+        :set="search.shown.value"
         :without="search.without.value"
+        :taking="search.taking"
         @refuse="search.refuse($event)"
         @allow="search.allow($event)"
       />

@@ -9,7 +9,12 @@ import BotherMarks from '@/parts/BotherMarks.vue'
 import { formatDays, formatNumber, t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 
-const props = defineProps<{ set: HabitSet; without: readonly Id[] }>()
+const props = defineProps<{
+  set: HabitSet
+  without: readonly Id[]
+  /** Runs the edit as one that leaves the answer standing. */
+  taking: (edit: () => void) => void
+}>()
 defineEmits<{ refuse: [habit: Id]; allow: [habit: Id] }>()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
@@ -29,9 +34,11 @@ const cautions = computed(() => [...new Set(rows.value.flatMap((habit) => habit.
 
 function take() {
   const { id } = forecast.stay!
-  workspace.edit('habit', (draft) => {
-    stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null }))
-  })
+  props.taking(() =>
+    workspace.edit('habit', (draft) => {
+      stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null }))
+    }),
+  )
 }
 </script>
 

@@ -1,11 +1,11 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { leaveAfterNights, wallDaysBetween } from '@/core/calendar'
 import type { Id } from '@/core/model'
-import type { HabitSet, Reach, ReachSoFar } from '@/core/reach'
+import type { HabitSet, Hold, ReachSoFar } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
+import { useJobStore } from '@/data/jobStore'
 import { SEED } from '@/data/riskStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { spawnReach } from '@/workers'
 
 type State = 'idle' | 'running' | 'done' | 'stopped' | 'failed'
 
@@ -13,83 +13,108 @@ type State = 'idle' | 'running' | 'done' | 'stopped' | 'failed'
 export function useReach() {
   const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
+  const jobs = useJobStore()
   const state = ref<State>('idle')
-  const result = shallowRef<(ReachSoFar & Partial<Pick<Reach, 'stopper'>>) | null>(null)
+  const result = shallowRef<ReachSoFar | null>(null)
   const askedNights = ref(0)
   const askedDays = ref(0)
   /** Habits these people will not take. */
   const without = ref<Id[]>([])
-  const pickedBother = ref<number | null>(null)
-  /** The stay is no longer what was searched, other than by taking a set of habits. */
-  const isStale = ref(false)
-  let running: ReturnType<typeof spawnReach> | null = null
+  /** Whether sets may leave less liquid on the solids than the floor. */
+  const isUnderFloor = ref(false)
+  const picked = shallowRef<HabitSet | null>(null)
+  /** The answer went, since it was of a stay, or of habits, that are no longer so. */
+  const isGone = ref(false)
+  let running = 0
 
-  const picked = computed((): HabitSet | null => {
-    const { curve = [], goal = null } = result.value ?? {}
-    const sets = goal ? [...curve, goal] : curve
-    const bother = pickedBother.value ?? goal?.bother ?? curve.at(-1)?.bother ?? 0
-    return sets.find((set) => set.bother === bother) ?? sets.at(-1) ?? null
+  /** What was picked, or else the answer itself; of a search that found none, what lasts longest. */
+  const shown = computed((): HabitSet | null => {
+    const { curve = [], goal, most } = result.value ?? {}
+    return picked.value ?? goal ?? most ?? curve.at(-1) ?? null
   })
 
-  function start(nights: number): void {
+  async function start(nights: number): Promise<void> {
     const { stay } = forecast
     if (!stay) return
-    running?.stop()
+    stop()
+    const own = (running += 1)
+    forget()
     state.value = 'running'
-    result.value = null
-    pickedBother.value = null
-    isStale.value = false
     askedNights.value = nights
     askedDays.value = wallDaysBetween(stay.start, leaveAfterNights(stay.start, stay.leaveAt, nights))
-    const request = { document: workspace.document, stay: stay.id, seed: SEED, untilDays: askedDays.value, without: [...without.value] }
+    const subject = jobs.subjectOf(workspace.document, stay.id)
+    const options = { seed: SEED, untilDays: askedDays.value, without: [...without.value], underFloor: isUnderFloor.value }
     try {
-      const own = (running = spawnReach(request, (soFar) => {
-        if (own === running && state.value === 'running') result.value = soFar
-      }))
-      own.result.then(
-        (found) => {
-          if (own !== running || state.value !== 'running') return
-          result.value = found
-          state.value = 'done'
-        },
-        () => {
-          if (own === running && state.value === 'running') state.value = 'failed'
-        },
-      )
+      const found = await jobs.run('reach', 'reach', subject, options, (soFar) => {
+        if (own === running) result.value = soFar
+      })
+      if (own !== running) return
+      result.value = found
+      state.value = 'done'
     } catch {
-      state.value = 'failed'
+      if (own === running) state.value = 'failed'
     }
   } // prettier-ignore
 
-  function stop(): void {
-    running?.stop()
-    running = null
-    if (state.value === 'running') state.value = 'stopped'
+  function forget(): void {
+    result.value = picked.value = null
+    isGone.value = false
   }
 
-  /** Habits apart, what a search depends on: taking a set of them does not make it stale. */
-  const searched = computed(() => {
-    const { stays, currentStay, ...rest } = workspace.document
-    return [rest.rigs, rest.crews, rest.habits, stays.map((stay) => ({ ...stay, habits: [] })), currentStay]
-  })
-  watch(searched, (now, before) => {
-    if (JSON.stringify(now) !== JSON.stringify(before)) isStale.value = true
-  })
+  function stop(): void {
+    if (state.value !== 'running') return
+    running += 1
+    state.value = 'stopped'
+    void jobs.end('reach')
+  }
+
+  /** An answer is of the habits, the rig, the crew and the stay as they were; taking it does not make it old. */
+  let isTaking = false
+  watch(
+    () => [forecast.rig, forecast.crew, forecast.stay, workspace.document.habits],
+    () => {
+      if (!isTaking && result.value) {
+        stop()
+        forget()
+        state.value = 'idle'
+        isGone.value = true
+      }
+      isTaking = false
+    },
+    { flush: 'sync' },
+  )
   onBeforeUnmount(stop)
 
-  function refuse(habit: Id): void {
-    without.value = [...without.value, habit]
-    start(askedNights.value)
-  }
-  function allow(habit: Id): void {
-    without.value = without.value.filter((id) => id !== habit)
-    start(askedNights.value)
-  }
-
+  const again = () => start(askedNights.value)
   return {
-    state, result, askedNights, askedDays, without, picked, isStale, start, stop, refuse, allow,
-    pick: (set: HabitSet) => {
-      pickedBother.value = set.bother
+    state, result, askedNights, askedDays, without, isUnderFloor, shown, isGone, start, stop,
+    refuse(habit: Id): void {
+      without.value = [...without.value, habit]
+      void again()
+    },
+    allow(habit: Id): void {
+      without.value = without.value.filter((id) => id !== habit)
+      void again()
+    },
+    /** Searches again with something allowed that was held back. @param save what the school asks of the crew */
+    allowHold(by: Hold, save: () => void): void {
+      if (by === 'school') save()
+      else if (by === 'floor') isUnderFloor.value = true
+      else without.value = []
+      void again()
+    },
+    keepFloor(): void {
+      isUnderFloor.value = false
+      void again()
+    },
+    pick(set: HabitSet): void {
+      picked.value = set
+    },
+    /** Makes an edit that puts a set of this answer into the stay. */
+    taking(edit: () => void): void {
+      isTaking = true
+      edit()
+      isTaking = false
     },
   } // prettier-ignore
 }

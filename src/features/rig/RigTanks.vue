@@ -142,6 +142,7 @@ function daysOf(id: string): string {
             :dimension="container.kind === 'solids' ? 'number' : 'volume'"
             :min="0"
             :max="container.capacity.value * (1 + sparesOf(container))"
+            :whole="container.capacity.value * (1 + sparesOf(container))"
             :save="
               (litres) =>
                 edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))

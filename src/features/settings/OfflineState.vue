@@ -5,8 +5,11 @@ import { t } from '@/texts'
 /** Whether this browser holds the application itself. */
 const isReady = ref(false)
 onMounted(async () => {
-  const registration = await navigator.serviceWorker?.getRegistration()
-  isReady.value = registration?.active != null
+  try {
+    isReady.value = (await navigator.serviceWorker?.getRegistration())?.active != null
+  } catch {
+    // A browser that forbids it keeps nothing.
+  }
 })
 </script>
 

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
+import { ref } from 'vue'
 import { UNITS, type Dimension } from '@/core/quantities'
 import { emptyDocument } from '@/data/storage/documentStore'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
+import { useKeepingStore } from '@/data/keepingStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import FileMessages from '@/parts/files/FileMessages.vue'
 import FilePicker from '@/parts/files/FilePicker.vue'
@@ -13,8 +15,10 @@ import { useSpace } from '@/parts/space'
 import { t } from '@/texts'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
+import AppDialog from '@/ui/AppDialog.vue'
 
 const settings = useSettingsStore()
+const keeping = useKeepingStore()
 const workspace = useWorkspaceStore()
 const { message, pending, exportFile, importFile, chooseImport } = useFiles()
 const { space, switchTo } = useSpace()
@@ -27,9 +31,15 @@ async function resetDemo() {
   const { demoDocument } = await import('@/data/demo')
   workspace.replace('start', () => demoDocument())
 }
-function clear() {
+const isClearing = ref(false)
+async function clear() {
+  isClearing.value = false
   workspace.replace('clear', () => emptyDocument())
-  message.value = { text: t.settings.cleared, faults: [] }
+  await workspace.settled()
+  message.value = {
+    text: workspace.saveState === 'unsaved' ? t.settings.clearedUnsaved : t.settings.cleared,
+    faults: [],
+  }
 }
 </script>
 
@@ -64,6 +74,12 @@ function clear() {
     <p class="max-w-[60ch] text-soft">{{ t.settings.dataText }}</p>
     <OfflineState class="mt-3" />
     <p class="mt-3 max-w-[60ch]">{{ space === 'demo' ? t.settings.demoText : t.settings.mineText }}</p>
+    <p v-if="space === 'mine' && workspace.state === 'kept'" class="mt-3 max-w-[60ch]" data-testid="keeping">
+      {{ t.keeping[keeping.keeping] }}
+      <AppButton v-if="keeping.keeping !== 'promised'" kind="quiet" @click="keeping.ask()">{{
+        t.keeping.ask
+      }}</AppButton>
+    </p>
     <div class="mt-3 flex flex-wrap gap-3">
       <AppButton v-if="space === 'demo'" @click="switchTo('mine')">{{ t.settings.leaveDemo }}</AppButton>
       <AppButton v-else @click="switchTo('demo')">{{ t.settings.openDemo }}</AppButton>
@@ -72,9 +88,24 @@ function clear() {
       <AppButton kind="primary" @click="exportFile">{{ t.settings.export }}</AppButton>
       <FilePicker :label="t.settings.import" @pick="importFile" />
       <AppButton v-if="space === 'demo'" @click="resetDemo">{{ t.settings.demoReset }}</AppButton>
-      <AppButton @click="clear">{{ t.settings.clear }}</AppButton>
+      <AppButton @click="isClearing = true">{{ t.settings.clear }}</AppButton>
     </div>
     <FileMessages :message="message" />
+    <AppDialog
+      :open="isClearing"
+      :title="t.settings.clearTitle"
+      :close-label="t.settings.keepIt"
+      @close="isClearing = false"
+    >
+      <p class="mt-2">
+        {{ t.settings.clearText(workspace.document.stays.length, workspace.document.rigs.length) }}
+      </p>
+      <div class="mt-5 flex flex-wrap gap-3">
+        <AppButton kind="primary" @click="clear">{{ t.settings.clear }}</AppButton>
+        <AppButton @click="exportFile">{{ t.settings.export }}</AppButton>
+        <AppButton kind="quiet" @click="isClearing = false">{{ t.settings.keepIt }}</AppButton>
+      </div>
+    </AppDialog>
     <ImportChoice :pending="pending" @choose="chooseImport" />
   </section>
 </template>

@@ -1,17 +1,24 @@
 <script setup lang="ts">
-import { SHOWER_RATES, type ShowerHabit, type StartChoices } from '@/document/starters'
+import { computed } from 'vue'
+import { WAYS, litresADay, type StartChoices } from '@/document/starters'
+import { useAmounts } from '@/parts/useAmounts'
 import { t } from '@/texts'
 import AppChoices from '@/ui/AppChoices.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
-defineProps<{ choices: StartChoices }>()
+const props = defineProps<{ choices: StartChoices }>()
 defineEmits<{ change: [change: Partial<StartChoices>] }>()
 const MOST_PEOPLE = 12
-const showers = (Object.keys(SHOWER_RATES) as ShowerHabit[]).map((value) => ({
-  value,
-  label: t.start.shower[value],
-}))
+const { volume } = useAmounts()
+/** What an adult drinks in a day. */
+const DRINKING_L = 2.6
+const ways = WAYS.map((value) => ({ value, label: t.start.way[value] }))
+/** To a litre: no more is known of it. */
+const means = computed(() => {
+  const { way } = props.choices
+  return t.start.wayMeans[way](volume(Math.round(litresADay(way, DRINKING_L))))
+})
 </script>
 
 <template>
@@ -28,12 +35,15 @@ const showers = (Object.keys(SHOWER_RATES) as ShowerHabit[]).map((value) => ({
         @change="$emit('change', { persons: $event })"
       />
     </div>
-    <AppChoices
-      :label="t.start.showers"
-      :value="choices.showers"
-      :options="showers"
-      @choose="$emit('change', { showers: $event })"
-    />
+    <div>
+      <AppChoices
+        :label="t.start.ways"
+        :value="choices.way"
+        :options="ways"
+        @choose="$emit('change', { way: $event })"
+      />
+      <p class="mt-2 max-w-[52ch] text-soft" data-testid="way">{{ means }}</p>
+    </div>
     <div class="-ml-2 flex items-center gap-1">
       <AppSwitch :on="choices.pet" :label="t.start.pet" @change="$emit('change', { pet: $event })" />
       <span aria-hidden="true">{{ t.start.pet }}</span>

@@ -8,9 +8,12 @@ import { addWallDays } from '@/core/calendar'
 import { count } from '@/core/count'
 import { compile } from '@/core/model'
 import { newId } from '@/data/newId'
+import { useTypingStore } from '@/data/typingStore'
+import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { addDocument } from '@/document'
 import { firstChoices, startDocument } from '@/document/starters'
+import { useFieldGroup } from '@/parts/fields/fieldGroup'
 import TheCount from '@/parts/count/TheCount.vue'
 import { countWords } from '@/parts/count/useCountWords'
 import { today } from '@/parts/today'
@@ -21,17 +24,26 @@ const STEPS = [StartRig, StartCrew, StartStay]
 const LEADS = [t.start.rigLead, t.start.crewLead, t.start.stayLead]
 
 const workspace = useWorkspaceStore()
+const settings = useSettingsStore()
 const route = useRoute()
 const router = useRouter()
-const choices = reactive(firstChoices(addWallDays(today(), 1)))
+const choices = reactive(firstChoices(addWallDays(today(), 1), settings.units))
 const heading = ref<HTMLElement | null>(null)
+const fields = useFieldGroup()
+const typing = useTypingStore()
 
 const step = computed(() => Math.min(STEPS.length, Math.max(1, Number(route.query.step ?? 1) || 1)))
 const isLast = computed(() => step.value === STEPS.length)
 /** The same choices, counted as they stand; ids do not matter here. */
 const preview = computed(() => {
   let n = 0
-  const document = startDocument(choices, t.starters, t.starterNames, (kind) => `${kind}-${(n += 1)}`)
+  const document = startDocument(
+    choices,
+    t.starters,
+    t.starterNames,
+    (kind) => `${kind}-${(n += 1)}`,
+    settings.units,
+  )
   const model = compile(document, document.currentStay!)
   return countWords(document.stays[0]!, model, count(model))
 })
@@ -39,8 +51,21 @@ const preview = computed(() => {
 const go = (to: number) => router.push({ path: '/start', query: { step: to } })
 watch(step, () => void nextTick(() => heading.value?.focus()))
 
+/** What was typed is taken, and what cannot be understood stays where it is. */
+function next() {
+  typing.commitAll()
+  if (!fields.isUnderstood()) return
+  if (isLast.value) finish()
+  else void go(step.value + 1)
+}
+
+function skip() {
+  typing.commitAll()
+  if (fields.isUnderstood()) finish()
+}
+
 function finish() {
-  const made = startDocument(choices, t.starters, t.starterNames, newId)
+  const made = startDocument(choices, t.starters, t.starterNames, newId, settings.units)
   workspace.replace('start', (document) => addDocument(document, made, newId))
   void router.push('/')
 }
@@ -48,7 +73,7 @@ function finish() {
 
 <template>
   <div class="grid gap-x-14 gap-y-6 pt-6 lg:grid-cols-[minmax(0,6fr)_minmax(0,5fr)]">
-    <form @submit.prevent="isLast ? finish() : go(step + 1)">
+    <form @submit.prevent="next">
       <p class="text-[0.95rem] font-semibold text-soft">{{ t.start.stepOf(step) }}</p>
       <h1
         ref="heading"
@@ -69,7 +94,7 @@ function finish() {
           {{ isLast ? t.start.finish : t.start.next }}
         </button>
         <AppButton v-if="step > 1" @click="go(step - 1)">{{ t.start.back }}</AppButton>
-        <AppButton v-if="!isLast" kind="quiet" @click="finish">{{ t.start.skip }}</AppButton>
+        <AppButton v-if="!isLast" kind="quiet" @click="skip">{{ t.start.skip }}</AppButton>
         <AppButton kind="quiet" @click="router.push('/')">{{ t.start.cancel }}</AppButton>
       </div>
     </form>

@@ -1,29 +1,38 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
+import { computed } from 'vue'
+import { UNIT_SYSTEMS, systemOf, type UnitSystem } from '@/core/quantities'
+import { useSettingsStore } from '@/data/settingsStore'
 import { LIMITS } from '@/document'
 import {
   PLUMBING_IDS,
-  PRESETS,
+  presetIn,
   PRESET_IDS,
+  plannedTanks,
   toiletsFor,
   type PlumbingId,
   type PresetId,
   type StartChoices,
+  type TankName,
   type ToiletId,
 } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { t } from '@/texts'
+import AppChoices from '@/ui/AppChoices.vue'
+import AppStepper from '@/ui/AppStepper.vue'
 
 const props = defineProps<{ choices: StartChoices }>()
 const emit = defineEmits<{ change: [change: Partial<StartChoices>] }>()
 const { volume } = useAmounts()
+const settings = useSettingsStore()
 const KINDS = ['fresh', 'gray', 'black'] as const
 const TALLEST_L = 320
 
 function pick(preset: PresetId) {
-  emit('change', { preset, litres: { ...PRESETS[preset] } })
+  const { spares } = props.choices.known
+  emit('change', { preset, litres: presetIn(preset, settings.units.volume), known: { sizes: {}, spares } })
 }
 /** A toilet that does not fit the new plumbing gives way to the first that does. */
 function plumb(plumbing: PlumbingId) {
@@ -31,16 +40,39 @@ function plumb(plumbing: PlumbingId) {
   const toilet = fitting.includes(props.choices.toilet) ? props.choices.toilet : fitting[0]!
   emit('change', { plumbing, toilet })
 }
-function set(kind: (typeof KINDS)[number], litres: number) {
-  emit('change', { litres: { ...props.choices.litres, [kind]: litres } })
+/** Each container of the plan by its name, with what was typed of it. */
+const tanks = computed(() => {
+  const { plumbing, toilet, litres, known } = props.choices
+  return plannedTanks(plumbing, toilet, litres, t.starterNames.layout, known)
+})
+const hasSpares = computed(() => tanks.value.some(({ kind }) => kind === 'cassette' || kind === 'urine'))
+function set(name: TankName, size: number) {
+  const { known } = props.choices
+  emit('change', { known: { ...known, sizes: { ...known.sizes, [name]: size } } })
   return { ok: true as const }
 }
+const systems = (Object.keys(UNIT_SYSTEMS) as UnitSystem[]).map((value) => ({
+  value,
+  label: t.start.system[value],
+}))
+/** A rig of the plan that nobody has touched follows into the new units' round numbers. */
+function measureIn(system: UnitSystem) {
+  settings.units = { ...UNIT_SYSTEMS[system] }
+  if (Object.keys(props.choices.known.sizes).length === 0) pick(props.choices.preset)
+}
 const describe = (preset: PresetId) =>
-  KINDS.map((kind) => `${t.kinds[kind]} ${volume(PRESETS[preset][kind])}`).join(', ')
+  KINDS.map((kind) => `${t.kinds[kind]} ${volume(presetIn(preset, settings.units.volume)[kind])}`).join(', ')
 </script>
 
 <template>
   <div>
+    <AppChoices
+      class="mb-5"
+      :label="t.start.systems"
+      :value="systemOf(settings.units)"
+      :options="systems"
+      @choose="measureIn"
+    />
     <RadioGroup :model-value="choices.preset" @update:model-value="pick">
       <RadioGroupLabel as="span" class="text-[0.92rem] font-semibold text-soft">{{
         t.start.preset
@@ -63,7 +95,9 @@ const describe = (preset: PresetId) =>
                 :key="kind"
                 class="w-5 border-2 border-ink"
                 :class="kind === 'fresh' ? 'hatch-supply' : 'hatch-waste'"
-                :style="{ height: `${12 + (88 * PRESETS[preset][kind]) / TALLEST_L}%` }"
+                :style="{
+                  height: `${12 + (88 * presetIn(preset, settings.units.volume)[kind]) / TALLEST_L}%`,
+                }"
               />
             </span>
             <span class="leading-tight" :class="checked ? 'font-bold' : ''">{{
@@ -89,14 +123,26 @@ const describe = (preset: PresetId) =>
     </div>
     <div class="mt-5 grid gap-4 sm:grid-cols-3">
       <QuantityField
-        v-for="kind in KINDS"
-        :key="`${choices.preset} ${kind}`"
-        :label="t.kinds[kind]"
-        :value="choices.litres[kind]"
-        dimension="volume"
-        :min="LIMITS.capacityL.min"
-        :max="LIMITS.capacityL.max"
-        :save="(litres) => set(kind, litres)"
+        v-for="tank in tanks"
+        :key="`${choices.preset} ${tank.name}`"
+        :label="t.starterNames.layout.tanks[tank.name]"
+        :value="tank.size"
+        :dimension="tank.kind === 'solids' ? 'number' : 'volume'"
+        :min="tank.kind === 'solids' ? 1 : LIMITS.capacityL.min"
+        :max="tank.kind === 'solids' ? LIMITS.binUses.max : LIMITS.capacityL.max"
+        :save="(size) => set(tank.name, size)"
+      />
+    </div>
+    <div v-if="hasSpares" class="mt-5">
+      <p class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.start.spares }}</p>
+      <AppStepper
+        :value="choices.known.spares"
+        :text="t.start.spareCount(choices.known.spares)"
+        :min="0"
+        :max="LIMITS.spares"
+        :fewer="t.start.fewerSpares"
+        :more="t.start.moreSpares"
+        @change="$emit('change', { known: { ...choices.known, spares: $event } })"
       />
     </div>
   </div>

@@ -25,13 +25,21 @@ function renameCrew(name: string) {
 }
 function add() {
   const { id, persons } = props.crew
-  workspace.edit('crew', (draft) =>
-    addPerson(draft, id, newId('person'), t.starterNames.person(persons.length + 1)),
-  )
+  workspace.edit('crew', (draft) => {
+    addPerson(draft, id, newId('person'), t.starterNames.person(persons.length + 1))
+    nameByNumber(crewOf(draft, id), persons.length)
+  })
 }
 function remove(person: string) {
-  const crew = props.crew.id
-  workspace.edit('crew', (draft) => removePerson(draft, crew, person))
+  const { id, persons } = props.crew
+  workspace.edit('crew', (draft) => {
+    removePerson(draft, id, person)
+    nameByNumber(crewOf(draft, id), persons.length)
+  })
+}
+/** A crew that is called after how many it had is called after how many it has; a name of its own stays. */
+function nameByNumber(crew: Crew, before: number) {
+  if (crew.name === t.starterNames.crew(before)) crew.name = t.starterNames.crew(crew.persons.length)
 }
 </script>
 

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { formatNumber, t } from '@/texts'
-import { filledTo, tallyShape, type Stroke } from './tally'
+import {
+  LEAST_WIDTH,
+  filledTo,
+  labelUnder,
+  spanOf,
+  stopMark,
+  tallyShape,
+  type Stroke,
+  type TallyLabel,
+} from './tally'
 
 const props = defineProps<{
   /** Nights planned. */
@@ -23,34 +32,29 @@ const sureStrokes = computed(() =>
     ? shape.value.strokes
     : tallyShape(props.planned, Math.min(props.sure, props.days ?? props.sure), props.perRow).strokes,
 )
-/** Room a date takes under the tally. */
-const LABEL_WIDTH = 78
+const LABEL_HEIGHT = 16
+const width = computed(() => Math.max(shape.value.width, props.marks ? LEAST_WIDTH : 0))
+const height = computed(() => shape.value.height + (props.marks ? LABEL_HEIGHT : 0))
+/** The stop's date first; the others where there is room for them. */
 const labels = computed(() => {
   const { strokes } = shape.value
-  const mark = (stroke: Stroke | undefined, text: string | null | undefined, isStop: boolean) =>
-    stroke && text
-      ? [
-          {
-            text,
-            isStop,
-            anchor: 'middle',
-            x: (stroke.x1 + stroke.x2) / 2,
-            y: Math.max(stroke.y1, stroke.y2) + (stroke.isBar ? 30 : 20),
-          },
-        ]
-      : []
-  const stop = mark(
-    strokes.find(({ isStop }) => isStop),
-    props.marks?.stop,
-    true,
-  )
-  const isFree = ({ x, y }: { x: number; y: number }) =>
-    stop.every((at) => at.y !== y || Math.abs(at.x - x) > LABEL_WIDTH)
-  const first = mark(strokes[0], props.marks?.start, false)
-    .filter(isFree)
-    .map((at) => ({ ...at, anchor: 'start', x: at.x - 3 }))
-  const last = strokes.length > 5 ? mark(strokes.at(-1), props.marks?.end, false).filter(isFree) : []
-  return [...first, ...stop, ...last]
+  const wanted: [Stroke | undefined, string | null | undefined, boolean][] = [
+    [strokes.find(({ isStop }) => isStop), props.marks?.stop, true],
+    [strokes[0], props.marks?.start, false],
+    [strokes.length > 5 ? strokes.at(-1) : undefined, props.marks?.end, false],
+  ]
+  const placed: (TallyLabel & { isStop: boolean })[] = []
+  for (const [stroke, text, isStop] of wanted) {
+    if (!stroke || !text) continue
+    const one = labelUnder(stroke, text, width.value)
+    const [from, to] = spanOf(one)
+    const isFree = placed.every((other) => {
+      const [left, right] = spanOf(other)
+      return Math.abs(other.y - one.y) > LABEL_HEIGHT || from > right + 6 || to < left - 6
+    })
+    if (isFree) placed.push({ ...one, isStop })
+  }
+  return placed
 })
 const label = computed(() => {
   const dry = Math.min(props.planned, Math.floor(props.days ?? props.planned))
@@ -62,7 +66,7 @@ const label = computed(() => {
   <svg
     role="img"
     :aria-label="label"
-    :viewBox="`0 0 ${shape.width} ${shape.height}`"
+    :viewBox="`0 0 ${width} ${height}`"
     preserveAspectRatio="xMinYMin meet"
     class="max-w-full overflow-visible"
     fill="none"
@@ -93,12 +97,7 @@ const label = computed(() => {
         />
       </template>
       <template v-for="stroke in shape.strokes" :key="stroke.index">
-        <path
-          v-if="stroke.isStop"
-          data-testid="tally-stop"
-          :d="`M${filledTo(stroke).x - 10} ${filledTo(stroke).y}h20`"
-          stroke="var(--oxide)"
-        />
+        <path v-if="stroke.isStop" data-testid="tally-stop" :d="stopMark(stroke)" stroke="var(--oxide)" />
       </template>
     </g>
     <g v-if="marks" class="figure text-[13px] font-semibold">

@@ -2,7 +2,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { t } from '@/texts'
-import { tallyShape } from './tally'
+import { LEAST_WIDTH, tallyShape } from './tally'
 import CountSentence from './CountSentence.vue'
 import TallyMarks from './TallyMarks.vue'
 import type { CountWords } from './useCountWords'
@@ -22,7 +22,7 @@ const perRow = computed(() => (wide.value ? 6 : 3))
 /** A stroke is as large for three nights as for twelve; only long stays shrink. */
 const tallyWidth = computed(() => {
   const { width } = tallyShape(props.words.nights, null, perRow.value)
-  return `min(100%, ${(width * (wide.value ? 1.25 : 1.1)) / 17}rem)`
+  return `min(100%, ${(Math.max(LEAST_WIDTH, width) * (wide.value ? 1.25 : 1.1)) / 17}rem)`
 })
 </script>
 
@@ -63,7 +63,7 @@ const tallyWidth = computed(() => {
         :sure="risk ? risk.planOn.days : null"
         :per-row="perRow"
         :marks="words.marks"
-        class="mt-3 -ml-3 h-auto"
+        class="mt-3 -ml-1 h-auto"
         :class="compact ? 'max-lg:hidden' : ''"
         :style="{ width: tallyWidth }"
       />

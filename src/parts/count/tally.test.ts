@@ -1,32 +1,35 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { filledTo, tallyShape } from './tally'
+import { LEAST_WIDTH, filledTo, labelUnder, spanOf, stopMark, tallyShape } from './tally'
 
-it('is one stroke a night, every fifth a bar, and cut where the stop cuts the day', () => {
-  const { strokes } = tallyShape(12, 6.25)
-  expect(strokes.length).toBe(12)
-  expect(strokes.filter(({ isBar }) => isBar).map(({ index }) => index)).toEqual([4, 9])
-  expect(strokes.filter(({ isStop }) => isStop).map(({ index }) => index)).toEqual([6])
-  const stop = strokes[6]!
-  expect(filledTo(stop).y).toBeCloseTo(stop.y1 + (stop.y2 - stop.y1) * 0.25, 9)
-})
+const numbers = (path: string) => (path.match(/-?\d+(\.\d+)?(e-?\d+)?/g) ?? []).map(Number)
 
-it('fills as many strokes as there are dry days, whatever they are', () => {
+it('every label stands within the tally, whatever stroke it belongs to', () => {
   fc.assert(
-    fc.property(
-      fc.integer({ min: 1, max: 90 }),
-      fc.option(fc.double({ min: 0, max: 100, noNaN: true })),
-      (nights, days) => {
-        const { strokes, width, height } = tallyShape(nights, days, 3)
-        const filled = strokes.reduce((sum, stroke) => sum + stroke.filled, 0)
-        expect(filled).toBeCloseTo(Math.min(nights, days ?? nights), 9)
-        expect(strokes.filter(({ isStop }) => isStop).length).toBe(days !== null && days < nights ? 1 : 0)
-        for (const { x1, x2, y1, y2 } of strokes) {
-          expect(Math.min(x1, x2)).toBeGreaterThanOrEqual(0)
-          expect(Math.max(x1, x2)).toBeLessThanOrEqual(width)
-          expect(Math.max(y1, y2)).toBeLessThanOrEqual(height)
-        }
-      },
-    ),
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 6 }), (planned, perRow) => {
+      const { strokes, width } = tallyShape(planned, null, perRow)
+      const room = Math.max(LEAST_WIDTH, width)
+      for (const stroke of strokes) {
+        const [from, to] = spanOf(labelUnder(stroke, 'Fri 17 Sep 2027', room))
+        expect(from).toBeGreaterThanOrEqual(0)
+        expect(to).toBeLessThanOrEqual(room)
+      }
+    }),
   )
 })
+
+it('the stop cuts its own stroke where the day is cut, and crosses none of the others of its five', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 4.02, max: 4.98, noNaN: true }), (days) => {
+      const { strokes } = tallyShape(5, days)
+      const bar = strokes[4]!
+      expect(bar.isStop).toBe(true)
+      const [x1, y1, x2, y2] = numbers(stopMark(bar)) as [number, number, number, number]
+      const middle = filledTo(bar)
+      expect([(x1 + x2) / 2, (y1 + y2) / 2]).toEqual([expect.closeTo(middle.x, 6), expect.closeTo(middle.y, 6)])
+      // Square across the bar, and so steep that it reaches over less than a stroke's room.
+      expect((x2 - x1) * (bar.x2 - bar.x1) + (y2 - y1) * (bar.y2 - bar.y1)).toBeCloseTo(0, 6)
+      expect(Math.abs(x2 - x1)).toBeLessThan(10)
+    }),
+  )
+}) // prettier-ignore

@@ -21,7 +21,9 @@ export interface TallyShape {
 const GAP = 20
 const GROUP_GAP = 34
 const HEIGHT = 60
-const MARGIN = 14
+const MARGIN = 16
+/** How far a bar reaches past the strokes it crosses. */
+const BAR = 13
 
 /**
  * The planned nights as strokes in fives. A dry day is a whole stroke; the stop cuts its stroke where it cuts the day.
@@ -39,7 +41,7 @@ export function tallyShape(planned: number, days: number | null, perRow = 99): T
     const line =
       inGroup < 4
         ? { x1: left + inGroup * GAP, y1: top + HEIGHT, x2: left + inGroup * GAP, y2: top }
-        : { x1: left - 11, y1: top + HEIGHT - 10, x2: left + 3 * GAP + 11, y2: top + 10 }
+        : { x1: left - BAR, y1: top + HEIGHT - 10, x2: left + 3 * GAP + BAR, y2: top + 10 }
     return {
       index,
       ...line,
@@ -54,6 +56,45 @@ export function tallyShape(planned: number, days: number | null, perRow = 99): T
     width: inRow * groupWidth - GROUP_GAP + 2 * MARGIN,
     height: Math.ceil(groups / perRow) * (HEIGHT + 2 * MARGIN),
   }
+}
+
+/** A date under the tally. */
+export interface TallyLabel {
+  text: string
+  x: number
+  y: number
+  anchor: 'start' | 'middle' | 'end'
+}
+
+/** Room a letter of a label takes, and the least a tally with labels is wide. */
+const LETTER = 7.2
+export const LEAST_WIDTH = 124
+
+/** A label under a stroke, moved so that all of it stands within the tally. */
+export function labelUnder({ x1, x2, y1, y2, isBar }: Stroke, text: string, width: number): TallyLabel {
+  const half = (text.length * LETTER) / 2
+  const middle = (x1 + x2) / 2
+  const y = Math.max(y1, y2) + (isBar ? 30 : 20)
+  if (middle - half < 0) return { text, y, x: 0, anchor: 'start' }
+  if (middle + half > width) return { text, y, x: width, anchor: 'end' }
+  return { text, y, x: middle, anchor: 'middle' }
+}
+
+/** Where a label begins and ends. */
+export function spanOf({ text, x, anchor }: TallyLabel): [number, number] {
+  const room = text.length * LETTER
+  const from = anchor === 'start' ? x : anchor === 'end' ? x - room : x - room / 2
+  return [from, from + room]
+}
+
+/** The mark of the stop: level across an upright stroke, square across a bar, so that it cuts no other. */
+export function stopMark(stroke: Stroke): string {
+  const { x, y } = filledTo(stroke)
+  if (!stroke.isBar) return `M${x - 10} ${y}h20`
+  const [dx, dy] = [stroke.x2 - stroke.x1, stroke.y2 - stroke.y1]
+  const length = Math.hypot(dx, dy)
+  const [nx, ny] = [(-dy / length) * 9, (dx / length) * 9]
+  return `M${x - nx} ${y - ny}L${x + nx} ${y + ny}`
 }
 
 /** The point a stroke is filled to. */

@@ -3,6 +3,7 @@ import type { Count } from '@/core/count'
 import type { Model, Stay } from '@/core/model'
 import { dayZero, nightsBetween, wallDaysBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
+import { today } from '@/parts/today'
 import { formatDate, formatDays, formatNumber, formatPartOfDay, t } from '@/texts'
 
 export type CountWords = ReturnType<typeof countWords>
@@ -18,6 +19,7 @@ export function useCountWords() {
 
 /** A count in words: what is large, what is said, what is short. */
 export function countWords(stay: Stay, model: Model, result: Count) {
+  const now = today()
   const nights = nightsBetween(stay.start, stay.leaveAt)
   const horizon = formatNumber(model.horizonDays, 0)
   const stopper = model.containers.find(({ id }) => id === result.stopper)?.name ?? null
@@ -29,13 +31,13 @@ export function countWords(stay: Stay, model: Model, result: Count) {
     horizon,
     nights,
     stopper,
-    when: result.at ? formatPartOfDay(result.at) : null,
+    when: result.at ? formatPartOfDay(result.at, now) : null,
     startsPast: result.days === 0,
     lasts,
     marks: {
-      start: formatDate(stay.start),
+      start: formatDate(stay.start, now),
       stop: result.at && !lasts ? formatDate(dayZero(result.at)) : null,
-      end: formatDate(stay.leaveAt),
+      end: formatDate(stay.leaveAt, now),
     },
     /** Nights planned that are not reached. */
     short: result.days === null ? 0 : Math.max(0, nights - Math.floor(result.days + 1e-9)),

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import { fromSi, parseNumber, parseQuantity, type Dimension } from '@/core/quantities'
+import { fromSi, parseNumber, parseQuantity, parseShare, type Dimension } from '@/core/quantities'
 import type { EditResult } from '@/data/workspaceStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { formatNumber, t } from '@/texts'
 import FieldShell from '@/ui/FieldShell.vue'
+import { useInGroup } from './fieldGroup'
 import { useSavedField, type Parsed } from './useSavedField'
 
 const props = defineProps<{
@@ -16,6 +17,8 @@ const props = defineProps<{
   /** SI bounds, both included. */
   min: number
   max: number
+  /** SI: what a share is of, where one may be typed (`1/3`, `33 %`, `two thirds`). */
+  whole?: number
   save: (si: number) => EditResult
 }>()
 
@@ -43,6 +46,8 @@ const withUnit = (si: number) => `${toShown(si)} ${unit.value}`.trim()
 const inBounds = () => t.field.range(withUnit(props.min), withUnit(props.max))
 
 function readSi(text: string): Parsed<number> {
+  const share = props.whole === undefined ? null : parseShare(text, settings.decimal)
+  if (share !== null) return { ok: true, value: share * props.whole! }
   if (props.dimension === 'number' || props.dimension === 'percent') {
     const value = parseNumber(text.replace('%', ''), settings.decimal)
     if (text.trim() === '') return { ok: false, words: t.field.empty }
@@ -54,11 +59,13 @@ function readSi(text: string): Parsed<number> {
   return { ok: false, words: parsed.code === 'empty' ? t.field.empty : t.field[parsed.code](parsed.found) }
 }
 
-const { text, fault, typed, left } = useSavedField({
+const { text, fault, typed, left, commit } = useSavedField({
   shown: () => toShown(props.value),
+  value: () => props.value,
   parse,
   save: (si: number) => props.save(si),
 })
+useInGroup(id, fault)
 const message = computed(() =>
   fault.value === null ? null : `${fault.value} ${t.field.kept(withUnit(props.value))}`,
 )
@@ -78,6 +85,7 @@ const message = computed(() =>
         class="figure h-11 w-full min-w-0 bg-transparent px-2 text-lg font-semibold focus:outline-none"
         @input="typed(($event.target as HTMLInputElement).value)"
         @blur="left"
+        @keydown.enter="commit"
       />
       <span v-if="unit" class="self-center pr-2 text-soft" aria-hidden="true">{{ unit }}</span>
     </span>

@@ -2,6 +2,7 @@
 import { useId } from 'vue'
 import type { EditResult } from '@/data/workspaceStore'
 import FieldShell from '@/ui/FieldShell.vue'
+import { useInGroup } from './fieldGroup'
 import { useSavedField } from './useSavedField'
 
 const props = defineProps<{
@@ -13,11 +14,13 @@ const props = defineProps<{
 }>()
 
 const id = useId()
-const { text, fault, typed, left } = useSavedField({
+const { text, fault, typed, left, commit } = useSavedField({
   shown: () => props.value,
+  value: () => props.value,
   parse: (value: string) => ({ ok: true, value }),
   save: (value: string) => props.save(value),
 })
+useInGroup(id, fault)
 </script>
 
 <template>
@@ -32,6 +35,7 @@ const { text, fault, typed, left } = useSavedField({
       class="h-11 w-full min-w-0 border-b-2 border-ink bg-card px-2 text-lg"
       @input="typed(($event.target as HTMLInputElement).value)"
       @blur="left"
+      @keydown.enter="commit"
     />
   </FieldShell>
 </template>

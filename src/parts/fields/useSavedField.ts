@@ -1,48 +1,91 @@
-import { ref, watch } from 'vue'
+import { nextTick, onBeforeUnmount, ref, watch } from 'vue'
+import { useTypingStore } from '@/data/typingStore'
 import type { EditResult } from '@/data/workspaceStore'
-import { t } from '@/texts'
+import { refusalWords } from './refusalWords'
 
 export type Parsed<T> = { ok: true; value: T } | { ok: false; words: string }
 
+/** A pause in typing after which a value is taken to be whole; Enter, or the form it stands in, says so at once. */
+export const WHOLE_MS = 450
+
 /**
- * A text that is saved as soon as it can be read. What cannot be read stays as typed, with what is wrong beside it,
- * and the last good value goes on counting.
+ * A text that is saved when it is whole and can be read. What cannot be read stays as typed, with what is wrong beside
+ * it, and the last good value (what stood there before this typing began) goes on counting.
  */
 export function useSavedField<T>(options: {
   /** The value as text, from outside. */
   shown: () => string
+  /** The value itself, to go back to. */
+  value: () => T
   parse: (text: string) => Parsed<T>
   save: (value: T) => EditResult
 }) {
+  const typing = useTypingStore()
   const text = ref(options.shown())
   const fault = ref<string | null>(null)
   const editing = ref(false)
+  /** What stood here before; what this typing has saved so far. */
+  let before: T | null = null
+  let hasSaved = false
+  let timer: ReturnType<typeof setTimeout> | undefined
 
   watch(options.shown, (shown) => {
-    if (!editing.value && fault.value === null) text.value = shown
+    if (!editing.value && fault.value === null && !typing.has(commit)) text.value = shown
   })
 
   function typed(next: string) {
-    editing.value = true
+    if (!editing.value) {
+      editing.value = true
+      if (fault.value === null) before = options.value()
+      hasSaved = false
+    }
     text.value = next
+    clearTimeout(timer)
     const parsed = options.parse(next)
     if (!parsed.ok) {
       fault.value = parsed.words
+      goBack()
       return
     }
-    const result = options.save(parsed.value)
-    fault.value = result.ok ? null : faultWords(result)
+    fault.value = null
+    typing.begin(commit)
+    timer = setTimeout(commit, WHOLE_MS)
   }
 
+  function commit() {
+    clearTimeout(timer)
+    typing.end(commit)
+    const parsed = options.parse(text.value)
+    if (!parsed.ok) return
+    const result = options.save(parsed.value)
+    hasSaved ||= result.ok
+    fault.value = result.ok ? null : refusalWords(result.faults)
+    if (!result.ok) goBack()
+    void nextTick(showValue)
+  }
+
+  /** A part of what is being typed may have been taken for all of it. */
+  function goBack() {
+    typing.end(commit)
+    if (hasSaved && before !== null) options.save(before)
+    hasSaved = false
+  }
+
+  /**
+   * What was typed follows a moment later: committed at once, it might move the very button that is being pressed from
+   * under the finger.
+   */
   function left() {
     editing.value = false
-    if (fault.value === null) text.value = options.shown()
+    if (!typing.has(commit)) showValue()
   }
 
-  return { text, fault, typed, left }
-}
+  function showValue() {
+    if (!editing.value && fault.value === null) text.value = options.shown()
+  }
 
-function faultWords(result: Extract<EditResult, { ok: false }>): string {
-  const first = result.faults[0]
-  return first ? t.faults[first.code](first) : ''
+  onBeforeUnmount(() => {
+    if (typing.has(commit)) commit()
+  })
+  return { text, fault, typed, left, commit }
 }

@@ -1,17 +1,12 @@
 import { ref, shallowRef } from 'vue'
 import type { Document } from '@/core/model'
-import {
-  addDocument,
-  fileName,
-  LIMITS,
-  pathText,
-  readDocument,
-  writeDocument,
-  type DocumentFault,
-} from '@/document'
+import { addDocument, fileName, LIMITS, pathText, writeDocument, type DocumentFault } from '@/document'
+import { loadChecks } from '@/data/checks'
+import { useKeepingStore } from '@/data/keepingStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { t } from '@/texts'
+import { saveFile } from './saveFile'
 
 /** What happened to a file, in words; `faults` only where it was refused. */
 export interface FileMessage {
@@ -30,13 +25,15 @@ const FAULTS_SHOWN = 5
 /** Documents to and from files. A refused file changes nothing. */
 export function useFiles() {
   const workspace = useWorkspaceStore()
+  const keeping = useKeepingStore()
   const message = ref<FileMessage | null>(null)
   const pending = shallowRef<PendingImport | null>(null)
 
   function exportFile() {
     const { document } = workspace
     const stay = document.stays.find(({ id }) => id === document.currentStay)
-    save(writeDocument(document), fileName(stay?.name ?? ''))
+    saveFile(writeDocument(document), fileName(stay?.name ?? ''))
+    keeping.exported()
   }
 
   async function importFile(file: File) {
@@ -47,21 +44,29 @@ export function useFiles() {
     }
     if (!result.ok) message.value = refusal(file.name, result.faults)
     else if (workspace.document.stays.length === 0)
-      take({ name: file.name, document: result.value }, 'replace')
+      await take({ name: file.name, document: result.value }, 'replace')
     else pending.value = { name: file.name, document: result.value }
   }
 
   /** What to do with the file that waits. */
   function chooseImport(how: 'replace' | 'add' | 'cancel') {
-    if (pending.value && how !== 'cancel') take(pending.value, how)
+    if (pending.value && how !== 'cancel') void take(pending.value, how)
     pending.value = null
   }
 
-  function take({ name, document: opened }: PendingImport, how: 'replace' | 'add') {
+  /** Said to be opened once it is kept; where it could not be, that is said. */
+  async function take({ name, document: opened }: PendingImport, how: 'replace' | 'add') {
     const make = how === 'replace' ? () => opened : (current: Document) => addDocument(current, opened, newId)
     const result = workspace.replace('import', make)
+    if (!result.ok) {
+      message.value = refusal(name, result.faults)
+      return
+    }
+    message.value = { text: t.imports.keeping(name), faults: [] }
+    await workspace.settled()
+    const isKept = workspace.saveState !== 'unsaved'
     const text = how === 'replace' ? t.settings.imported(name) : t.imports.added(name)
-    message.value = result.ok ? { text, faults: [] } : refusal(name, result.faults)
+    message.value = { text: isKept ? text : t.imports.notKept(name), faults: [] }
   }
 
   return { message, pending, exportFile, importFile, chooseImport }
@@ -77,6 +82,7 @@ async function readFile(
         { code: 'too-large', path: [], found: `${Math.ceil(file.size / 1024 / 1024)} MB`, expected: '50 MB' },
       ],
     }
+  const { readDocument } = await loadChecks()
   return readDocument(await file.text())
 }
 
@@ -86,13 +92,4 @@ function refusal(name: string, faults: readonly DocumentFault[]): FileMessage {
     .map((fault) => `${pathText(fault.path)}: ${t.faults[fault.code](fault)}`)
   if (faults.length > FAULTS_SHOWN) lines.push(t.settings.more(faults.length - FAULTS_SHOWN))
   return { text: t.settings.refused(name), faults: lines }
-}
-
-function save(text: string, name: string) {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }

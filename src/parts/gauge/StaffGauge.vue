@@ -35,15 +35,24 @@ function setShare(next: number) {
   emit('level', (Math.round(Math.min(1, Math.max(0, next)) * 100) / 100) * props.capacity)
 }
 
+/** The handle moves the level by as much as it is moved itself, from wherever it was taken. */
+let held: { y: number; share: number } | null = null
+function grab(event: PointerEvent) {
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  held = { y: event.clientY, share: share.value }
+}
 function follow(event: PointerEvent) {
-  if (!post.value || !post.value.hasPointerCapture(event.pointerId)) return
-  const { bottom, height } = post.value.getBoundingClientRect()
-  setShare((bottom - event.clientY) / height)
+  if (held && post.value) setShare(held.share + (held.y - event.clientY) / post.value.clientHeight)
+}
+function letGo() {
+  held = null
 }
 
-function grab(event: PointerEvent) {
-  post.value?.setPointerCapture(event.pointerId)
-  follow(event)
+/** A tap on the post puts the level there; a finger that scrolls past it is no tap. */
+function tap(event: MouseEvent) {
+  if (!post.value || (event.target as HTMLElement).closest('.handle')) return
+  const { bottom, height } = post.value.getBoundingClientRect()
+  setShare((bottom - event.clientY) / height)
 }
 
 const STEPS: Record<string, number> = {
@@ -76,9 +85,8 @@ function key(event: KeyboardEvent) {
     :aria-valuemax="Math.round(capacity)"
     :aria-valuenow="Math.round(level)"
     :aria-valuetext="valueText"
-    class="post relative touch-none border-ink bg-post select-none"
-    @pointerdown="grab"
-    @pointermove="follow"
+    class="post relative border-ink bg-post select-none"
+    @click="tap"
     @keydown="key"
   >
     <div
@@ -96,6 +104,15 @@ function key(event: KeyboardEvent) {
     <span v-if="atStop !== null && !isStopper" class="at-stop" :style="{ bottom: `${shareAtStop * 100}%` }" />
     <span class="level" :style="{ bottom: `${share * 100}%` }" />
     <span
+      class="handle"
+      :style="{ bottom: `${share * 100}%` }"
+      data-testid="gauge-handle"
+      @pointerdown="grab"
+      @pointermove="follow"
+      @pointerup="letGo"
+      @pointercancel="letGo"
+    />
+    <span
       v-if="limitShare !== null"
       class="notch"
       :class="{ stop: isStopper }"
@@ -109,7 +126,8 @@ function key(event: KeyboardEvent) {
   width: 4.25rem;
   border-width: var(--stroke);
   border-top-width: 0;
-  cursor: ns-resize;
+  margin-left: 26px;
+  cursor: pointer;
 }
 .tick {
   position: absolute;
@@ -128,6 +146,30 @@ function key(event: KeyboardEvent) {
   height: 4px;
   margin-bottom: -2px;
   background: var(--ink);
+}
+/* Large enough for a thumb, beside the post, so that a finger that scrolls over the post moves nothing. */
+.handle {
+  position: absolute;
+  left: -30px;
+  width: 44px;
+  height: 44px;
+  margin-bottom: -22px;
+  touch-action: none;
+  cursor: ns-resize;
+}
+.handle::before {
+  content: '';
+  position: absolute;
+  left: 4px;
+  top: 11px;
+  width: 24px;
+  height: 22px;
+  background:
+    linear-gradient(var(--paper), var(--paper)) 50% 6px / 10px 2px no-repeat,
+    linear-gradient(var(--paper), var(--paper)) 50% 10px / 10px 2px no-repeat,
+    linear-gradient(var(--paper), var(--paper)) 50% 14px / 10px 2px no-repeat,
+    var(--ink);
+  clip-path: polygon(0 0, 68% 0, 100% 50%, 68% 100%, 0 100%);
 }
 .at-stop {
   position: absolute;

@@ -7,7 +7,7 @@ import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatNumber, formatPartOfDay, t } from '@/texts'
+import { formatFigures, formatPartOfDay, t } from '@/texts'
 
 const props = defineProps<{
   containerId: string
@@ -17,7 +17,7 @@ const props = defineProps<{
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-const { level } = useAmounts()
+const { factor, level } = useAmounts()
 const amount = (value: number) => level(value, container.value?.unit ?? 'L')
 
 const index = computed(() => forecast.model?.containers.findIndex(({ id }) => id === props.containerId) ?? -1)
@@ -71,7 +71,7 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
           <span class="font-bold">{{ activityName(term.activity) }}</span>
           <span class="text-soft">, {{ other(term) }}</span>
           <span class="figure block text-[0.95rem] text-soft">{{
-            t.why.uses(formatNumber(term.uses, 1), amount(term.perUse))
+            t.why.uses(formatFigures(term.uses), factor(term.perUse, container.unit))
           }}</span>
         </span>
         <span class="figure text-lg font-bold whitespace-nowrap">{{ signed(term.amount) }}</span>

@@ -5,11 +5,11 @@ import WhyInputs from './WhyInputs.vue'
 import { dailyInputsOf, dailyUse } from '@/core/explain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatNumber, t } from '@/texts'
+import { formatFigures, t } from '@/texts'
 
 const props = defineProps<{ activityId: string }>()
 const forecast = useForecastStore()
-const { volume } = useAmounts()
+const { factor, volume } = useAmounts()
 
 const activity = computed(() => forecast.crew?.activities.find(({ id }) => id === props.activityId) ?? null)
 const daily = computed(() =>
@@ -24,7 +24,7 @@ const inputs = computed(() =>
   <div v-if="activity && daily" class="mt-3">
     <p v-for="(line, i) in daily.lines" :key="i" class="flex justify-between border-b border-line py-2">
       <span>{{ line.person === null ? t.why.whole : t.why.each(line.person) }}</span>
-      <span class="figure">{{ t.why.uses(formatNumber(line.uses), volume(volumePerUse(activity))) }}</span>
+      <span class="figure">{{ t.why.uses(formatFigures(line.uses), factor(volumePerUse(activity))) }}</span>
     </p>
     <p class="flex justify-between border-t-2 border-ink py-2 text-lg font-bold" data-testid="why-total">
       <span>{{ t.stay.perDay }}</span><span class="figure">{{ t.stay.inDay(volume(daily.litres)) }}</span>

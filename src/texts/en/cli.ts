@@ -15,6 +15,8 @@ Options: --stay ID   the stay (default: the document's current stay)
   unknownOption: (found: string) => `unknown option '${found}'`,
   missingFile: 'name a file, or - for standard input',
   broken: (what: string) => `this could not be computed (${what}); please report it with the file`,
+  notWritten: (code: string) =>
+    `the answer could not be written (${code === 'ENOSPC' ? 'no room left' : code})`,
   unreadable: (file: string) => `${file}: cannot be read`,
   noStay: (file: string, found: string) => `${file}: stays: found ${found}, expected the id of a stay`,
   badNumber: (option: string, found: string, min: number, max: number) =>

@@ -1,4 +1,5 @@
 import type { DocumentFault, FaultCode } from '@/document'
+import { words } from './words'
 
 type Words = (fault: DocumentFault) => string
 
@@ -6,6 +7,8 @@ type Words = (fault: DocumentFault) => string
 export const faults: Record<FaultCode, Words> = {
   'too-large': ({ found, expected }) => `The file is ${found}; Dry Count reads up to ${expected}.`,
   'not-json': () => 'This is not a Dry Count file: it does not read as JSON.',
+  'cut-short': () =>
+    'This is a Dry Count file, but its end is missing: it was cut off while it was copied or saved. Use the original.',
   foreign: () => 'This is not a Dry Count file.',
   'too-new': ({ found }) =>
     `The file was written by a newer Dry Count (version ${found}). Update, then open it again.`,
@@ -53,10 +56,22 @@ export const faults: Record<FaultCode, Words> = {
   'gray-reuse': ({ found }) =>
     `Water used once is for the toilet only, and nobody drinks what was caught: not for ${found}.`,
   'reuse-loop': ({ found }) => `A loop: ${found} would draw the water that it gives.`,
-  'gear-missing': ({ found, expected }) => `${found} needs gear that the rig does not list: ${expected}.`,
+  'gear-missing': ({ found, expected }) =>
+    `${found} needs ${gearWords(expected)}, which the rig does not list.`,
   'not-allowed': ({ found, expected }) =>
-    `${found} needs a rule of the land that is not recorded as allowing it: ${expected}.`,
+    `${found} needs a rule of the land that is not recorded as allowing it: ${ruleWords(expected)}.`,
   'night-before-day': () => 'The sun sets after it rises.',
+}
+
+function gearWords(gear: string): string {
+  return gear
+    .split(', ')
+    .map((item) => words.gearNames[item as keyof typeof words.gearNames] ?? item)
+    .join(' and ')
+}
+
+function ruleWords(rule: string): string {
+  return (words.landRules[rule as keyof typeof words.landRules] ?? rule).toLowerCase()
 }
 
 function typeWords(expected: string): string {

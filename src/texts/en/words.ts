@@ -52,7 +52,8 @@ export const words = {
     'wash-hands': 'Wash your hands afterwards; that water is never saved.',
     trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
     slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
-    'not-for-drinking': 'Not for drinking.',
+    'not-for-drinking':
+      'Catch it in a clean vessel, keep it covered, use it the same day; boil it where it goes into cooking. Never drink it as it is.',
   } satisfies Record<Caution, string>,
   roles: {
     shower: 'Shower', kitchen: 'Kitchen tap', basin: 'Basin', toilet: 'Toilet', laundry: 'Laundry', 'outdoor-shower': 'Outdoor shower',

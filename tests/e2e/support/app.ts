@@ -38,6 +38,12 @@ export function useBrowser() {
     })
     page.on('pageerror', (error) => noise.push(error.message))
     await page.goto(`${inject(which === 'demo' ? 'demoUrl' : 'mineUrl')}/#${hash}`)
+    // The demo is there: what 'saved' speaks of from now on is not the emptiness before it.
+    if (which === 'demo')
+      await page
+        .locator('[data-testid=count-strip], [data-testid=count-days]')
+        .first()
+        .waitFor({ state: 'attached' })
     return { page, context, noise }
   }
 }

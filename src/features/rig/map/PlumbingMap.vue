@@ -11,7 +11,7 @@ import { useAmounts } from '@/parts/useAmounts'
 import { useRigEdit } from '@/parts/useRigEdit'
 import { t } from '@/texts'
 import MapTank from './MapTank.vue'
-import { mapLayout, nextOf, pipePath, pipeWidth } from './mapLayout'
+import { mapLayout, nextOf, nodeHeight, pipePath, pipeWidth } from './mapLayout'
 
 const props = defineProps<{ rig: Rig; stay: Stay }>()
 const forecast = useForecastStore()
@@ -25,7 +25,6 @@ const held = ref<{ fixture: Id; pipe: PipeFlow['pipe'] } | null>(null)
 const pointer = ref<{ x: number; y: number } | null>(null)
 const refused = ref('')
 
-const layout = computed(() => mapLayout(props.rig))
 const flows = computed(() => {
   const { model, result } = forecast
   if (!model || !result) return []
@@ -44,6 +43,17 @@ const columns = computed(() => {
   return { tank, fixture, left: (free - fixture) / 2, right: free - tank, outlet: free }
 })
 
+/** On a phone there is no room for numbers beside the pipes: they stand in the boxes the pipes lead to. */
+const isNarrow = computed(() => width.value < 560)
+const node = computed(() => nodeHeight(props.rig, columns.value, isNarrow.value ? 1 : 0))
+const layout = computed(() => mapLayout(props.rig, node.value))
+const inBox = (id: Id) => {
+  const own = pipes.value.filter(({ fixture }) => fixture === id)
+  const of = (pipe: PipeFlow['pipe']) => own.find((one) => one.pipe === pipe)?.amount ?? '0'
+  const out = [of('drains'), ...own.filter(({ pipe }) => pipe === 'solids').map(({ amount }) => amount)]
+  return t.map.through(of('draws').split('\u00a0')[0]!, out.join(', '))
+}
+
 const tankName = (id: Id | null) =>
   props.rig.containers.find((container) => container.id === id)?.name ?? t.map.byHand
 const pipes = computed(() =>
@@ -51,11 +61,11 @@ const pipes = computed(() =>
     const fixture = props.rig.fixtures.find(({ id }) => id === flow.fixture)!
     const to =
       flow.pipe === 'draws' ? fixture.draws : flow.pipe === 'drains' ? fixture.drains : fixture.solids
-    const node = layout.value.fixtures.find(({ id }) => id === flow.fixture)!
+    const box = layout.value.fixtures.find(({ id }) => id === flow.fixture)!
     const tanks = flow.pipe === 'draws' ? layout.value.supplies : layout.value.wastes
     const tank = tanks.find(({ id }) => id === to)
     const y =
-      node.y + (fixture.solids === null || flow.pipe === 'draws' ? 0 : flow.pipe === 'drains' ? -15 : 15)
+      box.y + (fixture.solids === null || flow.pipe === 'draws' ? 0 : flow.pipe === 'drains' ? -15 : 15)
     const { tank: tankWidth, fixture: fixtureWidth, left, right } = columns.value
     const x = flow.pipe === 'draws' ? left : left + fixtureWidth
     const amount = level(flow.perDay, flow.unit)
@@ -164,33 +174,43 @@ function drop(event: PointerEvent) {
         </g>
       </svg>
       <MapTank
-        v-for="node in layout.supplies"
-        :key="node.id"
-        :node="node"
+        v-for="box in layout.supplies"
+        :key="box.id"
+        :node="box"
+        :height="node"
         side="supply"
         :left="0"
         :width="columns.tank"
         :open="picking === 'supply'"
-        @pick="pick(node.id)"
+        @pick="pick(box.id)"
       />
       <div
-        v-for="node in layout.fixtures"
-        :key="node.id"
-        class="absolute flex h-15 -translate-y-1/2 items-center justify-center border-2 border-line bg-paper px-1 text-center leading-tight font-semibold hyphens-auto max-sm:text-[0.9rem]"
+        v-for="box in layout.fixtures"
+        :key="box.id"
+        class="absolute flex -translate-y-1/2 flex-col items-center justify-center border-2 border-line bg-paper px-1 text-center leading-tight font-semibold hyphens-auto wrap-anywhere max-sm:text-[0.9rem]"
         lang="en"
-        :style="{ top: `${node.y}px`, left: `${columns.left}px`, width: `${columns.fixture}px` }"
+        :style="{
+          top: `${box.y}px`,
+          left: `${columns.left}px`,
+          width: `${columns.fixture}px`,
+          height: `${node}px`,
+        }"
       >
-        {{ node.name }}
+        {{ box.name }}
+        <span v-if="isNarrow" class="figure text-[0.82rem] text-soft" aria-hidden="true">{{
+          inBox(box.id)
+        }}</span>
       </div>
       <MapTank
-        v-for="node in layout.wastes"
-        :key="node.id"
-        :node="node"
+        v-for="box in layout.wastes"
+        :key="box.id"
+        :node="box"
+        :height="node"
         side="waste"
         :left="columns.right"
         :width="columns.tank"
         :open="picking === 'waste'"
-        @pick="pick(node.id)"
+        @pick="pick(box.id)"
       />
       <button
         v-for="pipe in pipes"
@@ -220,6 +240,7 @@ function drop(event: PointerEvent) {
           aria-hidden="true"
         />
         <span
+          v-if="!isNarrow"
           class="figure mx-0.5 -translate-y-3.5 bg-paper/80 px-0.5 text-[0.82rem] leading-none font-bold whitespace-nowrap sm:text-[0.95rem]"
           aria-hidden="true"
           >{{ pipe.amount }}</span

@@ -16,11 +16,26 @@ export interface MapNode {
   y: number
 }
 
-const NODE = 60
+const LEAST_NODE = 60
 const GAP = 14
+/** px of a letter and of a line, and what a box keeps free beside them. */
+const LETTER = 8.6
+const LINE = 19
+const FREE = 18
 
-/** The longest column stands tight, the others are spread over the same height; an outlet's tanks stand together. */
-export function mapLayout(rig: Rig): MapLayout {
+/** px that every box is high, so that the longest name fits into the narrowest. @param more lines beside the name */
+export function nodeHeight(rig: Rig, widths: { tank: number; fixture: number }, more: number): number {
+  const lines = (names: readonly { name: string }[], width: number) =>
+    Math.max(1, ...names.map(({ name }) => Math.ceil((name.length * LETTER) / Math.max(40, width - FREE))))
+  const most = Math.max(lines(rig.containers, widths.tank), lines(rig.fixtures, widths.fixture) + more)
+  return Math.max(LEAST_NODE, most * LINE + FREE)
+}
+
+/**
+ * The longest column stands tight, the others are spread over the same height; an outlet's tanks stand together.
+ * @param node px that a box is high
+ */
+export function mapLayout(rig: Rig, node: number): MapLayout {
   const outletOf = (id: Id) => {
     const index = rig.outlets.findIndex(({ containers }) => containers.includes(id))
     return index < 0 ? rig.outlets.length : index
@@ -28,7 +43,7 @@ export function mapLayout(rig: Rig): MapLayout {
   const on = (side: string) => rig.containers.filter(({ kind }) => sideOf(kind) === side)
   const waste = [...on('waste')].sort((a, b) => outletOf(a.id) - outletOf(b.id))
   const rows = Math.max(1, on('supply').length, rig.fixtures.length, waste.length)
-  const height = rows * (NODE + GAP)
+  const height = rows * (node + GAP)
   const spread = (list: readonly { id: Id; name: string }[]): MapNode[] =>
     list.map(({ id, name }, i) => ({ id, name, y: ((i + 0.5) * height) / list.length }))
   const wastes = spread(waste)
@@ -36,7 +51,7 @@ export function mapLayout(rig: Rig): MapLayout {
     const ys = wastes.filter((node) => containers.includes(node.id)).map(({ y }) => y)
     return ys.length === 0
       ? []
-      : [{ id, top: Math.min(...ys) - NODE / 2, bottom: Math.max(...ys) + NODE / 2 }]
+      : [{ id, top: Math.min(...ys) - node / 2, bottom: Math.max(...ys) + node / 2 }]
   })
   return { height, supplies: spread(on('supply')), fixtures: spread(rig.fixtures), wastes, outlets }
 }

@@ -44,7 +44,7 @@ const cells = computed(() => {
           :style="{ height: `${cell.share * 100}%` }"
         />
         <span
-          class="figure absolute left-1 font-bold [text-shadow:0_0_3px_var(--post),0_0_5px_var(--post)]"
+          class="figure absolute left-0.5 z-20 bg-post px-1 font-bold"
           :class="cell.share > 0.5 ? 'bottom-0.5' : 'top-0.5'"
           >{{ cell.text }}</span
         >

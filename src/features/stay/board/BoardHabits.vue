@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import BoardHabitBar from './BoardHabitBar.vue'
 import { keptRange, type DayRange } from './rangeDrag'
 import type { useBoard } from './useBoard'
 import { switched } from '@/core/habits'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { stayOf } from '@/document/edits'
+import { refusalWords } from '@/parts/fields/refusalWords'
 import { t } from '@/texts'
 
 const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']>; dayWidth: number }>()
@@ -26,7 +27,7 @@ const off = computed(() =>
 function set(habit: string, on: boolean, range: DayRange | null, coalesce: string | null = null) {
   const { id } = props.board.stay
   const days = range === null ? null : keptRange(range, lastDay.value)
-  workspace.edit(
+  return workspace.edit(
     'habit',
     (draft) => {
       const stay = stayOf(draft, id)
@@ -38,9 +39,12 @@ function set(habit: string, on: boolean, range: DayRange | null, coalesce: strin
   )
 }
 
+/** Why a habit could not be added: gear, a rule of the land. */
+const refused = ref('')
 function add(event: Event) {
   const select = event.target as HTMLSelectElement
-  if (select.value !== '') set(select.value, true, null)
+  const result = select.value === '' ? null : set(select.value, true, null)
+  refused.value = result && !result.ok ? refusalWords(result.faults) : ''
   select.value = ''
 }
 </script>
@@ -48,7 +52,7 @@ function add(event: Event) {
 <template>
   <div class="mt-3 border-t border-line pt-2">
     <div v-for="bar in bars" :key="bar.id" class="flex items-center" :data-testid="`range-${bar.id}`">
-      <span class="board-label text-[0.92rem] leading-tight">{{ bar.name }}</span>
+      <span class="board-label text-[0.92rem] leading-tight wrap-anywhere">{{ bar.name }}</span>
       <BoardHabitBar
         :name="bar.name"
         :range="bar.range"
@@ -70,5 +74,12 @@ function add(event: Event) {
         </select>
       </span>
     </div>
+    <p
+      v-if="refused !== ''"
+      class="sticky left-0 max-w-[22rem] py-2 font-semibold sm:max-w-[50ch]"
+      role="alert"
+    >
+      {{ refused }}
+    </p>
   </div>
 </template>

@@ -9,6 +9,8 @@ const props = defineProps<{
   rowIndex: number
   days: { day: number; label: string }[]
   dayWidth: number
+  /** Days from 05:00 of day 0 at which the stay stops; null: not on the board. */
+  stopX: number | null
   tabindexOf: (col: number) => number
 }>()
 defineEmits<{ why: [part: number] }>()
@@ -25,12 +27,10 @@ function label({ day, endL, overL }: BoardCell): string {
 }
 /** The number stands where the line does not. */
 const labelAbove = ({ profile }: BoardCell) => Math.max(profile[0]!.share, profile.at(-1)!.share) < 0.7
-const shown = ({ endL, overL }: BoardCell) =>
-  overL <= 1e-9
-    ? words(endL, props.row.unit)
-    : props.row.side === 'supply'
-      ? t.board.short(words(overL, props.row.unit))
-      : t.board.over(words(overL, props.row.unit))
+/** The level itself, past its limit too: what its sum comes to, and what is spoken. */
+const shown = ({ endL }: BoardCell) => words(endL, props.row.unit)
+/** After the stop the days are there to see what a run would have to do: quieter. */
+const isAfterStop = (day: number) => props.stopX !== null && day > props.stopX
 </script>
 
 <template>
@@ -58,6 +58,7 @@ const shown = ({ endL, overL }: BoardCell) =>
         :viewBox="`0 0 ${inner()} ${HEIGHT}`"
         aria-hidden="true"
         class="block bg-post"
+        :class="isAfterStop(cell.day) ? 'opacity-45' : ''"
       >
         <path
           :d="areaPath(cell.profile, inner(), HEIGHT)"
@@ -85,8 +86,8 @@ const shown = ({ endL, overL }: BoardCell) =>
       </svg>
       <span
         :style="labelAbove(cell) ? { top: '2px' } : { bottom: '2px' }"
-        class="figure absolute left-1 text-[0.92rem] font-bold whitespace-nowrap [text-shadow:0_0_3px_var(--post),0_0_3px_var(--post),0_0_5px_var(--post)]"
-        :class="cell.overL > 1e-9 ? 'text-oxide' : ''"
+        class="figure absolute left-0.5 z-20 bg-post px-1 text-[0.92rem] whitespace-nowrap"
+        :class="[cell.overL > 1e-9 ? 'text-oxide' : '', isAfterStop(cell.day) ? '' : 'font-bold']"
         >{{ shown(cell) }}</span
       >
     </button>

@@ -7,7 +7,7 @@ import BoardChance from './BoardChance.vue'
 import BoardRow from './BoardRow.vue'
 import BoardWeather from './BoardWeather.vue'
 import { useBoard } from './useBoard'
-import { useMediaQuery } from '@vueuse/core'
+import { useElementSize, useMediaQuery } from '@vueuse/core'
 import type { ModelContainer } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
@@ -18,8 +18,16 @@ const board = useBoard()
 const why = useWhyStore()
 const { level } = useAmounts()
 const wide = useMediaQuery('(min-width: 64rem)')
-const dayWidth = computed(() => (wide.value ? 92 : 112))
 const labelWidth = computed(() => (wide.value ? 132 : 84))
+const frame = ref<HTMLElement | null>(null)
+const { width } = useElementSize(frame)
+/** A short stay takes the room there is, a long one scrolls. */
+const MOST_DAY = 190
+const dayWidth = computed(() => {
+  const days = Math.max(1, board.value?.days.length ?? 1)
+  const room = (width.value - labelWidth.value - (wide.value ? 64 : 32)) / days
+  return Math.floor(Math.max(wide.value ? 92 : 112, Math.min(MOST_DAY, room)))
+})
 const cellsElement = ref<HTMLElement | null>(null)
 const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
 
@@ -31,7 +39,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
   <section v-if="board" aria-labelledby="board" data-testid="board">
     <h2 id="board" class="sr-only">{{ t.board.title }}</h2>
     <BoardPatterns />
-    <div class="-mx-4 overflow-x-auto overscroll-x-contain sm:-mx-8" tabindex="-1">
+    <div ref="frame" class="-mx-4 overflow-x-auto overscroll-x-contain sm:-mx-8" tabindex="-1">
       <div
         class="w-max px-4 pb-3 sm:px-8"
         :style="{ '--day': `${dayWidth}px`, '--label': `${labelWidth}px` }"
@@ -51,7 +59,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
           <div ref="cellsElement" @keydown="onKeydown" @focusin="onFocusin">
             <div v-for="(row, r) in board.rows" :key="row.id" class="mt-3 flex">
               <div class="board-label pt-1">
-                <p class="leading-tight font-bold break-words" :class="row.isStopper ? 'text-oxide' : ''">
+                <p class="leading-tight font-bold wrap-anywhere" :class="row.isStopper ? 'text-oxide' : ''">
                   {{ row.name }}
                 </p>
                 <p class="text-[0.85rem] leading-tight text-soft">{{ limitWords(row) }}</p>
@@ -61,6 +69,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
                 :row-index="r"
                 :days="board.days"
                 :day-width="dayWidth"
+                :stop-x="board.stopX"
                 :tabindex-of="(col) => tabindex(r, col)"
                 @why="(part) => why.ask({ kind: 'level', container: row.id, part })"
               />

@@ -1,0 +1,71 @@
+import { ledger } from '../count'
+import { flushKept, flushRatios } from '../habits'
+import { found, type Crew, type Habit, type Id, type Model } from '../model'
+import type { Component } from './components'
+import { flowTable } from './flows'
+import type { SearchContext } from './leastBother'
+import type { Ground, Held, Hold } from './reach'
+
+/** How much liquid on the solids a set must leave: what the crew's school keeps, its floor, or whatever it comes to. */
+export type Keeps = 'school' | 'floor' | 'nothing'
+
+/** What a search leans on; the flush floor and the school are of black tanks only. */
+export function contextOf(
+  { document, stay, table, untilDays }: Ground,
+  components: readonly Component[],
+  habits: readonly Habit[],
+  keeps: Keeps,
+): SearchContext {
+  const { model } = table
+  const ofFlush = components.map(({ activities }) => keeps !== 'nothing' && fallsOnSolids(model, activities))
+  const parts = model.grid.edges.findIndex((edge, i) => i > 0 && edge >= untilDays)
+  const leastOf = (ids: readonly Id[]) => {
+    const compiled = table.compileWith(ids)
+    const ratios = flushRatios(compiled, ledger(compiled), parts < 0 ? model.grid.count : parts)
+    return Math.min(...ratios.map(({ least }) => least ?? Infinity))
+  }
+  const crew = found(document.crews, stay.crew, 'crew')
+  const kept = keeps === 'school' ? flushKept(crew) : crew.flushFloor.value
+  const floor = ofFlush.includes(true) ? Math.min(kept, leastOf([])) : 0
+  const relevant = (set: readonly Habit[]) => set.filter((habit) => components.some(({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit))))
+  const known = new Map<string, boolean>()
+  const keepsFloor = (set: readonly Habit[]) => {
+    const ids = relevant(set).map(({ id }) => id).sort()
+    const key = ids.join()
+    if (!known.has(key)) known.set(key, leastOf(ids) >= floor - 1e-9)
+    return known.get(key)!
+  }
+  const allowed = allowedOf(stay.confidence.value, table.trips)
+  return { table, flows: flowTable(table, components, habits), ofFlush, keepsFloor, allowed }
+} // prettier-ignore
+
+/** Whether some of the activities put anything into a black tank that solids reach. */
+function fallsOnSolids({ streams, containers, activities: all }: Model, activities: readonly Id[]): boolean {
+  const reached = new Set(
+    streams.filter(({ to, solidUses }) => solidUses > 0 && containers[to]?.isBlack).map(({ to }) => to),
+  )
+  return streams.some(
+    ({ activity, to, isOfVessel }) =>
+      !isOfVessel && reached.has(to) && activities.includes(all[activity]!.id),
+  )
+}
+
+/** What holds sets of habits back that the owner may allow. */
+export function holdsBackOf(model: Model, crew: Crew, { without, keeps }: Held): Hold[] {
+  const isOfFlush =
+    keeps !== 'nothing' &&
+    fallsOnSolids(
+      model,
+      model.activities.map(({ id }) => id),
+    )
+  const holds: Hold[] = []
+  if (isOfFlush && keeps === 'school' && flushKept(crew) > crew.flushFloor.value) holds.push('school')
+  if (isOfFlush) holds.push('floor')
+  if (without.length > 0) holds.push('refused')
+  return holds
+}
+
+/** Trips that may fail where so large a share must hold. */
+export function allowedOf(confidence: number, trips: number): number {
+  return Math.floor((1 - confidence) * trips + 1e-9)
+}

@@ -1,0 +1,2 @@
+export { PIECE, whole, within } from './steps'
+export type { Steps } from './steps'

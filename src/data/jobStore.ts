@@ -1,0 +1,53 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import type { Document, Id } from '@/core/model'
+import type { Args, JobClient, JobName, LaneName, Result, Step, Subject } from '@/workers'
+
+/** Everything that is computed beside the screen goes through here; nobody else touches a worker. */
+export const useJobStore = defineStore('jobs', () => {
+  /** Workers cannot be had or broke down twice: what they would do is done beside the screen, and slower. */
+  const isOnMain = ref(false)
+  let loaded: Promise<JobClient> | null = null
+  let subject: Subject | null = null
+
+  /** Loaded with the first question: the count does not wait for it. */
+  async function client(): Promise<JobClient> {
+    loaded ??= import('@/workers').then(({ jobClient }) =>
+      jobClient((onMain) => {
+        isOnMain.value ||= onMain
+      }),
+    )
+    try {
+      return await loaded
+    } catch (error) {
+      loaded = null
+      throw error
+    }
+  }
+
+  /** One and the same for one and the same document and stay. */
+  function subjectOf(document: Document, stay: Id): Subject {
+    if (subject?.document !== document || subject.stay !== stay)
+      subject = { revision: (subject?.revision ?? 0) + 1, document, stay }
+    return subject
+  }
+
+  async function run<J extends JobName>(
+    on: LaneName,
+    job: J,
+    about: Subject,
+    args: Args<J>,
+    tell?: (step: Step<J>) => void,
+  ): Promise<Result<J>> {
+    return (await client()).run(on, job, about, args, tell)
+  }
+
+  return {
+    isOnMain,
+    client,
+    subjectOf,
+    run,
+    /** Gives up what a lane is doing; what waits for it is told so. */
+    end: async (on: LaneName) => (await client()).end(on),
+  }
+})

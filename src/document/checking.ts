@@ -1,0 +1,7 @@
+/**
+ * What holds documents against their rules, and brings older ones up to date: large, so that those who can wait for it
+ * fetch it apart from everything else.
+ */
+export { entityFromVersion1 } from './migrations/fromVersion1'
+export { entityFromVersion2 } from './migrations/fromVersion2'
+export { checked, checkedEdit, readDocument } from './openDocument'

@@ -1,0 +1,2 @@
+/** The newest version this application writes. */
+export const CURRENT_VERSION = 3

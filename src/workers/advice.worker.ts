@@ -1,4 +1,0 @@
-import { expose } from 'comlink'
-import { adviceJob } from './adviceJob'
-
-expose(adviceJob())

@@ -1,0 +1,64 @@
+import { proxy, wrap } from 'comlink'
+import type { Desk } from './desk'
+import type { Args, JobName, Result, Step, Subject } from './jobs'
+import { lane, type Lane, type LaneOptions, type Spawned } from './lane'
+
+const HELLO_MS = 20_000
+const SILENCE_MS = 60_000
+
+/** Jobs of one lane wait for each other; those of different lanes do not. */
+export type LaneName = 'advice' | 'reach' | `risk-${number}`
+
+export interface JobClient {
+  run: <J extends JobName>(
+    on: LaneName,
+    job: J,
+    subject: Subject,
+    args: Args<J>,
+    tell?: (step: Step<J>) => void,
+  ) => Promise<Result<J>>
+  /** Gives up what a lane is doing. */
+  end: (on: LaneName) => void
+}
+
+/** The one way to have anything computed beside the screen. @param onBroken a worker broke down */
+export function jobClient(onBroken: LaneOptions['onBroken'], options: Partial<LaneOptions> = {}): JobClient {
+  const lanes = new Map<LaneName, Lane>()
+  const at = (name: LaneName) => {
+    const known =
+      lanes.get(name) ??
+      lane({
+        spawn: spawnWorker,
+        room: () => import('./room').then(({ jobRoom }) => jobRoom()),
+        helloMs: HELLO_MS,
+        silenceMs: SILENCE_MS,
+        onBroken,
+        ...options,
+      })
+    lanes.set(name, known)
+    return known
+  }
+  return {
+    run: (on, job, subject, args, tell) => at(on).run(job, subject, args, tell),
+    end: (on) => lanes.get(on)?.end(),
+  }
+}
+
+/** @throws where the browser has no workers */
+function spawnWorker(): Spawned {
+  const worker = new Worker(new URL('./job.worker.ts', import.meta.url), { type: 'module' })
+  const desk = wrap<Desk>(worker) as unknown as Desk
+  const died = new Promise<void>((resolve) => {
+    worker.addEventListener('error', () => resolve())
+    worker.addEventListener('messageerror', () => resolve())
+  })
+  return {
+    desk: { ...methodsOf(desk), run: (job, revision, args, tell) => desk.run(job, revision, args, proxy(tell)) },
+    died,
+    end: () => worker.terminate(),
+  }
+} // prettier-ignore
+
+function methodsOf(desk: Desk): Pick<Desk, 'hello' | 'take'> {
+  return { hello: () => desk.hello(), take: (subject) => desk.take(subject) }
+}

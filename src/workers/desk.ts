@@ -1,0 +1,44 @@
+import type { Args, JobName, Result, Step, Subject } from './jobs'
+import { jobRoom } from './room'
+
+/** How often a worker says that it is still at it, at least where its work stops for breath. */
+const BEAT_MS = 1000
+
+/** What the other side of a worker offers; calls are answered in their order. */
+export interface Desk {
+  /** Answers as soon as its code is there. */
+  hello: () => Promise<true>
+  take: (subject: Subject) => Promise<void>
+  /** @param tell what there is to tell on the way, or nothing: a sign of life */
+  run: <J extends JobName>(
+    job: J,
+    revision: number,
+    args: Args<J>,
+    tell: (step?: Step<J>) => unknown,
+  ) => Promise<Result<J>>
+}
+
+export function workerDesk(): Desk {
+  const room = jobRoom()
+  let subject: Subject | null = null
+  return {
+    hello: () => Promise.resolve(true),
+    take: (next) => {
+      subject = next
+      return Promise.resolve()
+    },
+    run: (job, revision, args, tell) => {
+      if (subject?.revision !== revision)
+        return Promise.reject(new Error('the subject of this job was never taken'))
+      const work = room[job](subject, args)
+      for (let beat = performance.now(); ;) {
+        const step = work.next()
+        if (step.done) return Promise.resolve(step.value)
+        const now = performance.now()
+        if (step.value === undefined && now - beat < BEAT_MS) continue
+        beat = now
+        tell(step.value)
+      }
+    },
+  }
+}

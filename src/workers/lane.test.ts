@@ -1,0 +1,109 @@
+import { describe, expect, it, vi } from 'vitest'
+import { trailerDemo } from '../../scripts/demo/trailer'
+import { sampleTrips } from '@/core/risk'
+import { samplerFor } from '../../tests/support/spreads'
+import { doJob } from '../../tests/support/heldClient'
+import { workerDesk, type Desk } from './desk'
+import type { Subject } from './jobs'
+import { JobStopped, lane, type LaneOptions } from './lane'
+import { jobRoom } from './room'
+
+const subject: Subject = { revision: 1, document: trailerDemo(), stay: 'harrow-ridge' }
+const args = { seed: 1, from: 0, to: 40, bandParts: 8 }
+const right = doJob(jobRoom(), 'sample', subject, args)
+
+/** Workers one after the other, each with what it does instead of answering. */
+function workers(...each: ('well' | 'never loads' | 'is refused' | 'dies at work' | 'falls silent')[]) {
+  const ended: number[] = []
+  let spawned = 0
+  const spawn: LaneOptions['spawn'] = () => {
+    const n = spawned++
+    const how = each[n] ?? 'well'
+    if (how === 'is refused') throw new DOMException('no workers here', 'SecurityError')
+    const inner = workerDesk()
+    const silence = new Promise<never>(() => undefined)
+    let die: () => void = () => undefined
+    const died = new Promise<void>((resolve) => (die = resolve))
+    const desk: Desk = {
+      ...inner,
+      hello: () => (how === 'never loads' ? silence : inner.hello()),
+      run: (...given) => {
+        if (how === 'dies at work') die()
+        return how === 'well' ? inner.run(...given) : silence
+      },
+    }
+    return { desk, died, end: () => ended.push(n) }
+  }
+  const broken = vi.fn<(isOnMain: boolean) => void>()
+  const room = () => Promise.resolve(jobRoom())
+  const own = lane({ spawn, room, onBroken: broken, helloMs: 60, silenceMs: 60 })
+  return { own, broken, ended, spawned: () => spawned }
+}
+
+describe('one worker’s jobs', () => {
+  it('are done by it, one subject sent once', async () => {
+    const { own, broken, spawned } = workers('well')
+    expect(await own.run('sample', subject, args)).toEqual(right)
+    expect(await own.run('sample', subject, args)).toEqual(right)
+    expect([spawned(), broken.mock.calls]).toEqual([1, []])
+  })
+
+  it.each(['never loads', 'dies at work', 'falls silent'] as const)(
+    'one that %s is replaced once, and the answer is the same',
+    async (how) => {
+      const { own, broken, spawned, ended } = workers(how, 'well')
+      expect(await own.run('sample', subject, args)).toEqual(right)
+      expect([spawned(), ended, broken.mock.calls]).toEqual([2, [0], [[false]]])
+    },
+  )
+
+  it.each(['never loads', 'dies at work', 'falls silent'] as const)(
+    'two that each %s leave it to the screen’s own thread, said, with the same answer',
+    async (how) => {
+      const { own, broken, spawned } = workers(how, how)
+      expect(await own.run('sample', subject, args)).toEqual(right)
+      expect([spawned(), broken.mock.calls]).toEqual([2, [[false], [true]]])
+      expect(await own.run('sensitivity', subject, null)).toEqual(doJob(jobRoom(), 'sensitivity', subject, null))
+      expect(spawned()).toBe(2)
+    },
+  )
+
+  it('where there are no workers at all', async () => {
+    const { own, broken } = workers('is refused', 'is refused')
+    expect(await own.run('sample', subject, args)).toEqual(right)
+    expect(broken.mock.calls.at(-1)).toEqual([true])
+  })
+
+  it('on the screen’s own thread it lets go again and again, tells its steps, and can be given up', async () => {
+    const { own } = workers('is refused', 'is refused')
+    let turns = 0
+    const counting = setInterval(() => turns++)
+    const sample = await own.run('sample', subject, { ...args, to: 6000 })
+    clearInterval(counting)
+    expect(turns).toBeGreaterThan(4)
+    expect(sample).toEqual(sampleTrips(samplerFor(subject.document, subject.stay), { ...args, to: 6000 }))
+    const told: number[] = []
+    const search = own.run('reach', subject, { seed: 1, untilDays: 8, trips: 40 }, ({ curve }) => {
+      told.push(curve.length)
+      if (told.length === 2) own.end()
+    })
+    await expect(search).rejects.toBeInstanceOf(JobStopped)
+    expect(told).toEqual([1, 2])
+  }, 30_000)
+
+  it('an error of the job itself is the caller’s, not the worker’s', async () => {
+    const { own, broken, spawned } = workers('well')
+    await expect(own.run('sample', { ...subject, revision: 3, stay: 'nowhere' }, args)).rejects.toThrow()
+    expect([spawned(), broken.mock.calls]).toEqual([1, []])
+  })
+
+  it('given up, the worker goes with it and the next job has a new one', async () => {
+    const { own, ended, spawned } = workers('falls silent', 'well')
+    const search = own.run('sample', subject, args)
+    await new Promise((resolve) => setTimeout(resolve, 10))
+    own.end()
+    await expect(search).rejects.toBeInstanceOf(JobStopped)
+    expect(await own.run('sample', subject, args)).toEqual(right)
+    expect([ended[0], spawned()]).toEqual([0, 2])
+  })
+}) // prettier-ignore

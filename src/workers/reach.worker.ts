@@ -1,4 +1,0 @@
-import { expose } from 'comlink'
-import { reachJob } from './reachJob'
-
-expose(reachJob())

@@ -1,0 +1,99 @@
+import { habitsCompany, habitsWorth, sensitivity } from '@/core/advice'
+import { countSteps } from '@/core/count'
+import { compile, compileChances, found } from '@/core/model'
+import { reach } from '@/core/reach'
+import {
+  BATCH, flushRange, joinSamples, riskTables, sampleTrips, samplerOf, storyOf,
+  type RiskTables, type Sample, type SampleOptions, type Sampler,
+} from '@/core/risk' // prettier-ignore
+import type { Steps } from '@/core/steps'
+import type { Args, JobName, Subject, Work } from './jobs'
+
+/** Trips × parts × activities of one breath of sampling: some twenty milliseconds. */
+const BREATH = 2_000_000
+const FEWEST = 16
+
+/** Where jobs are done, in a worker or, where there is none, beside the screen; tables and samplers stay from job to job. */
+export type Room = { [J in JobName]: (subject: Subject, args: Args<J>) => Work<J> }
+
+export function jobRoom(): Room {
+  const tables = riskTables()
+  const samplers = keptSamplers(tables)
+  return {
+    *sample(subject, args) {
+      return yield* sampled(yield* samplers(subject, false), args)
+    },
+    *story(subject, { seed, trip }) {
+      return storyOf(yield* samplers(subject, true), seed, trip)
+    },
+    *worth({ document, stay }, { habits, ...trips }) {
+      const rows = []
+      for (const row of habitsWorth(document, stay, habits, { ...trips, tables })) {
+        rows.push(row)
+        yield
+      }
+      return rows
+    },
+    *company({ document, stay }, { habit, ...trips }) {
+      yield
+      return [...habitsCompany(document, stay, [habit], { ...trips, tables })][0]!
+    },
+    *flush({ stay }, { seed, trials, documents, parts, floor }) {
+      const ranges = []
+      for (const document of documents) {
+        const horizonDays = Math.min(found(document.stays, stay, 'stay').horizonDays.value, parts / 4 + 1)
+        const model = compile(document, stay, { horizonDays })
+        const chances = compileChances(document, stay, model)
+        const sampler = samplerOf(model, chances, { tables, withFlush: true })
+        ranges.push(flushRange(sampler, { seed, trials, parts, floor }))
+        yield
+      }
+      return ranges
+    },
+    *sensitivity({ document, stay }) {
+      yield
+      return sensitivity(document, stay)
+    },
+    reach: ({ document, stay }, options) => reach(document, stay, { ...options, tables }),
+  }
+}
+
+/** The sampler of the newest subject, made when it is first asked for. */
+function keptSamplers(tables: RiskTables) {
+  let kept: { revision: number; sampler: Sampler } | null = null
+  return function* ({ revision, document, stay }: Subject, withDraws: boolean): Breaths<Sampler> {
+    if (!withDraws && kept?.revision === revision) return kept.sampler
+    const { model, result } = yield* breaths(countSteps(document, stay))
+    const chances = compileChances(document, stay, model)
+    yield
+    const sampler = samplerOf(model, chances, { tables, withDraws, base: result.ledger })
+    if (!withDraws) kept = { revision, sampler }
+    return sampler
+  }
+}
+
+type Breaths<T> = Generator<undefined, T, undefined>
+
+/** Work in steps as a part of a job: a breath after each, nothing told. */
+function* breaths<T>(steps: Steps<T>): Breaths<T> {
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+    yield
+  }
+}
+
+/** Trips in pieces: a trip comes to the same in whatever company it is played. */
+function* sampled(sampler: Sampler, { from, to, ...options }: SampleOptions): Work<'sample'> {
+  const { grid, activities } = sampler.model
+  const bandParts = Math.min(options.bandParts, grid.count)
+  const most = BREATH / (grid.count * Math.max(1, activities.length))
+  const piece = most < BATCH ? Math.max(FEWEST, Math.floor(most)) : Math.floor(most / BATCH) * BATCH
+  let sample: Sample | null = null
+  for (let first = from; first < to; first += piece) {
+    const next = sampleTrips(sampler, { ...options, bandParts, from: first, to: Math.min(to, first + piece) })
+    sample = sample ? joinSamples([sample, next]) : next
+    yield
+  }
+  return sample ?? sampleTrips(sampler, { ...options, bandParts, from, to })
+}

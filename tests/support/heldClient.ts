@@ -1,0 +1,43 @@
+import { jobRoom } from '@/workers/room'
+import type { JobClient } from '@/workers'
+import type { Args, JobName, Result, Step, Subject } from '@/workers/jobs'
+
+/** Does a job at once, as a worker would. */
+export function doJob<J extends JobName>(
+  room: ReturnType<typeof jobRoom>,
+  job: J,
+  subject: Subject,
+  args: Args<J>,
+  tell: (step: Step<J>) => void = () => undefined,
+): Result<J> {
+  const work = room[job](subject, args)
+  for (;;) {
+    const step = work.next()
+    if (step.done) return step.value
+    if (step.value !== undefined) tell(step.value)
+  }
+}
+
+/** A client that notes what it is asked for, and answers when it is let go. */
+export function heldClient() {
+  const room = jobRoom()
+  const asked: { job: JobName; revision: number }[] = []
+  const waiting: (() => void)[] = []
+  const state = { isBroken: false }
+  const client: JobClient = {
+    run: (_, job, subject, args, tell) => {
+      if (state.isBroken) return Promise.reject(new Error('broken'))
+      asked.push({ job, revision: subject.revision })
+      return new Promise((resolve) => waiting.push(() => resolve(doJob(room, job, subject, args, tell))))
+    },
+    end: () => undefined,
+  }
+  const settle = async () => {
+    for (let k = 0; k < 4; k++) await new Promise((resolve) => setTimeout(resolve))
+  }
+  const go = async () => {
+    waiting.splice(0).forEach((letGo) => letGo())
+    await settle()
+  }
+  return { client, asked, state, settle, go }
+}
