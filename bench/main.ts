@@ -4,12 +4,12 @@ import { sixtyDays } from './documents'
 import { benchReach, benchRisk } from './risk'
 import { median, sample } from './timing'
 import { count } from '@/core/count'
-import { compile } from '@/core/model'
+import { caseOf, compile } from '@/core/model'
 
 console.log(`Node ${process.version}, ${cpus().length} cores`)
 
 const times = sample(400, 100, sixtyDays, (document) => {
-  const model = compile(document, 'stay')
+  const model = compile(caseOf(document, 'stay'))
   return count(model).ledger.levels.length
 })
 console.log(

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { reach } from '@/core/reach'
-import { compile, compileChances } from '@/core/model'
+import { caseOf, compile, compileChances } from '@/core/model'
 import { habitsWorth } from '@/core/advice'
 import { blockedBy } from '@/core/habits'
 import { owned } from '@/core/quantities'
@@ -28,8 +28,8 @@ export async function benchRisk(): Promise<void> {
   const tables = riskTables()
   const sampled = (horizonDays: number, trips = TRIALS, shared = tables) => {
     const document = sixtyDays(0)
-    const model = compile(document, 'stay', { horizonDays })
-    const sampler = samplerOf(model, compileChances(document, 'stay', model), { tables: shared })
+    const model = compile(caseOf(document, 'stay'), { horizonDays })
+    const sampler = samplerOf(model, compileChances(caseOf(document, 'stay'), model), { tables: shared })
     return () => sampleTrips(sampler, { seed: 1, from: 0, to: trips, bandParts: model.grid.count })
   }
   const fourteen = sampled(14)
@@ -72,7 +72,7 @@ export function benchReach(): void {
   const once = () => {
     const start = performance.now()
     let found = 0
-    const steps = reach(document, stay.id, { seed: 1, untilDays: 8.8, tables })
+    const steps = reach(caseOf(document, stay.id), { seed: 1, untilDays: 8.8, tables })
     for (let step = steps.next(); ; step = steps.next()) {
       if (found === 0 && step.value.goal !== undefined) found = performance.now() - start
       if (step.done) return { found, whole: performance.now() - start, sets: step.value.curve.length }
@@ -86,7 +86,7 @@ export function benchReach(): void {
   )
   const ids = document.habits.map(({ id }) => id)
   const worth = times(3, () => {
-    for (const row of habitsWorth(document, stay.id, ids, { seed: 1, trials: 1000, tables })) if (row.days > 99) throw new Error(row.habit)
+    for (const row of habitsWorth(caseOf(document, stay.id), ids, { seed: 1, trials: 1000, tables })) if (row.days > 99) throw new Error(row.habit)
   })
   console.log(`habits: what ${document.habits.length} habits buy on 1,000 trips each: ${median(worth).toFixed(0)} ms median`)
 } // prettier-ignore

@@ -1,12 +1,12 @@
 import { parentPort, workerData } from 'node:worker_threads'
-import { compile, compileChances } from '@/core/model'
+import { caseOf, compile, compileChances } from '@/core/model'
 import { riskTables, sampleTrips, samplerOf, TRIALS } from '@/core/risk'
 import { sixtyDays } from './documents'
 
 const { horizonDays, half } = workerData as { horizonDays: number; half: number }
 const document = sixtyDays(0)
-const model = compile(document, 'stay', { horizonDays })
-const sampler = samplerOf(model, compileChances(document, 'stay', model), { tables: riskTables() })
+const model = compile(caseOf(document, 'stay'), { horizonDays })
+const sampler = samplerOf(model, compileChances(caseOf(document, 'stay'), model), { tables: riskTables() })
 const run = () =>
   sampleTrips(sampler, {
     seed: 1,

@@ -1,11 +1,11 @@
 import { count, flowsOf } from '@/core/count'
 import { PARTS_PER_DAY } from '@/core/calendar'
-import { compile, type Document } from '@/core/model'
+import { caseOf, compile, type Document } from '@/core/model'
 import type { Options } from './run'
 
 /** `dry-count count`: the answer as documented in docs/command-line.md. */
 export function countCommand(document: Document, { stay, horizon }: Options): unknown {
-  const model = compile(document, stay, horizon === undefined ? {} : { horizonDays: horizon })
+  const model = compile(caseOf(document, stay), horizon === undefined ? {} : { horizonDays: horizon })
   const { days, stopper, at, containers, ledger } = count(model)
   return {
     format: 'dry-count/count@1',

@@ -5,7 +5,7 @@ import { run, type Outcome } from './run'
 /** The answer was there, and could not be put where it was to go. */
 const NOT_WRITTEN = 1
 
-const { output, messages, exitCode } = answered(process.argv.slice(2), (file) =>
+const { output, messages, exitCode } = await answered(process.argv.slice(2), (file) =>
   readFileSync(file === '-' ? 0 : file, 'utf8'),
 )
 process.exitCode = exitCode
@@ -22,9 +22,9 @@ function notWritten({ code }: NodeJS.ErrnoException): void {
 }
 
 /** Whatever goes wrong, one line and no stack trace. */
-function answered(...args: Parameters<typeof run>): Outcome {
+async function answered(...args: Parameters<typeof run>): Promise<Outcome> {
   try {
-    return run(...args)
+    return await run(...args)
   } catch (error) {
     return {
       output: null,

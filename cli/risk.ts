@@ -1,13 +1,14 @@
 import { wallDaysBetween, nightsBetween } from '@/core/calendar'
-import { compile, compileChances, found, type Document } from '@/core/model'
+import { caseOf, compile, compileChances, type Document } from '@/core/model'
 import { riskOf, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
 import type { Options } from './run'
 
 /** `dry-count risk`: the answer as documented in docs/command-line.md. */
 export function riskCommand(document: Document, { stay: id, horizon, seed, trials }: Options): unknown {
-  const model = compile(document, id, horizon === undefined ? {} : { horizonDays: horizon })
-  const sampler = samplerOf(model, compileChances(document, id, model))
-  const stay = found(document.stays, id, 'stay')
+  const stayCase = caseOf(document, id)
+  const { stay } = stayCase
+  const model = compile(stayCase, horizon === undefined ? {} : { horizonDays: horizon })
+  const sampler = samplerOf(model, compileChances(stayCase, model))
   const sample = sampleTrips(sampler, { seed, from: 0, to: trials, bandParts: model.grid.count })
   const risk = riskOf(model, sample, wallDaysBetween(stay.start, stay.leaveAt))
   const days = ({ days }: CountQuantile) => days

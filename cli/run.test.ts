@@ -15,8 +15,8 @@ interface Answer {
 }
 
 describe('dry-count count', () => {
-  it('answers as documented: levels are the start plus the flows, and the first crossing is the count', () => {
-    const { output, exitCode } = run(['count', DEMO], read)
+  it('answers as documented: levels are the start plus the flows, and the first crossing is the count', async () => {
+    const { output, exitCode } = await run(['count', DEMO], read)
     const answer = JSON.parse(output!) as Answer
     expect([exitCode, answer.format, answer.count.stopper]).toEqual([0, 'dry-count/count@1', 'gray'])
     for (const { id, start, levels } of answer.containers) {
@@ -33,15 +33,14 @@ describe('dry-count count', () => {
     expect(new Set(keys).size).toBe(keys.length)
   })
 
-  it('takes a stay and a horizon', () => {
-    const answer = JSON.parse(
-      run(['count', DEMO, '--stay', 'harrow-ridge', '--horizon', '3'], read).output!,
-    ) as Answer
+  it('takes a stay and a horizon', async () => {
+    const { output } = await run(['count', DEMO, '--stay', 'harrow-ridge', '--horizon', '3'], read)
+    const answer = JSON.parse(output!) as Answer
     expect(answer.count).toEqual({ days: null, stopper: null, at: null })
     expect(answer.containers[0]!.levels.length).toBe(13)
   })
 
-  it('exits 2 with one line per fault, and never a stack trace', () => {
+  it('exits 2 with one line per fault, and never a stack trace', async () => {
     const bad = text.replace('"value": 340', '"value": -1').replace('"drains": "black"', '"drains": "sea"')
     const cases: [string[], string][] = [
       [[], 'Usage'],
@@ -54,15 +53,18 @@ describe('dry-count count', () => {
       [['habits', DEMO, '--seed', '-1'], 'expected a number from 0'],
     ]
     for (const [args, words] of cases) {
-      const { output, messages, exitCode } = run(args, read)
+      const { output, messages, exitCode } = await run(args, read)
       expect([output, exitCode]).toEqual([null, 2])
       expect(messages.join(' ')).toContain(words)
     }
-    const { messages } = run(['count', 'x.json'], () => bad)
+    const { messages } = await run(['count', 'x.json'], () => bad)
     expect(messages).toEqual([
       'x.json: rigs[0].containers[0].capacity.value: found -1, expected 0.1. It cannot be less than 0.1.',
     ])
-    expect(run(['count', 'gone.json'], () => { throw new Error('ENOENT') }).messages).toEqual(['gone.json: cannot be read']) // prettier-ignore
+    const gone = await run(['count', 'gone.json'], () => {
+      throw new Error('ENOENT')
+    })
+    expect(gone.messages).toEqual(['gone.json: cannot be read'])
   })
 
   it('works as a command, on a file and on standard input', () => {
@@ -85,10 +87,11 @@ interface Chances {
 }
 
 describe('dry-count risk', () => {
-  const risk = (...args: string[]) => JSON.parse(run(['risk', DEMO, ...args], read).output!) as Chances
+  const risk = async (...args: string[]) =>
+    JSON.parse((await run(['risk', DEMO, ...args], read)).output!) as Chances
 
-  it('answers as documented: ordered quantiles, shares that add to 1, a fan for every container and part', () => {
-    const { trials, count, stoppers, nights, containers } = risk('--trials', '800', '--horizon', '20')
+  it('answers as documented: ordered quantiles, shares that add to 1, a fan for every container and part', async () => {
+    const { trials, count, stoppers, nights, containers } = await risk('--trials', '800', '--horizon', '20')
     expect([trials, nights.planned]).toEqual([800, 12])
     expect([count.p10, count.p50, count.p90]).toEqual([count.p90, count.p10, count.p50].sort((a, b) => a - b))
     expect(Object.values(stoppers).reduce((sum, share) => sum + share, count.beyond)).toBeCloseTo(1, 12)
@@ -97,9 +100,9 @@ describe('dry-count risk', () => {
     expect(containers.map(({ p10 }) => p10.length)).toEqual([81, 81, 81, 81])
   })
 
-  it('is the same for the same seed and another for another', () => {
-    const [one, again, other] = ['3', '3', '4'].map((seed) =>
-      risk('--trials', '300', '--seed', seed, '--horizon', '20'),
+  it('is the same for the same seed and another for another', async () => {
+    const [one, again, other] = await Promise.all(
+      ['3', '3', '4'].map((seed) => risk('--trials', '300', '--seed', seed, '--horizon', '20')),
     )
     expect(again).toEqual(one)
     expect(other!.count).not.toEqual(one!.count)
@@ -107,8 +110,9 @@ describe('dry-count risk', () => {
 })
 
 describe('dry-count habits', () => {
-  it('answers as documented, most days to plan on for the bother first', () => {
-    const answer = JSON.parse(run(['habits', DEMO, '--trials', '200'], read).output!) as {
+  it('answers as documented, most days to plan on for the bother first', async () => {
+    const { output } = await run(['habits', DEMO, '--trials', '200'], read)
+    const answer = JSON.parse(output!) as {
       base: { days: number; planOn: number }
       habits: { id: string; on: boolean; daysBought: number; planOnBought: number; bother: number; blockedBy: unknown }[]
     }

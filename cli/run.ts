@@ -38,7 +38,7 @@ const RANGES = {
 type NumberOption = keyof typeof RANGES
 
 /** The command line without its process. @param read the text of a file, `-` for standard input */
-export function run(args: readonly string[], read: (file: string) => string): Outcome {
+export async function run(args: readonly string[], read: (file: string) => string): Promise<Outcome> {
   const [name, file, ...rest] = args
   if (name === undefined || name === '--help' || name === 'help') return unusable([t.cli.usage])
   const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined
@@ -55,8 +55,13 @@ export function run(args: readonly string[], read: (file: string) => string): Ou
   return answer(command, file, text, flags.values)
 }
 
-function answer(command: Command, file: string, text: string, flags: Record<string, string>): Outcome {
-  const opened = readDocument(text)
+async function answer(
+  command: Command,
+  file: string,
+  text: string,
+  flags: Record<string, string>,
+): Promise<Outcome> {
+  const opened = await readDocument(text)
   if (!opened.ok)
     return unusable(
       opened.faults.map((fault) =>

@@ -1,10 +1,9 @@
 import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { spawn } from 'node:child_process'
 import { connect, type AddressInfo } from 'node:net'
 import { gunzipSync, gzipSync } from 'node:zlib'
-import { describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { createServer } from './app'
 import { startOptions } from './options'
 
@@ -71,24 +70,4 @@ describe('the server', () => {
       expect(startOptions([], { PORT: port })).toEqual({ words: expect.stringContaining(`${port} is not a port`) as string })
     expect(startOptions(['--lan-party'], {})).toEqual({ words: expect.stringMatching(/^Unknown option.*--lan-party/) as string })
   }) // prettier-ignore
-
-  it('ends with whoever started it, however that ends', async () => {
-    const starter = spawn(process.execPath, ['-e', `
-      const server = require('node:child_process').spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', '0'], { stdio: ['ignore', 'pipe', 'inherit', 'ipc'] })
-      server.stdout.on('data', (data) => process.stdout.write(server.pid + ' ' + data))
-    `], { stdio: ['ignore', 'pipe', 'inherit'] })
-    const line = await new Promise<string>((resolve) => starter.stdout.once('data', (data: Buffer) => resolve(String(data))))
-    const pid = Number(line.split(' ')[0])
-    const isAlive = () => {
-      try {
-        return process.kill(pid, 0)
-      } catch {
-        return false
-      }
-    }
-    // Without a build it ends by itself: then there is nothing to wait for.
-    if (line.includes('Dry Count is at')) expect(isAlive()).toBe(true)
-    starter.kill('SIGKILL')
-    await vi.waitFor(() => expect(isAlive()).toBe(false), { timeout: 10_000 })
-  }, 30_000) // prettier-ignore
 })

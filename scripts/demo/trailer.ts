@@ -29,6 +29,7 @@ export function trailerDemo(): Document {
           capacity: owned(340),
           spread: fromSource(0.03, 'assumed'),
           reserve: owned(12),
+          panel: null,
         },
         measured('gray', 'Gray', 210, 0.32, 0.16),
         measured('black', 'Black', 130, 0.36, 0),
@@ -101,14 +102,31 @@ export function trailerDemo(): Document {
         { ...startLevel('black', owned(8)), error: { shape: 'even', size: owned(6) } },
         startLevel('tote', owned(0)),
       ],
-      habits: [{ habit: 'tooth-cup', days: null }],
-      absences: [1, 2, 4, 5, 8, 9].flatMap((day) => [
-        { person: 'maren', day, part: 'midday' as const },
-        { person: 'tobin', day, part: 'midday' as const },
-      ]),
+      habits: [{ habit: 'tooth-cup', days: null, persons: null }],
+      absences: [1, 2, 4, 5, 8, 9].flatMap((day) =>
+        ['maren', 'tobin'].map((person) => ({
+          person,
+          part: 'midday' as const,
+          days: [day, day] as [number, number],
+          weekdays: null,
+        })),
+      ),
+      guests: [],
       rules: [
-        { rule: 'tank-gray', allowed: false, source: 'Board at the ridge road', date: '2027-08-30' },
-        { rule: 'site-toilets', allowed: true, source: 'Count leader, by letter', date: '2027-08-30' },
+        {
+          rule: 'tank-gray',
+          allowed: false,
+          litres: null,
+          source: 'Board at the ridge road',
+          date: '2027-08-30',
+        },
+        {
+          rule: 'site-toilets',
+          allowed: true,
+          litres: null,
+          source: 'Count leader, by letter',
+          date: '2027-08-30',
+        },
       ],
       weather: {
         usual: owned(19),

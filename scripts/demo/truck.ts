@@ -80,11 +80,24 @@ export function truckDemo(): Document {
         startLevel('truck-solids', owned(6)),
         startLevel('truck-jug', owned(20)),
       ],
-      habits: [{ habit: 'full-shut-off', days: null }],
+      habits: [{ habit: 'full-shut-off', days: null, persons: null }],
       absences: [],
+      guests: [],
       rules: [
-        { rule: 'washing-water', allowed: true, source: 'Ridge warden, in writing', date: '2027-08-20' },
-        { rule: 'urine', allowed: false, source: 'Ridge warden, in writing', date: '2027-08-20' },
+        {
+          rule: 'washing-water',
+          allowed: true,
+          litres: null,
+          source: 'Ridge warden, in writing',
+          date: '2027-08-20',
+        },
+        {
+          rule: 'urine',
+          allowed: false,
+          litres: null,
+          source: 'Ridge warden, in writing',
+          date: '2027-08-20',
+        },
       ],
       weather: {
         usual: owned(20),

@@ -89,7 +89,16 @@ export function vanDemo(): Document {
       ],
       habits: [],
       absences: [],
-      rules: [{ rule: 'site-toilets', allowed: true, source: 'Sign at the meadow gate', date: '2027-09-02' }],
+      guests: [],
+      rules: [
+        {
+          rule: 'site-toilets',
+          allowed: true,
+          litres: null,
+          source: 'Sign at the meadow gate',
+          date: '2027-09-02',
+        },
+      ],
       weather: {
         usual: owned(18),
         spread: fromSource(3, 'assumed'),

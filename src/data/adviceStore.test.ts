@@ -1,16 +1,17 @@
 // @vitest-environment happy-dom
+import { caseOf } from '@/core/model'
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { habitsCompany, habitsWorth, sensitivity } from '@/core/advice'
-import { switchHabit } from '@/core/habits'
 import { heldClient } from '../../tests/support/heldClient'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { riskTables } from '@/core/risk'
 import { useAdviceStore, type Advice } from './adviceStore'
 import { SEED } from './riskStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { switchHabitIn } from '../../tests/support/inDocument'
 
 const STAY = 'harrow-ridge'
 const HABITS = ['wet-soap-rinse', 'paper-plates', 'tooth-cup']
@@ -58,17 +59,17 @@ describe('advice beside the count', () => {
     const habits = look('worth')
     await settle()
     await go()
-    expect([...advice.worth.values()]).toEqual([...habitsWorth(document, STAY, HABITS, { seed: SEED, trials: TRIALS, tables: riskTables() })])
+    expect([...advice.worth.values()]).toEqual([...habitsWorth(caseOf(document, STAY), HABITS, { seed: SEED, trials: TRIALS, tables: riskTables() })])
     expect(advice.isWorthCurrent).toBe(true)
     const stay = look('sensitivity')
     await settle()
     await go()
     await go()
-    expect(advice.swings).toEqual(sensitivity(document, STAY))
+    expect(advice.swings).toEqual(sensitivity(caseOf(document, STAY)))
     expect(jobs()).toEqual(['worth', 'worth', 'sensitivity'])
     habits.unmount()
     stay.unmount()
-    useWorkspaceStore().replace('habit', (now) => switchHabit(now, STAY, 'tooth-cup', true))
+    useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'tooth-cup', true))
     await vi.waitFor(() => expect(advice.isWorthCurrent).toBe(false), { timeout: 5000 })
     expect(jobs()).toHaveLength(3)
   }) // prettier-ignore
@@ -81,7 +82,7 @@ describe('advice beside the count', () => {
     await go()
     const before = advice.worth
     const company = advice.askCompany('paper-plates')
-    useWorkspaceStore().replace('habit', (now) => switchHabit(now, STAY, 'wet-soap-rinse', true))
+    useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'wet-soap-rinse', true))
     await vi.waitFor(() => expect(jobs()).toEqual(['worth', 'company', 'worth']), { timeout: 5000 })
     expect([advice.worth, advice.isWorthCurrent]).toEqual([before, false])
     await go()
@@ -93,7 +94,7 @@ describe('advice beside the count', () => {
     await settle()
     await go()
     const { document } = useWorkspaceStore()
-    const [known] = [...habitsCompany(document, STAY, ['paper-plates'], { seed: SEED, trials: TRIALS, tables: riskTables() })]
+    const [known] = [...habitsCompany(caseOf(document, STAY), ['paper-plates'], { seed: SEED, trials: TRIALS, tables: riskTables() })]
     expect(advice.company.get('paper-plates')).toEqual(known)
   }) // prettier-ignore
 
@@ -105,10 +106,10 @@ describe('advice beside the count', () => {
     await vi.waitFor(() => expect(advice.hasFailed).toBe(true))
     expect(advice.swings).toBeNull()
     state.isBroken = false
-    useWorkspaceStore().replace('habit', (now) => switchHabit(now, STAY, 'tooth-cup', true))
+    useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'tooth-cup', true))
     await vi.waitFor(() => expect(advice.hasFailed).toBe(false), { timeout: 5000 })
     await settle()
     await go()
-    expect(advice.swings).toEqual(sensitivity(useWorkspaceStore().document, STAY))
+    expect(advice.swings).toEqual(sensitivity(caseOf(useWorkspaceStore().document, STAY)))
   })
 })

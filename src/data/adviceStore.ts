@@ -2,14 +2,13 @@ import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
-import { hasFlushFloor, switchHabit, touchesFlush } from '@/core/habits'
-import type { Document, Id } from '@/core/model'
+import { canApply, hasFlushFloor, switchHabit, touchesFlush } from '@/core/habits'
+import type { Id } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './riskStore'
-import { useWorkspaceStore } from './workspaceStore'
 
 /** Trips on which habits are compared: the same for all, so that fewer will do. */
 const TRIALS = 1000
@@ -28,7 +27,6 @@ export interface FlushRow {
 }
 
 export const useAdviceStore = defineStore('advice', () => {
-  const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
   const jobs = useJobStore()
   const worth = shallowRef<ReadonlyMap<Id, HabitWorth>>(new Map())
@@ -50,13 +48,13 @@ export const useAdviceStore = defineStore('advice', () => {
   }
 
   async function ask(): Promise<void> {
-    const { stay, model } = forecast
+    const { stayCase, model } = forecast
     const own = (revision += 1)
     isWorthCurrent.value = false
     company.value = new Map()
     hasFailed.value = false
-    if (!stay || !model || watched.size === 0) return
-    const subject = jobs.subjectOf(workspace.document, stay.id)
+    if (!stayCase || !model || watched.size === 0) return
+    const subject = jobs.subjectOf(stayCase)
     try {
       if (watched.has('worth')) await askWorth(subject, own)
       if (watched.has('flush') && own === revision) await askFlush(subject, own)
@@ -74,7 +72,8 @@ export const useAdviceStore = defineStore('advice', () => {
   }
 
   async function askWorth(subject: Subject, own: number): Promise<void> {
-    const ids = subject.document.habits.map(({ id }) => id)
+    const { rig, crew, habits: all } = subject.stayCase
+    const ids = all.filter((habit) => canApply(habit, rig, crew)).map(({ id }) => id)
     const found = new Map<Id, HabitWorth>()
     for (let k = 0; k < ids.length; k += PIECE) {
       const habits = ids.slice(k, k + PIECE)
@@ -87,16 +86,17 @@ export const useAdviceStore = defineStore('advice', () => {
   }
 
   async function askFlush(subject: Subject, own: number): Promise<void> {
-    const { document } = subject
-    const { crew, model, stay } = forecast
-    if (!crew || !model || !stay || !hasFlushFloor(model)) {
+    const { stayCase } = subject
+    const { crew, habits, stay } = stayCase
+    const { model } = forecast
+    if (!model || !hasFlushFloor(model)) {
       flush.value = []
       return
     }
-    const savers = document.habits.filter((habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id))
+    const savers = habits.filter((habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id))
     const free = savers.filter(({ id }) => forecast.bought.find(({ habit }) => habit === id)?.blockedBy === null)
-    const documents: Document[] = [document, ...free.map(({ id }) => switchHabit(document, stay.id, id, true))]
-    const args = { ...TRIPS, documents, parts: forecast.stayParts, floor: crew.flushFloor.value }
+    const cases = [stayCase, ...free.map(({ id }) => switchHabit(stayCase, id, true))]
+    const args = { ...TRIPS, cases, parts: forecast.stayParts, floor: crew.flushFloor.value }
     const ranges = await jobs.run('advice', 'flush', subject, args)
     if (own !== revision) return
     flush.value = ranges.flatMap((range, k) => (range ? [{ habit: k === 0 ? null : free[k - 1]!.id, range }] : []))
@@ -104,11 +104,11 @@ export const useAdviceStore = defineStore('advice', () => {
 
   /** What one habit buys in other company; asked for when somebody opens it. */
   async function askCompany(habit: Id): Promise<void> {
-    const { stay } = forecast
-    if (!stay || company.value.has(habit)) return
+    const { stayCase } = forecast
+    if (!stayCase || company.value.has(habit)) return
     const own = revision
     try {
-      const subject = jobs.subjectOf(workspace.document, stay.id)
+      const subject = jobs.subjectOf(stayCase)
       const found = await jobs.run('advice', 'company', subject, { ...TRIPS, habit })
       if (own === revision) company.value = new Map(company.value).set(habit, found)
     } catch {
@@ -117,7 +117,7 @@ export const useAdviceStore = defineStore('advice', () => {
   }
 
   watch(() => forecast.stay?.id, forget)
-  watchDebounced([() => workspace.document, () => forecast.model], () => void ask(), {
+  watchDebounced([() => forecast.stayCase, () => forecast.model], () => void ask(), {
     debounce: WAIT_MS,
     maxWait: 4 * WAIT_MS,
   })

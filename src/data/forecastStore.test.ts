@@ -1,12 +1,13 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { count } from '@/core/count'
-import { compile } from '@/core/model'
-import { daysBought, switchHabit } from '@/core/habits'
+import { caseOf, compile } from '@/core/model'
+import { daysBought } from '@/core/habits'
 import { heavyDocument } from '../../tests/support/heavy'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useForecastStore } from './forecastStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { switchHabitIn } from '../../tests/support/inDocument'
 
 const STAY = 'harrow-ridge'
 const HABIT = 'wet-soap-rinse'
@@ -25,21 +26,21 @@ async function open() {
 describe('the forecast', () => {
   it('counts the current stay and what its habits buy, as the core does', async () => {
     const { forecast, workspace } = await open()
-    expect(forecast.result!.days).toBe(count(compile(workspace.document, STAY)).days)
-    expect(forecast.bought).toEqual(daysBought(workspace.document, STAY))
+    expect(forecast.result!.days).toBe(count(compile(caseOf(workspace.document, STAY))).days)
+    expect(forecast.bought).toEqual(daysBought(caseOf(workspace.document, STAY)))
   })
 
   it('a switch shows at once what it was set to; the days follow, of the newest edit only', async () => {
     const { workspace, forecast, row } = await open()
     const before = forecast.bought
     expect(row()!.on).toBe(false)
-    workspace.replace('habit', (document) => switchHabit(document, STAY, HABIT, true))
+    workspace.replace('habit', (document) => switchHabitIn(document, STAY, HABIT, true))
     expect(row()!.on).toBe(true)
-    workspace.replace('habit', (document) => switchHabit(document, STAY, HABIT, false))
+    workspace.replace('habit', (document) => switchHabitIn(document, STAY, HABIT, false))
     expect(row()!.on).toBe(false)
-    workspace.replace('habit', (document) => switchHabit(document, STAY, 'paper-plates', true))
+    workspace.replace('habit', (document) => switchHabitIn(document, STAY, 'paper-plates', true))
     expect(forecast.bought.map(({ days }) => days)).toEqual(before.map(({ days }) => days))
-    await vi.waitFor(() => expect(forecast.bought).toEqual(daysBought(workspace.document, STAY)), { timeout: 10_000 })
+    await vi.waitFor(() => expect(forecast.bought).toEqual(daysBought(caseOf(workspace.document, STAY))), { timeout: 10_000 })
   }) // prettier-ignore
 
   it('counts what is too large for one frame in slices, says how far it is, and shows nothing of another stay', async () => {
@@ -57,13 +58,13 @@ describe('the forecast', () => {
     expect(shares.size).toBeGreaterThan(20)
     expect([...shares]).toEqual([...shares].sort((a, b) => a - b))
     workspace.replace('clear', trailerDemo)
-    expect(forecast.result!.days).toBe(count(compile(workspace.document, STAY)).days)
+    expect(forecast.result!.days).toBe(count(compile(caseOf(workspace.document, STAY))).days)
   }, 60_000) // prettier-ignore
 
   it('a habit that was removed is gone at once', async () => {
     const { workspace, row } = await open()
     workspace.replace('habit', (document) => {
-      const without = switchHabit(document, STAY, HABIT, false)
+      const without = switchHabitIn(document, STAY, HABIT, false)
       return { ...without, habits: without.habits.filter(({ id }) => id !== HABIT) }
     })
     expect(row()).toBeUndefined()

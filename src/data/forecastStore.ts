@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps, type Count } from '@/core/count'
 import { daysBoughtSteps, type DaysBought } from '@/core/habits'
-import type { Document, Id, Model } from '@/core/model'
+import type { Document, Model, StayCase } from '@/core/model'
 import type { Steps } from '@/core/steps'
 import { free, inSlices, workFor } from '@/workers/inSlices'
 import { useWorkspaceStore } from './workspaceStore'
@@ -12,19 +12,18 @@ import { useWorkspaceStore } from './workspaceStore'
 /** The count of the current stay; moves with every edit. */
 export const useForecastStore = defineStore('forecast', () => {
   const workspace = useWorkspaceStore()
-  const stay = computed(() => {
-    const { stays, currentStay } = workspace.document
-    return stays.find(({ id }) => id === currentStay) ?? null
-  })
-  const rig = computed(() => workspace.document.rigs.find(({ id }) => id === stay.value?.rig) ?? null)
-  const crew = computed(() => workspace.document.crews.find(({ id }) => id === stay.value?.crew) ?? null)
+  /** The same object until something of it changes: an edit of another stay counts nothing anew. */
+  const stayCase = computed((before: StayCase | null = null) => caseNow(workspace.document, before))
+  const stay = computed(() => stayCase.value?.stay ?? null)
+  const rig = computed(() => stayCase.value?.rig ?? null)
+  const crew = computed(() => stayCase.value?.crew ?? null)
   /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
   const lately = shallowRef<DaysBought[]>([])
   /** Counted at once where that takes no time, as it does for nearly everybody; the rest of it in slices. */
   const begun = computed(() => {
-    if (!stay.value || workspace.state === 'fault') return null
+    if (!stayCase.value || workspace.state === 'fault') return null
     try {
-      const task = begin(workspace.document, stay.value.id)
+      const task = begin(stayCase.value)
       if (!task.counted || isSound(task.counted)) return task
       throw new RangeError('a count of what is no number')
     } catch {
@@ -60,19 +59,19 @@ export const useForecastStore = defineStore('forecast', () => {
     const own = (asked += 1)
     isCountingHabits.value = true
     while (isCounting.value && own === asked) await free()
-    const steps = stay.value ? daysBoughtSteps(workspace.document, stay.value.id) : null
+    const steps = stayCase.value ? daysBoughtSteps(stayCase.value) : null
     const found = steps ? await inSlices(steps, () => own === asked) : { value: [] }
     if (own !== asked || !found) return
     lately.value = found.value
     isCountingHabits.value = false
   }
   watch(() => stay.value?.id, () => { lately.value = []; void countHabits() }, { immediate: true }) // prettier-ignore
-  watchDebounced(() => workspace.document, () => void countHabits(), { debounce: 60, maxWait: 300 }) // prettier-ignore
+  watchDebounced(stayCase, () => void countHabits(), { debounce: 60, maxWait: 300 })
   /** What is switched on is of the document as it stands, and so is which habits there are. */
   const bought = computed(() => {
     if (isCounting.value) return []
     const on = new Set(stay.value?.habits.map(({ habit }) => habit))
-    const known = new Set(workspace.document.habits.map(({ id }) => id))
+    const known = new Set(stayCase.value?.habits.map(({ id }) => id))
     return lately.value
       .filter(({ habit }) => known.has(habit))
       .map((row) => ({ ...row, on: on.has(row.habit) }))
@@ -84,7 +83,7 @@ export const useForecastStore = defineStore('forecast', () => {
     const { grid } = model.value
     return Math.min(grid.count, day * PARTS_PER_DAY + part - grid.part[0]! + 1)
   })
-  return { stay, rig, crew, model, result, isCounting, share, bought, isCountingHabits, stayParts }
+  return { stayCase, stay, rig, crew, model, result, isCounting, share, bought, isCountingHabits, stayParts }
 })
 
 interface Counted {
@@ -109,8 +108,20 @@ interface Begun {
 /** What a count may take of the screen before it goes on in slices. */
 const FIRST_SLICE_MS = 30
 
-function begin(document: Document, stay: Id): Begun {
-  const steps = countSteps(document, stay)
+/** Null where there is no stay, or where what it refers to is not there. */
+function caseNow(document: Document, before: StayCase | null): StayCase | null {
+  const { stays, rigs, crews, habits, currentStay } = document
+  const stay = stays.find(({ id }) => id === currentStay)
+  const rig = rigs.find(({ id }) => id === stay?.rig)
+  const crew = crews.find(({ id }) => id === stay?.crew)
+  if (!stay || !rig || !crew) return null
+  const isSame =
+    before?.stay === stay && before.rig === rig && before.crew === crew && before.habits === habits
+  return isSame ? before : { stay, rig, crew, habits }
+}
+
+function begin(stayCase: StayCase): Begun {
+  const steps = countSteps(stayCase)
   return { steps, counted: timed(() => workFor(steps, FIRST_SLICE_MS))?.value ?? null }
 }
 

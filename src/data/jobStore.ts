@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { Document, Id } from '@/core/model'
+import type { StayCase } from '@/core/model'
 import type { Args, JobClient, JobName, LaneName, Result, Step, Subject } from '@/workers'
 
 /** Everything that is computed beside the screen goes through here; nobody else touches a worker. */
@@ -25,10 +25,9 @@ export const useJobStore = defineStore('jobs', () => {
     }
   }
 
-  /** One and the same for one and the same document and stay. */
-  function subjectOf(document: Document, stay: Id): Subject {
-    if (subject?.document !== document || subject.stay !== stay)
-      subject = { revision: (subject?.revision ?? 0) + 1, document, stay }
+  /** One and the same for one and the same case. */
+  function subjectOf(stayCase: StayCase): Subject {
+    if (subject?.stayCase !== stayCase) subject = { revision: (subject?.revision ?? 0) + 1, stayCase }
     return subject
   }
 

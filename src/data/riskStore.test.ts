@@ -1,12 +1,12 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
-import { switchHabit } from '@/core/habits'
 import { heldClient } from '../../tests/support/heldClient'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { vanDemo } from '../../scripts/demo/van'
 import { useRiskStore } from './riskStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { switchHabitIn } from '../../tests/support/inDocument'
 
 let held = heldClient()
 vi.mock('@/workers', async (original) => ({
@@ -47,7 +47,7 @@ describe('the risk of the current stay', () => {
     edit(() => trailerDemo())
     await settle()
     for (const habit of ['paper-plates', 'wet-soap-rinse', 'shower-every-other']) {
-      edit((document) => switchHabit(document, 'harrow-ridge', habit, true))
+      edit((document) => switchHabitIn(document, 'harrow-ridge', habit, true))
       await nextTick()
     }
     await settle()
@@ -88,7 +88,7 @@ describe('the risk of the current stay', () => {
     await go()
     expect(risk.risk!.trials).toBe(500)
     state.isBroken = true
-    edit((document) => switchHabit(document, 'harrow-ridge', 'paper-plates', true))
+    edit((document) => switchHabitIn(document, 'harrow-ridge', 'paper-plates', true))
     for (let wave = 0; wave < 3; wave++) await go()
     expect([risk.state, risk.risk, risk.story]).toEqual(['failed', null, null])
     state.isBroken = false

@@ -1,11 +1,10 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
-import type { Model, Stay } from '@/core/model'
+import type { Model, StayCase } from '@/core/model'
 import type { Risk, Story } from '@/core/risk'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
-import { useWorkspaceStore } from './workspaceStore'
 
 type Runner = ReturnType<(typeof import('@/workers'))['tripsRunner']>
 
@@ -16,7 +15,6 @@ export type RiskState = 'none' | 'running' | 'done' | 'stopped' | 'failed'
 
 /** What may come of the current stay; follows every edit, a first answer soon and a final one after it. */
 export const useRiskStore = defineStore('risk', () => {
-  const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
   const jobs = useJobStore()
   const state = ref<RiskState>('none')
@@ -37,8 +35,8 @@ export const useRiskStore = defineStore('risk', () => {
   }
 
   async function start(): Promise<void> {
-    const { stay, model } = forecast
-    if (!stay || !model) {
+    const { stayCase, model } = forecast
+    if (!stayCase || !model) {
       runner?.stop()
       asked += 1
       isFirstUnderway = isBehind = false
@@ -58,16 +56,17 @@ export const useRiskStore = defineStore('risk', () => {
       const [{ tripsRunner, workersFor }, client] = await Promise.all([import('@/workers'), jobs.client()])
       if (own !== asked) return
       runner ??= tripsRunner(client, workersFor(navigator.hardwareConcurrency))
-      run(runner, stay, model)
+      run(runner, stayCase, model)
     } catch {
       if (own === asked) failed()
     }
   }
 
-  function run(on: Runner, stay: Stay, model: Model): void {
+  function run(on: Runner, stayCase: StayCase, model: Model): void {
     const own = (revision += 1)
+    const { stay } = stayCase
     const untilDays = wallDaysBetween(stay.start, stay.leaveAt)
-    const subject = jobs.subjectOf(workspace.document, stay.id)
+    const subject = jobs.subjectOf(stayCase)
     const request = { subject, model, untilDays, seed: SEED, bandParts: forecast.stayParts }
     void on.run(request, {
       onRisk(found, isLast) {
@@ -111,6 +110,6 @@ export const useRiskStore = defineStore('risk', () => {
   }
 
   watch(() => forecast.stay?.id, forget)
-  watch([() => workspace.document, () => forecast.model], startLater, { immediate: true })
+  watch([() => forecast.stayCase, () => forecast.model], startLater, { immediate: true })
   return { state, risk, story, stop, start }
 })

@@ -2,13 +2,13 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { setLevel } from '@/document/edits'
 import { found } from '@/core/model'
-import { switchHabit } from '@/core/habits'
 import { useNoticeStore } from './noticeStore'
 import { StorageFault } from './storage/faults'
 import { openMemoryStore, sharedMemory } from './storage/memoryStore'
 import type { DocumentStore, Edit, StoreEvent } from './storage/documentStore'
 import { useWorkspaceStore } from './workspaceStore'
 import { trailerDemo } from '../../scripts/demo/trailer'
+import { switchHabitIn } from '../../tests/support/inDocument'
 
 const renamed: Edit = {
   label: 'rig',
@@ -121,7 +121,7 @@ describe('the workspace', () => {
     const notices = useNoticeStore()
     const clear = (d: Workspace['document']) => ({ ...d, habits: [], stays: d.stays.map((stay) => ({ ...stay, habits: [] })) })
     await test.theirs.commit([{ label: 'clear', coalesce: null, make: clear }], 1)
-    workspace.edit('habit', (draft) => void draft.stays[0]!.habits.push({ habit: 'basin-dishes', days: null }))
+    workspace.edit('habit', (draft) => void draft.stays[0]!.habits.push({ habit: 'basin-dishes', days: null, persons: null }))
     drag(workspace, 44)
     workspace.edit('habit', (draft) => void (found(draft.habits, 'tooth-cup', 'habit').bother.value = 3))
     await workspace.settled()
@@ -134,13 +134,13 @@ describe('the workspace', () => {
   }) // prettier-ignore
 
   it('says which habit of another tab gave way to one switched on here', async () => {
-    const on = (id: string) => (d: Workspace['document']) => switchHabit(d, 'harrow-ridge', id, true)
-    await test.theirs.commit([{ label: 'habit', coalesce: null, make: on('basin-dishes') }], 1)
-    workspace.replace('habit', on('paper-plates'))
+    const on = (id: string) => (d: Workspace['document']) => switchHabitIn(d, 'harrow-ridge', id, true)
+    await test.theirs.commit([{ label: 'habit', coalesce: null, make: on('spare-liquid-flush') }], 1)
+    workspace.replace('habit', on('no-liquid-flush'))
     await workspace.settled()
-    expect(workspace.document.stays[0]!.habits.map(({ habit }) => habit)).toContain('paper-plates')
+    expect(workspace.document.stays[0]!.habits.map(({ habit }) => habit)).toContain('no-liquid-flush')
     expect(useNoticeStore().shown.map(({ notice }) => notice)).toEqual([
-      { kind: 'gave-way', on: 'Paper plates', off: 'Wash up in a basin' },
+      { kind: 'gave-way', on: 'No flush for liquids', off: 'Small flush for liquids' },
     ])
   })
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { count } from '@/core/count'
-import { compile } from '@/core/model'
+import { caseOf, compile, type Document } from '@/core/model'
 import { addDocument, checked } from './index'
 import { documentArb } from '../../tests/support/generate'
 import { trailerDemo } from '../../scripts/demo/trailer'
@@ -10,7 +10,7 @@ function counter() {
   let n = 0
   return (kind: string) => `${kind}-new-${(n += 1)}`
 }
-const days = (document: Parameters<typeof compile>[0], stay: string) => count(compile(document, stay)).days
+const days = (document: Document, stay: string) => count(compile(caseOf(document, stay))).days
 
 it('adds everything and loses nothing: every stay of both counts as it did before', () => {
   fc.assert(

@@ -4,7 +4,7 @@ import { sensitivity } from '@/core/advice'
 import { count } from '@/core/count'
 import { inputsOf } from '@/core/explain'
 import { daysBought, flushRatios } from '@/core/habits'
-import { compile, compileChances, type Document } from '@/core/model'
+import { caseOf, compile, compileChances, type Document } from '@/core/model'
 import { riskOf, riskTables, sampleTrips, samplerOf } from '@/core/risk'
 import { checked } from './index'
 import { trailerDemo } from '../../scripts/demo/trailer'
@@ -32,9 +32,9 @@ const tables = riskTables()
 /** All that the screens ask of the core. */
 function everything(document: Document): number[] {
   return document.stays.flatMap((stay) => {
-    const model = compile(document, stay.id)
+    const model = compile(caseOf(document, stay.id))
     const counted = count(model)
-    const sampler = samplerOf(model, compileChances(document, stay.id, model), { tables })
+    const sampler = samplerOf(model, compileChances(caseOf(document, stay.id), model), { tables })
     const sample = sampleTrips(sampler, {
       seed: 1,
       from: 0,
@@ -46,16 +46,21 @@ function everything(document: Document): number[] {
     return [
       counted.days ?? model.horizonDays,
       ...counted.ledger.levels,
-      ...daysBought(document, stay.id).flatMap(({ days, pushes }) => [
+      ...daysBought(caseOf(document, stay.id)).flatMap(({ days, pushes }) => [
         days,
         ...pushes.map((push) => push.days),
       ]),
-      ...sensitivity(document, stay.id).flatMap(({ low, high, atLow, atHigh }) => [low, high, atLow, atHigh]),
+      ...sensitivity(caseOf(document, stay.id)).flatMap(({ low, high, atLow, atHigh }) => [
+        low,
+        high,
+        atLow,
+        atHigh,
+      ]),
       ...flushRatios(model, counted.ledger, model.grid.count).flatMap(({ least }) =>
         least === null ? [] : [least],
       ),
       ...model.activities.flatMap(({ id }) =>
-        inputsOf(document, stay, id).map(({ quantity }) => quantity.value),
+        inputsOf(caseOf(document, stay.id), id).map(({ quantity }) => quantity.value),
       ),
       risk.planOn.days,
       risk.nights,
@@ -72,7 +77,7 @@ describe('numbers that are allowed but not meant', () => {
     fc.assert(
       fc.property(demo, slips, fc.boolean(), (plain, changes, allOn) => {
         const document = structuredClone(plain)
-        if (allOn) for (const stay of document.stays) stay.habits = document.habits.filter(({ group }) => group === null).map(({ id }) => ({ habit: id, days: null }))
+        if (allOn) for (const stay of document.stays) stay.habits = document.habits.filter(({ group }) => group === null).map(({ id }) => ({ habit: id, days: null, persons: null }))
         const numbers = numbersOf(document)
         for (const [at, change] of changes) {
           const number = numbers[at % numbers.length]!

@@ -10,7 +10,7 @@ export const FAULT_CODES = [
   'level-missing', 'level-unknown', 'reserve-over-capacity', 'ends-before-start', 'beyond-horizon', 'days-reversed',
   'rate-of-crew-activity', 'rationed', 'rivals-on', 'listed-twice',
   'liquid-into-solids', 'solids-astray', 'two-outlets', 'joined-alone', 'joined-without-end-valve', 'no-vessel', 'gray-reuse',
-  'reuse-loop', 'gear-missing', 'not-allowed', 'night-before-day',
+  'reuse-loop', 'gear-missing', 'not-allowed', 'night-before-day', 'body-changed', 'probes-fall',
 ] as const // prettier-ignore
 export type FaultCode = (typeof FAULT_CODES)[number]
 

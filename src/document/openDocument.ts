@@ -1,14 +1,12 @@
 import type { Document } from '@/core/model'
 import { DOCUMENT_FORMAT } from '@/core/model'
-import { documentChecks } from './checks/documentChecks'
+import { documentChecks, editChecks } from './checks/documentChecks'
 import { show, type DocumentFault } from './faults'
 import { migrate } from './migrations/chain'
 import { CURRENT_VERSION } from './schema/currentVersion'
 import { LIMITS } from './schema/limits'
-import { documentSchemaV1 } from './schema/version1'
-import { documentSchemaV2 } from './schema/version2'
-import { crewSchema, documentSchemaV3, habitSchema, rigSchema, staySchema } from './schema/version3'
-import type { z } from './schema/zod'
+import { oldSchema } from './schema/oldVersions'
+import { crewSchema, documentSchema, habitSchema, rigSchema, staySchema } from './schema/version4'
 import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
@@ -19,7 +17,7 @@ const BYTE_ORDER_MARK = /^\uFEFF/
 const CUT_SHORT = /^\s*\{(?=[\s\S]*"format"\s*:\s*"dry-count\/)/
 
 /** Reads the text of a file. Never half-reads: a document or every fault found. */
-export function readDocument(text: string): Result<Document, DocumentFault[]> {
+export async function readDocument(text: string): Promise<Result<Document, DocumentFault[]>> {
   const bytes = new TextEncoder().encode(text).length
   if (bytes > LIMITS.fileBytes) return refuse('too-large', `${Math.ceil(bytes / 1024 / 1024)} MB`, '50 MB')
   const plain = text.replace(BYTE_ORDER_MARK, '')
@@ -34,8 +32,11 @@ export function readDocument(text: string): Result<Document, DocumentFault[]> {
   return openDocument(input)
 }
 
-/** Checks and, where it is older, migrates a copy. Never changes its input. */
-export function openDocument(input: unknown): Result<Document, DocumentFault[]> {
+/**
+ * Checks and, where it is older, migrates a copy: it is held against its own version before, and against the current one
+ * after. Never changes its input.
+ */
+export async function openDocument(input: unknown): Promise<Result<Document, DocumentFault[]>> {
   if (typeof input !== 'object' || input === null || Array.isArray(input))
     return refuse('foreign', show(input), DOCUMENT_FORMAT)
   const { format, version } = input as { format?: unknown; version?: unknown }
@@ -44,17 +45,14 @@ export function openDocument(input: unknown): Result<Document, DocumentFault[]> 
     return refuse('unknown-version', show(version), `1 to ${CURRENT_VERSION}`, ['version'])
   if (version > CURRENT_VERSION) return refuse('too-new', show(version), String(CURRENT_VERSION), ['version'])
   if (version === CURRENT_VERSION) return checked(input)
-  const old = OLD_SCHEMAS[version]!.safeParse(input)
+  const old = (await oldSchema(version)).safeParse(input)
   if (!old.success) return { ok: false, faults: shapeFaults(old.error.issues, input) }
   return checked(migrate(input, version, CURRENT_VERSION))
 }
 
-/** An older document is held against its own version before it is migrated. */
-const OLD_SCHEMAS: Record<number, Pick<z.ZodType, 'safeParse'>> = { 1: documentSchemaV1, 2: documentSchemaV2 }
-
 /** Faults of a document of the current version, shape first. */
 export function checked(input: unknown): Result<Document, DocumentFault[]> {
-  const parsed = documentSchemaV3.safeParse(input)
+  const parsed = documentSchema.safeParse(input)
   if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }
   const document: Document = parsed.data
   const faults = documentChecks(document)
@@ -64,8 +62,8 @@ export function checked(input: unknown): Result<Document, DocumentFault[]> {
 const ENTITY_SCHEMAS = { rigs: rigSchema, crews: crewSchema, habits: habitSchema, stays: staySchema }
 
 /**
- * The same for an edit of a good document: only entities that are new objects are held against the schema, so that
- * dragging a level does not read the whole document at every pixel.
+ * The same for an edit of a good document: only entities that are new objects, and what refers to them, are looked at, so
+ * that an edit costs the same however much else the document holds.
  * @param base a document that was checked; entities shared with it are taken as good
  */
 export function checkedEdit(base: Document, next: Document): Result<Document, DocumentFault[]> {
@@ -84,7 +82,7 @@ export function checkedEdit(base: Document, next: Document): Result<Document, Do
     return tooMany ? [tooManyFault(list, next[list].length), ...changed] : changed
   })
   if (shape.length > 0) return { ok: false, faults: shape }
-  const faults = documentChecks(next)
+  const faults = editChecks(base, next)
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: next }
 }
 

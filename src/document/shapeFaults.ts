@@ -30,7 +30,7 @@ function toFaults(issue: Issue, path: (string | number)[], value: unknown): Docu
     case 'invalid_value':
       return fault('bad-choice', issue.values.map(show).join(', '))
     case 'invalid_union':
-      return fault('bad-choice', expectedOfUnion(issue))
+      return closestBranch(issue, path, value) ?? fault('bad-choice', expectedOfUnion(issue))
     case 'too_small':
       return fault(issue.origin === 'array' ? 'too-few' : 'too-small', String(issue.minimum))
     case 'too_big':
@@ -40,6 +40,22 @@ function toFaults(issue: Issue, path: (string | number)[], value: unknown): Docu
     default:
       return fault('bad-text', '')
   }
+}
+
+/**
+ * Of a union without a discriminator, the faults of the branch that was meant: the one whose fixed words all fit. Null: none
+ * is.
+ */
+function closestBranch(
+  { errors }: Extract<Issue, { code: 'invalid_union' }>,
+  path: (string | number)[],
+  value: unknown,
+): DocumentFault[] | null {
+  const isMeant = (branch: readonly Issue[]) =>
+    !branch.some(({ code, path: at }) => (code === 'invalid_value' && at.length === 1) || at.length === 0)
+  const meant = errors.find((branch) => branch.length > 0 && isMeant(branch))
+  if (!meant) return null
+  return shapeFaults(meant, value).map((fault) => ({ ...fault, path: [...path, ...fault.path] }))
 }
 
 function tooBig(origin: string): FaultCode {

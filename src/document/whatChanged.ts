@@ -1,3 +1,4 @@
+import { areRivals } from '@/core/habits'
 import type { Document, Habit, Id } from '@/core/model'
 
 const LISTS = ['rigs', 'crews', 'habits', 'stays'] as const
@@ -53,7 +54,7 @@ export function gaveWay(before: Document, kept: Document, next: Document): GaveW
     const habitOf = (id: Id) => next.habits.find((habit) => habit.id === id)
     return offs.flatMap((id): GaveWay[] => {
       const off = habitOf(id)
-      const on = now.map(habitOf).find((habit) => habit && habit.group !== null && habit.group === off?.group)
+      const on = now.map(habitOf).find((habit) => habit && off && areRivals(habit, off))
       return off && on ? [{ on, off }] : []
     })
   })

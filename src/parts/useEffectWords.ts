@@ -8,7 +8,10 @@ import { useAmounts } from './useAmounts'
 export function useEffectWords() {
   const forecast = useForecastStore()
   const { volume } = useAmounts()
-  const nameOf = (id: string) => forecast.crew?.activities.find((activity) => activity.id === id)?.name ?? id
+  const nameOf = (id: string) =>
+    forecast.crew?.activities.find((activity) => activity.id === id)?.name ??
+    (t.starters.activities as Record<string, string>)[id] ??
+    id
   const percent = ({ value }: Quantity) => `${formatNumber(value * 100, 0)} %`
 
   return (effect: Effect): string => {
@@ -18,13 +21,20 @@ export function useEffectWords() {
         return t.why.effects.replace(name, volume(effect.volume.value))
       case 'rate':
       case 'volume':
+      case 'trickle':
         return t.why.effects[effect.kind](name, formatNumber(effect.factor.value))
+      case 'adds':
+        return t.why.effects[effect.from === 'body' ? 'urine' : 'paper'](
+          name,
+          formatNumber(effect.factor.value),
+        )
       case 'redirect': {
         const to = isOneOf(REDIRECT_ENDS, effect.to) ? t.ends[effect.to] : t.kinds[effect.to].toLowerCase()
         return t.why.effects.redirect(name, percent(effect.share), to)
       }
       case 'catch':
       case 'reuse':
+      case 'bring':
         return t.why.effects[effect.kind](name, percent(effect.share))
     }
   }

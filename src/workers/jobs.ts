@@ -1,13 +1,12 @@
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
-import type { Document, Id } from '@/core/model'
+import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
 import type { FlushRange, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */
 export interface Subject {
   revision: number
-  document: Document
-  stay: Id
+  stayCase: StayCase
 }
 
 interface Job<Args, Result, Step = never> {
@@ -30,7 +29,7 @@ export interface Jobs {
   worth: Job<Trips & { habits: readonly Id[] }, HabitWorth[]>
   company: Job<Trips & { habit: Id }, HabitCompany>
   /** Sets of habits that are on, each with its range of liquid per solid use; `parts` up to the end of the stay. */
-  flush: Job<Trips & { documents: readonly Document[]; parts: number; floor: number }, (FlushRange | null)[]>
+  flush: Job<Trips & { cases: readonly StayCase[]; parts: number; floor: number }, (FlushRange | null)[]>
   sensitivity: Job<null, Swing[]>
   reach: Job<ReachOptions, Reach, ReachSoFar>
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { trailerDemo } from '../../scripts/demo/trailer'
+import { caseOf } from '@/core/model'
 import { sampleTrips } from '@/core/risk'
 import { samplerFor } from '../../tests/support/spreads'
 import { doJob } from '../../tests/support/heldClient'
@@ -8,7 +9,8 @@ import type { Subject } from './jobs'
 import { JobStopped, lane, type LaneOptions } from './lane'
 import { jobRoom } from './room'
 
-const subject: Subject = { revision: 1, document: trailerDemo(), stay: 'harrow-ridge' }
+const document = trailerDemo()
+const subject: Subject = { revision: 1, stayCase: caseOf(document, 'harrow-ridge') }
 const args = { seed: 1, from: 0, to: 40, bandParts: 8 }
 const right = doJob(jobRoom(), 'sample', subject, args)
 
@@ -81,7 +83,7 @@ describe('one worker’s jobs', () => {
     const sample = await own.run('sample', subject, { ...args, to: 6000 })
     clearInterval(counting)
     expect(turns).toBeGreaterThan(4)
-    expect(sample).toEqual(sampleTrips(samplerFor(subject.document, subject.stay), { ...args, to: 6000 }))
+    expect(sample).toEqual(sampleTrips(samplerFor(document, 'harrow-ridge'), { ...args, to: 6000 }))
     const told: number[] = []
     const search = own.run('reach', subject, { seed: 1, untilDays: 8, trips: 40 }, ({ curve }) => {
       told.push(curve.length)
@@ -93,7 +95,7 @@ describe('one worker’s jobs', () => {
 
   it('an error of the job itself is the caller’s, not the worker’s', async () => {
     const { own, broken, spawned } = workers('well')
-    await expect(own.run('sample', { ...subject, revision: 3, stay: 'nowhere' }, args)).rejects.toThrow()
+    await expect(own.run('sample', { revision: 3, stayCase: { ...subject.stayCase, stay: { ...subject.stayCase.stay, start: 'nowhere' } } }, args)).rejects.toThrow()
     expect([spawned(), broken.mock.calls]).toEqual([1, []])
   })
 

@@ -1,6 +1,7 @@
 import { habitsCompany, habitsWorth, sensitivity } from '@/core/advice'
+import { PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps } from '@/core/count'
-import { compile, compileChances, found } from '@/core/model'
+import { compile, compileChances } from '@/core/model'
 import { reach } from '@/core/reach'
 import {
   BATCH, flushRange, joinSamples, riskTables, sampleTrips, samplerOf, storyOf,
@@ -26,45 +27,45 @@ export function jobRoom(): Room {
     *story(subject, { seed, trip }) {
       return storyOf(yield* samplers(subject, true), seed, trip)
     },
-    *worth({ document, stay }, { habits, ...trips }) {
+    *worth({ stayCase }, { habits, ...trips }) {
       const rows = []
-      for (const row of habitsWorth(document, stay, habits, { ...trips, tables })) {
+      for (const row of habitsWorth(stayCase, habits, { ...trips, tables })) {
         rows.push(row)
         yield
       }
       return rows
     },
-    *company({ document, stay }, { habit, ...trips }) {
+    *company({ stayCase }, { habit, ...trips }) {
       yield
-      return [...habitsCompany(document, stay, [habit], { ...trips, tables })][0]!
+      return [...habitsCompany(stayCase, [habit], { ...trips, tables })][0]!
     },
-    *flush({ stay }, { seed, trials, documents, parts, floor }) {
+    *flush(_, { seed, trials, cases, parts, floor }) {
       const ranges = []
-      for (const document of documents) {
-        const horizonDays = Math.min(found(document.stays, stay, 'stay').horizonDays.value, parts / 4 + 1)
-        const model = compile(document, stay, { horizonDays })
-        const chances = compileChances(document, stay, model)
+      for (const stayCase of cases) {
+        const horizonDays = Math.min(stayCase.stay.horizonDays.value, parts / PARTS_PER_DAY + 1)
+        const model = compile(stayCase, { horizonDays })
+        const chances = compileChances(stayCase, model)
         const sampler = samplerOf(model, chances, { tables, withFlush: true })
         ranges.push(flushRange(sampler, { seed, trials, parts, floor }))
         yield
       }
       return ranges
     },
-    *sensitivity({ document, stay }) {
+    *sensitivity({ stayCase }) {
       yield
-      return sensitivity(document, stay)
+      return sensitivity(stayCase)
     },
-    reach: ({ document, stay }, options) => reach(document, stay, { ...options, tables }),
+    reach: ({ stayCase }, options) => reach(stayCase, { ...options, tables }),
   }
 }
 
 /** The sampler of the newest subject, made when it is first asked for. */
 function keptSamplers(tables: RiskTables) {
   let kept: { revision: number; sampler: Sampler } | null = null
-  return function* ({ revision, document, stay }: Subject, withDraws: boolean): Breaths<Sampler> {
+  return function* ({ revision, stayCase }: Subject, withDraws: boolean): Breaths<Sampler> {
     if (!withDraws && kept?.revision === revision) return kept.sampler
-    const { model, result } = yield* breaths(countSteps(document, stay))
-    const chances = compileChances(document, stay, model)
+    const { model, result } = yield* breaths(countSteps(stayCase))
+    const chances = compileChances(stayCase, model)
     yield
     const sampler = samplerOf(model, chances, { tables, withDraws, base: result.ledger })
     if (!withDraws) kept = { revision, sampler }

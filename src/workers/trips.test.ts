@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
-import { compile } from '@/core/model'
+import { caseOf, compile } from '@/core/model'
 import { TRIALS, type Risk } from '@/core/risk'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { doJob, heldClient } from '../../tests/support/heldClient'
@@ -9,9 +9,10 @@ import { jobRoom } from './room'
 import { FIRST_TRIPS, WAVES, tripsRunner, workersFor, type TripsRequest } from './trips'
 
 const document = trailerDemo()
-const model = compile(document, 'harrow-ridge')
+const stayCase = caseOf(document, 'harrow-ridge')
+const model = compile(stayCase)
 const request = (revision: number): TripsRequest => ({
-  subject: { revision, document, stay: 'harrow-ridge' },
+  subject: { revision, stayCase },
   model,
   seed: 1,
   untilDays: 12,

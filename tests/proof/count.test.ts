@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { BREACH_TOLERANCE, count, flowsOf, levelAt } from '@/core/count'
-import { compile, type Model } from '@/core/model'
+import { caseOf, compile, type Model } from '@/core/model'
 import { documentArb } from '../support/generate'
 
 const RUNS = { numRuns: 20_000 }
@@ -10,7 +10,7 @@ it('conserves to 1e-9 L over 20,000 generated stays, whole and in parts', () => 
   let worst = 0
   fc.assert(
     fc.property(documentArb, (document) => {
-      const model = compile(document, 'stay')
+      const model = compile(caseOf(document, 'stay'))
       const { ledger } = count(model)
       const last = model.grid.count - 1
       let outside = 0
@@ -31,7 +31,7 @@ it('conserves to 1e-9 L over 20,000 generated stays, whole and in parts', () => 
 it('finds the crossing that bisection of the level finds, over 20,000 generated stays', () => {
   fc.assert(
     fc.property(documentArb, (document) => {
-      const model = compile(document, 'stay')
+      const model = compile(caseOf(document, 'stay'))
       const counted = count(model)
       model.containers.forEach(({ limit, side }, c) => {
         const past = (days: number) =>

@@ -69,7 +69,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 3,
+    version: 4,
     currentStay: 'stay',
     rigs: [
       {
@@ -83,6 +83,7 @@ export function example({
             capacity: owned(fresh[0]),
             spread: owned(0),
             reserve: owned(fresh[1]),
+            panel: null,
           },
           {
             id: 'gray',
@@ -92,6 +93,7 @@ export function example({
             spread: owned(0),
             safeFill: owned(gray[1]),
             shape: null,
+            panel: null,
           },
           {
             id: 'black',
@@ -101,6 +103,7 @@ export function example({
             spread: owned(0),
             safeFill: owned(black[1]),
             shape: null,
+            panel: null,
           },
         ],
         fixtures: roles.map((role) => newFixture(role, role, 'fresh', role === 'toilet' ? 'black' : 'gray')),
@@ -137,6 +140,7 @@ export function example({
         ],
         habits: [],
         absences: [],
+        guests: [],
         rules: [],
         confidence: owned(0.9),
         weather: { ...assumedWeather(), spread: owned(0) },

@@ -1,9 +1,10 @@
 import { ledger } from '@/core/count'
-import { flushKept, flushRatios, withHabits } from '@/core/habits'
-import { compile, type Document, type Id } from '@/core/model'
+import { flushKept, flushRatios } from '@/core/habits'
+import { caseOf, compile, type Document, type Id } from '@/core/model'
 import { allowedOf, reach, type Reach, type ReachOptions } from '@/core/reach'
 import { playTrips, tripStreams } from '@/core/risk'
 import { samplerFor } from './spreads'
+import { withHabitsIn } from './inDocument'
 
 export interface EverySetOptions {
   untilDays: number
@@ -27,7 +28,7 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
     [[]],
   )
   const leastLiquid = (set: readonly Id[]) => {
-    const model = compile(withHabits(document, stay.id, set), stay.id, { horizonDays: horizon })
+    const model = compile(caseOf(withHabitsIn(document, stay.id, set), stay.id), { horizonDays: horizon })
     const end = model.grid.edges.findIndex((edge, i) => i > 0 && edge >= untilDays)
     const ratios = flushRatios(model, ledger(model), end < 0 ? model.grid.count : end)
     return Math.min(...ratios.map(({ least }) => least ?? Infinity))
@@ -37,7 +38,7 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
   return sets
     .filter((set) => floor === 0 || leastLiquid(set) >= floor - 1e-9)
     .map((set) => {
-      const { days } = playTrips(samplerFor(withHabits(document, stay.id, set), stay.id, horizon), streams)
+      const { days } = playTrips(samplerFor(withHabitsIn(document, stay.id, set), stay.id, horizon), streams)
       const rank = allowedOf(stay.confidence.value, trips)
       const bother = set.reduce((sum, id) => sum + habits.find((one) => one.id === id)!.bother.value, 0)
       return { set: [...set].sort().join(), bother, days: Math.min(horizon, days.sort()[rank]!) }
@@ -45,7 +46,7 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
 } // prettier-ignore
 
 export function searchWhole(document: Document, stay: Id, options: ReachOptions): Reach {
-  const steps = reach(document, stay, options)
+  const steps = reach(caseOf(document, stay), options)
   for (;;) {
     const step = steps.next()
     if (step.done) return step.value

@@ -15,7 +15,7 @@ function effectArb(activities: readonly Activity[]): fc.Arbitrary<Effect> {
   return fc.oneof(
     fc.record({ kind: fc.constant('rate' as const), activity, factor: share }),
     fc.record({ kind: fc.constant('volume' as const), activity, factor: share }),
-    fc.record({ kind: fc.constant('replace' as const), activity, volume: share }),
+    fc.record({ kind: fc.constant('replace' as const), activity, volume: share, trickle: fc.constant(null) }),
     fc.record({ kind: fc.constant('redirect' as const), activity, share, to: fc.constantFrom('ground' as const, 'black' as const, 'gray' as const, 'urine' as const) }),
   )
 } // prettier-ignore

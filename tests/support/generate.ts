@@ -159,7 +159,8 @@ const effectArb: fc.Arbitrary<Effect> = fc.oneof(
   fc.record({
     kind: fc.constant('replace' as const),
     activity: fc.constant('activity-0'),
-    volume: litres(0, 9).map(owned),
+    volume: litres(2, 9).map(owned),
+    trickle: fc.option(litres(0, 2).map(owned)),
   }),
   fc.record({
     kind: fc.constant('redirect' as const),
@@ -168,6 +169,13 @@ const effectArb: fc.Arbitrary<Effect> = fc.oneof(
     to: fc.constantFrom('ground' as const, 'carried-out' as const, 'urine' as const),
   }),
 )
+
+/** Effects that only version 4 knows: less trickle, other paper, water by jug. */
+const laterEffects: Effect[] = [
+  { kind: 'trickle', activity: 'activity-0', factor: owned(0) },
+  { kind: 'adds', activity: 'liquid-use', from: 'brought-in', factor: owned(0.3) },
+  { kind: 'bring', activity: 'activity-0', share: owned(0.6) },
+]
 
 /** Catches the first activity's water for one toilet use; the catch is idle where the donor is the recipient. */
 const vesselEffects: Effect[] = [
@@ -178,10 +186,11 @@ const vesselEffects: Effect[] = [
 const habitsArb: fc.Arbitrary<Habit[]> = fc
   .array(fc.array(effectArb, { maxLength: 3 }), { maxLength: 4 })
   .map((all) =>
-    all.map((effects, i) => ({
+    all.map((own, i) => ({
       ...newHabit(`habit-${i}`, `Habit ${i}`),
       group: i < 2 ? 'rivals' : null,
-      effects,
+      where: i === 2 ? 'place' : null,
+      effects: [...own, ...laterEffects.filter((_, e) => e + 1 === i)],
       bother: owned(i),
       when: {
         parts: i === 2 ? ['morning' as const, 'evening' as const] : null,
@@ -219,16 +228,24 @@ export const documentArb: fc.Arbitrary<Document> = fc
           owned(capacity.value * (sideOf(kind) === 'supply' ? 0.5 + fill[i % 8]! / 2 : fill[i % 8]! * 0.3)),
         ),
       ),
-      habits: habits
-        .slice(1)
-        .map(({ id }) => ({ habit: id, days: id === 'habit-2' ? [from, from + 5] : null })),
-      absences: gone.map(([day, part]) => ({ person: 'person-0', day, part: PARTS[part]! })),
+      habits: habits.slice(1).map(({ id }) => ({
+        habit: id,
+        days: id === 'habit-2' ? [from, from + 5] : null,
+        persons: id === 'habit-3' ? ['person-0'] : null,
+      })),
+      absences: gone.map(([day, part], i) => ({
+        person: 'person-0',
+        part: PARTS[part]!,
+        days: i === 0 ? [day, day + 9] : [day, day],
+        weekdays: i === 0 ? [1, 3] : null,
+      })),
+      guests: crew.persons.length > 1 && from % 2 === 0 ? [{ person: 'person-1', days: [1, 1 + from] }] : [],
       rules: [],
       weather: { ...assumedWeather(), days: [{ day: 1, warmest: owned(10 + from * 3) }] },
     }
     return {
       format: 'dry-count/document',
-      version: 3,
+      version: 4,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],
@@ -253,6 +270,6 @@ export const reuseArb: fc.Arbitrary<Document> = fc
     }) // prettier-ignore
     const vessel = { capacity: owned(capacity), clean: false }
     copy.habits.push({ ...newHabit('z-vessel', 'Vessel'), effects: vesselEffects, vessel })
-    copy.stays[0]!.habits.push({ habit: 'z-vessel', days: null })
+    copy.stays[0]!.habits.push({ habit: 'z-vessel', days: null, persons: null })
     return copy
   })

@@ -2,7 +2,6 @@ import Dexie from 'dexie'
 import { createPinia, setActivePinia } from 'pinia'
 import fc from 'fast-check'
 import { expect } from 'vitest'
-import { switched } from '@/core/habits'
 import type { Document } from '@/core/model'
 import { useNoticeStore } from '@/data/noticeStore'
 import { DATABASE_NAMES } from '@/data/storage/database'
@@ -10,7 +9,7 @@ import { openDexieStore } from '@/data/storage/dexieStore'
 import type { DocumentStore, StoreEvent } from '@/data/storage/documentStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { checked } from '@/document'
-import { removeContainer, setLevel, stayOf } from '@/document/edits'
+import { removeContainer, setHabit, setLevel } from '@/document/edits'
 import { trailerDemo } from '../../scripts/demo/trailer'
 
 type Tab = 0 | 1
@@ -65,10 +64,7 @@ function recipeOf(happening: Happening): ((draft: Document) => void) | null {
     case 'type-tote':
       return (draft) => void (tote(draft)!.name = happening.name)
     case 'habit':
-      return (draft) => {
-        const stay = stayOf(draft, STAY)
-        stay.habits = switched(draft, stay.habits, happening.habit, happening.on)
-      }
+      return (draft) => setHabit(draft, STAY, happening.habit, happening.on)
     case 'import':
       return (draft) => void draft.rigs.push({ ...copied(draft.rigs[0]!), id: `copy-${happening.copy}` })
     default:

@@ -2,6 +2,8 @@ import { randomLogNormal, randomNormal, randomPoisson, randomUniform } from 'd3-
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { emptyVessels, playVesselsPart } from '@/core/count'
 import {
+  caseOf,
+  isAwayOn,
   compile,
   warmestOf,
   type Activity,
@@ -28,7 +30,7 @@ type Draws = ReturnType<typeof drawsOf>
 export function* plainTrips(document: Document, stayId: string, seed: number): Generator<PlainTrip, never> {
   const stay = document.stays.find(({ id }) => id === stayId)!
   const crew = document.crews.find(({ id }) => id === stay.crew)!
-  const model = compile(document, stayId)
+  const model = compile(caseOf(document, stayId))
   const draws = drawsOf(seed)
   const factor = rateFactors(document, stay, model)
   const { grid } = model
@@ -63,7 +65,7 @@ function rateFactors(document: Document, stay: Stay, model: Model): (a: number, 
   const crowd = structuredClone(document)
   const bare = crowd.stays.find(({ id }) => id === stay.id)!
   bare.habits = []
-  const without = compile(crowd, stay.id).uses
+  const without = compile(caseOf(crowd, stay.id)).uses
   return (a, i) => {
     const k = a * model.grid.count + i
     return without[k] === 0 ? 1 : model.uses[k]! / without[k]!
@@ -123,8 +125,8 @@ function unitsOf(activity: Activity, crew: Crew, stay: Stay, { grid }: Model) {
   const isAway = (person: string, i: number) =>
     stay.absences.some(
       (absence) =>
-        absence.person === person && absence.day === grid.day[i] && ['morning', 'midday', 'evening', 'night'][grid.part[i]!] === absence.part,
-    )
+        absence.person === person && isAwayOn(absence, stay, grid.day[i]!) && ['morning', 'midday', 'evening', 'night'][grid.part[i]!] === absence.part,
+    ) || stay.guests.some(({ person: id, days }) => id === person && (grid.day[i]! < days[0] || grid.day[i]! > days[1]))
   const present = Array.from({ length: grid.count }, (_, i) => crew.persons.map(({ id }) => !isAway(id, i)))
   const litres = activity.timed
     ? activity.timed.flow.value * activity.timed.on.value + activity.timed.trickle.value * activity.timed.paused.value + activity.timed.runUp.value

@@ -1,4 +1,4 @@
-import { compile, compileChances, type Document } from '@/core/model'
+import { caseOf, compile, compileChances, type Document } from '@/core/model'
 import { riskTables, samplerOf, type Sampler } from '@/core/risk'
 
 /** Built once for a file of tests. */
@@ -10,8 +10,8 @@ export function samplerFor(
   horizonDays?: number,
   withDraws = false,
 ): Sampler {
-  const model = compile(document, stay, horizonDays === undefined ? {} : { horizonDays })
-  return samplerOf(model, compileChances(document, stay, model), { tables, withDraws })
+  const model = compile(caseOf(document, stay), horizonDays === undefined ? {} : { horizonDays })
+  return samplerOf(model, compileChances(caseOf(document, stay), model), { tables, withDraws })
 }
 
 /** A copy in which everything is exact. */

@@ -1,6 +1,17 @@
 import { count } from '../count'
 import { startQuantile } from '../risk'
-import { compile, found, sparesOf, warmestOf, type Activity, type Document, type Id } from '../model'
+import {
+  compile,
+  found,
+  sparesOf,
+  volumePerUse,
+  warmestOf,
+  type Activity,
+  type Container,
+  type Id,
+  type StartLevel,
+  type StayCase,
+} from '../model'
 import type { Days, Origin } from '../quantities'
 
 /** What an assumption is about. */
@@ -26,91 +37,134 @@ export interface Swing {
 /** The standard normal's 90 % quantile. */
 const Z = 1.2815515655446004
 
+/** One number that may be otherwise. */
+interface Doubt {
+  assumption: Assumption
+  origin: Origin['by']
+  /** What `change` is given at the two ends. */
+  ends: [number, number]
+  change: (draft: StayCase, end: number) => void
+  /** The value that an end stands for. */
+  shown: (end: number) => number
+}
+
 /**
  * What each assumption is worth in days, most first: the stay counted with one number at the ends of its 80 % interval and
  * all others as they stand. Numbers held to be certain are left out.
  */
-export function sensitivity(document: Document, stayId: Id): Swing[] {
-  const stay = found(document.stays, stayId, 'stay')
-  const rig = found(document.rigs, stay.rig, 'rig')
-  const crew = found(document.crews, stay.crew, 'crew')
-  const swings = [
-    ...crew.activities.map((activity) => activitySwing(document, stayId, crew.id, activity)),
-    ...rig.containers.map((container) => {
-      if (!('spread' in container)) return null
-      const value = container.capacity.value
-      const end = Math.exp(Z * Math.sqrt(Math.log1p(container.spread.value ** 2)))
-      return swing(document, stayId, { kind: 'capacity', container: container.id }, container.spread.by, [value / end, value * end], (draft, to) => {
-        const changed = found(found(draft.rigs, rig.id, 'rig').containers, container.id, 'container')
-        changed.capacity.value = to
-      })
-    }),
-    ...stay.levels.map(({ container, level, error }) => {
-      const tank = found(rig.containers, container, 'container')
-      const full = Math.max(level.value, (1 + sparesOf(tank)) * tank.capacity.value)
-      const start = { level: level.value, shape: error.shape, size: error.size.value, full }
-      const ends: [number, number] = [startQuantile(start, 0.1), startQuantile(start, 0.9)]
-      return swing(document, stayId, { kind: 'level', container }, error.size.by, ends, (draft, to) => {
-        found(draft.stays, stayId, 'stay').levels.find((entry) => entry.container === container)!.level.value = to
-      })
-    }),
-    weatherSwing(document, stayId),
+export function sensitivity(stayCase: StayCase): Swing[] {
+  const { stay, rig, crew } = stayCase
+  const doubts = [
+    ...crew.activities.map(activityDoubt),
+    ...rig.containers.flatMap(capacityDoubt),
+    ...stay.levels.map((start) => levelDoubt(start, found(rig.containers, start.container, 'container'))),
+    weatherDoubt(stayCase),
   ]
-  return swings
-    .filter((one): one is Swing => one !== null && one.high - one.low > 1e-6)
+  return doubts
+    .filter(({ ends }) => ends[0] !== ends[1])
+    .map((doubt) => swing(stayCase, doubt))
+    .filter(({ low, high }) => high - low > 1e-6)
     .sort((a, b) => b.high - b.low - (a.high - a.low))
-} // prettier-ignore
+}
+
+/** How far a lognormal mean with this coefficient of variation may be off, as a factor: its 90 % quantile over its median. */
+function factorAt(spread: number): number {
+  return Math.exp(Z * Math.sqrt(Math.log1p(spread ** 2)))
+}
 
 /** The crew's own level of what a use takes. */
-function activitySwing(document: Document, stayId: Id, crewId: Id, { id, timed, volume, levelSpread }: Activity): Swing | null {
-  const by = timed ? timed.flow.by : volume.by
-  const end = Math.exp(Z * Math.sqrt(Math.log1p(levelSpread.value ** 2)))
-  const mean = timed ? null : volume.value
-  return swing(document, stayId, { kind: 'activity', activity: id }, by, [1 / end, end], (draft, factor) => {
-    const activity = found(found(draft.crews, crewId, 'crew').activities, id, 'activity')
-    activity.volume.value *= factor
-    if (activity.timed) for (const part of ['flow', 'trickle', 'runUp'] as const) activity.timed[part].value *= factor
-    scaleReplacements(draft, id, factor)
-  }, (factor) => factor * (mean ?? timed!.flow.value * timed!.on.value + timed!.trickle.value * timed!.paused.value + timed!.runUp.value))
-} // prettier-ignore
+function activityDoubt(activity: Activity): Doubt {
+  const { id, timed, volume, levelSpread } = activity
+  const end = factorAt(levelSpread.value)
+  return {
+    assumption: { kind: 'activity', activity: id },
+    origin: timed ? timed.flow.by : volume.by,
+    ends: [1 / end, end],
+    change(draft, factor) {
+      const changed = found(draft.crew.activities, id, 'activity')
+      changed.volume.value *= factor
+      if (changed.timed)
+        for (const part of ['flow', 'trickle', 'runUp'] as const) changed.timed[part].value *= factor
+      scaleReplacements(draft, id, factor)
+    },
+    shown: (factor) => factor * volumePerUse(activity),
+  }
+}
 
 /** A habit's own volume for a use is no surer than the one it replaces. */
-function scaleReplacements(draft: Document, activity: Id, factor: number): void {
-  for (const { effects } of draft.habits)
-    for (const effect of effects)
-      if (effect.kind === 'replace' && effect.activity === activity) effect.volume.value *= factor
+function scaleReplacements({ habits }: StayCase, activity: Id, factor: number): void {
+  for (const effect of habits.flatMap(({ effects }) => effects))
+    if (effect.kind === 'replace' && effect.activity === activity) {
+      effect.volume.value *= factor
+      if (effect.trickle) effect.trickle.value *= factor
+    }
+}
+
+/** A carrier's capacity is no doubt: it stops nothing. */
+function capacityDoubt(container: Container): Doubt[] {
+  if (!('spread' in container)) return []
+  const { value } = container.capacity
+  const end = factorAt(container.spread.value)
+  return [
+    {
+      assumption: { kind: 'capacity', container: container.id },
+      origin: container.spread.by,
+      ends: [value / end, value * end],
+      change(draft, litres) {
+        found(draft.rig.containers, container.id, 'container').capacity.value = litres
+      },
+      shown: (litres) => litres,
+    },
+  ]
+}
+
+function levelDoubt({ container, level, error }: StartLevel, tank: Container): Doubt {
+  const full = Math.max(level.value, (1 + sparesOf(tank)) * tank.capacity.value)
+  const start = { level: level.value, shape: error.shape, size: error.size.value, full }
+  return {
+    assumption: { kind: 'level', container },
+    origin: error.size.by,
+    ends: [startQuantile(start, 0.1), startQuantile(start, 0.9)],
+    change({ stay }, amount) {
+      stay.levels.find((entry) => entry.container === container)!.level.value = amount
+    },
+    shown: (amount) => amount,
+  }
 }
 
 /** All days warmer or cooler together. */
-function weatherSwing(document: Document, stayId: Id): Swing | null {
-  const stay = found(document.stays, stayId, 'stay')
-  const { spread, usual } = stay.weather
-  const warmest = Math.max(usual.value, ...stay.weather.days.map(({ day }) => warmestOf(stay, day)))
+function weatherDoubt({ stay }: StayCase): Doubt {
+  const { spread, usual, days } = stay.weather
+  const warmest = Math.max(usual.value, ...days.map(({ day }) => warmestOf(stay, day)))
   const off = Z * spread.value
-  return swing(document, stayId, { kind: 'weather' }, spread.by, [-off, off], (draft, by) => {
-    const { weather } = found(draft.stays, stayId, 'stay')
-    weather.usual.value += by
-    for (const day of weather.days) day.warmest.value += by
-  }, (by) => warmest + by)
-} // prettier-ignore
+  return {
+    assumption: { kind: 'weather' },
+    origin: spread.by,
+    ends: [-off, off],
+    change({ stay: { weather } }, by) {
+      weather.usual.value += by
+      for (const day of weather.days) day.warmest.value += by
+    },
+    shown: (by) => warmest + by,
+  }
+}
 
-function swing(
-  document: Document,
-  stayId: Id,
-  assumption: Assumption,
-  origin: Origin['by'],
-  ends: readonly [number, number],
-  change: (draft: Document, value: number) => void,
-  shown: (value: number) => number = (value) => value,
-): Swing | null {
-  if (ends[0] === ends[1]) return null
-  const counts = ends.map((value) => {
-    const draft = structuredClone(document)
-    change(draft, value)
-    const model = compile(draft, stayId)
+function swing(stayCase: StayCase, { assumption, origin, ends, change, shown }: Doubt): Swing {
+  const counts = ends.map((end) => {
+    const draft = structuredClone(stayCase)
+    change(draft, end)
+    const model = compile(draft)
     const { days } = count(model)
-    return { value: shown(value), days: days ?? model.horizonDays, isBeyond: days === null }
+    return { value: shown(end), days: days ?? model.horizonDays, isBeyond: days === null }
   })
   const [low, high] = counts.sort((a, b) => a.days - b.days) as [(typeof counts)[0], (typeof counts)[0]]
-  return { assumption, origin, low: low.days, high: high.days, isBeyond: high.isBeyond, atLow: low.value, atHigh: high.value }
-} // prettier-ignore
+  return {
+    assumption,
+    origin,
+    low: low.days,
+    high: high.days,
+    isBeyond: high.isBeyond,
+    atLow: low.value,
+    atHigh: high.value,
+  }
+}

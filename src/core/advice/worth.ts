@@ -1,7 +1,7 @@
 import { count } from '../count'
-import { blockedBy, switchHabit, withHabits, type Blocked } from '../habits'
+import { blockedBy, canApply, switchHabit, withHabits, type Blocked } from '../habits'
 import { wallDaysBetween } from '../calendar'
-import { compile, compileChances, found, type Document, type Id, type Stay } from '../model'
+import { compile, compileChances, found, type Habit, type Id, type Stay, type StayCase } from '../model'
 import { asCount, playTrips, PLAN_ON, quantileSorted, samplerOf, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
 
@@ -41,69 +41,85 @@ export interface WorthOptions {
 const FAR = 2
 
 /** The counts of a stay with other habits, each set played once however often it is asked for. */
-function countsOf(stay: Stay, options: WorthOptions): (document: Document) => Counts {
-  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(FAR * wallDaysBetween(stay.start, stay.leaveAt) + 4))
+function countsOf({ stay }: StayCase, options: WorthOptions): (changed: StayCase) => Counts {
+  const stayDays = wallDaysBetween(stay.start, stay.leaveAt)
+  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(FAR * stayDays + 4))
   const streams = options.tables.streams(options.seed, 0, options.trials)
   const known = new Map<string, Counts>()
   return (changed) => {
-    const { habits } = found(changed.stays, stay.id, 'stay')
-    const key = habits.map(({ habit, days }) => `${habit} ${days?.join() ?? ''}`).sort().join('|') // prettier-ignore
+    const key = keyOf(changed.stay)
     const counts = known.get(key) ?? play(changed)
     known.set(key, counts)
     return counts
   }
 
-  function play(changed: Document): Counts {
-    const model = compile(changed, stay.id, { horizonDays })
-    const sampler = samplerOf(model, compileChances(changed, stay.id, model), options)
-    const { days } = playTrips(sampler, streams)
+  function play(changed: StayCase): Counts {
+    const model = compile(changed, { horizonDays })
+    const { days } = playTrips(samplerOf(model, compileChances(changed, model), options), streams)
     const planOn = asCount(quantileSorted(days.sort(), PLAN_ON), model.horizonDays)
     const average = count(model).days
-    return { days: average ?? model.horizonDays, planOn: planOn.days, isBeyond: average === null || planOn.isBeyond }
+    const isBeyond = average === null || planOn.isBeyond
+    return { days: average ?? model.horizonDays, planOn: planOn.days, isBeyond }
   }
-} // prettier-ignore
+}
+
+function keyOf({ habits }: Stay): string {
+  return habits
+    .map(({ habit, days }) => `${habit} ${days?.join() ?? ''}`)
+    .sort()
+    .join('|')
+}
 
 /**
- * What habits of the document buy, one after the other so that they can be shown as they come.
- * @param habits which; a worker takes some of them
+ * What habits of the catalogue buy, one after the other so that they can be shown as they come.
+ * @param ids which; a worker takes some of them
  */
-export function* habitsWorth(document: Document, stayId: Id, habits: readonly Id[], options: WorthOptions): Generator<HabitWorth> {
-  const stay = found(document.stays, stayId, 'stay')
-  const rig = found(document.rigs, stay.rig, 'rig')
-  const counts = countsOf(stay, options)
-  for (const id of habits) {
+export function* habitsWorth(
+  stayCase: StayCase,
+  ids: readonly Id[],
+  options: WorthOptions,
+): Generator<HabitWorth> {
+  const { stay, rig, habits } = stayCase
+  const counts = countsOf(stayCase, options)
+  for (const id of ids) {
     const on = isOn(stay, id)
-    const withIt = counts(on ? document : switchHabit(document, stayId, id, true))
-    const without = counts(on ? switchHabit(document, stayId, id, false) : document)
+    const withIt = counts(on ? stayCase : switchHabit(stayCase, id, true))
+    const without = counts(on ? switchHabit(stayCase, id, false) : stayCase)
     yield {
       habit: id,
       on,
-      blockedBy: blockedBy(found(document.habits, id, 'habit'), rig, stay),
+      blockedBy: blockedBy(found(habits, id, 'habit'), rig, stay),
       days: withIt.days - without.days,
       planOn: withIt.planOn - without.planOn,
       atLeast: withIt.isBeyond,
     }
   }
-} // prettier-ignore
+}
 
 /** The same in other company. Last: beside every other free habit, of rivals the one that is on or else the first. */
-export function* habitsCompany(document: Document, stayId: Id, habits: readonly Id[], options: WorthOptions): Generator<HabitCompany> {
-  const stay = found(document.stays, stayId, 'stay')
-  const rig = found(document.rigs, stay.rig, 'rig')
-  const counts = countsOf(stay, options)
-  const bare = withHabits(document, stayId, [])
-  const free = document.habits.filter((habit) => blockedBy(habit, rig, stay) === null).map(({ id }) => id)
-  const crowd = [...free.filter((id) => !isOn(stay, id)).reverse(), ...free.filter((id) => isOn(stay, id))]
-  const everything = crowd.reduce((now, id) => switchHabit(now, stayId, id, true), bare)
-  for (const id of habits) {
-    const last = switchHabit(everything, stayId, id, true)
+export function* habitsCompany(
+  stayCase: StayCase,
+  ids: readonly Id[],
+  options: WorthOptions,
+): Generator<HabitCompany> {
+  const counts = countsOf(stayCase, options)
+  const bare = withHabits(stayCase, [])
+  const everything = freeHabits(stayCase).reduce((now, { id }) => switchHabit(now, id, true), bare)
+  for (const id of ids) {
+    const last = switchHabit(everything, id, true)
     yield {
       habit: id,
-      alone: counts(switchHabit(bare, stayId, id, true)).planOn - counts(bare).planOn,
-      last: counts(last).planOn - counts(switchHabit(last, stayId, id, false)).planOn,
+      alone: counts(switchHabit(bare, id, true)).planOn - counts(bare).planOn,
+      last: counts(last).planOn - counts(switchHabit(last, id, false)).planOn,
     }
   }
-} // prettier-ignore
+}
+
+/** Those that could be on, so that of rivals the last one to be switched on is the one that is on now, or else the first. */
+function freeHabits({ stay, rig, crew, habits }: StayCase): Habit[] {
+  const free = habits.filter((habit) => blockedBy(habit, rig, stay) === null && canApply(habit, rig, crew))
+  return [...free.filter(({ id }) => !isOn(stay, id)).reverse(), ...free.filter(({ id }) => isOn(stay, id))]
+}
 
 function isOn({ habits }: Stay, id: Id): boolean {
   return habits.some(({ habit }) => habit === id)

@@ -7,6 +7,7 @@ export {
   leaveAfterNights,
   nightsBetween,
   partGrid,
+  weekdayOf,
 } from './parts'
 export type { Part, PartGrid } from './parts'
 export {

@@ -51,6 +51,13 @@ export function dayZero(start: WallTime): WallTime {
   return wallTimeAt(wallMinutes(start) - minutesIntoDay(start))
 }
 
+/** ISO weekday of a day of a stay, Monday 1 to Sunday 7. @param day number, from 0 */
+export function weekdayOf(start: WallTime, day: number): number {
+  const days = Math.floor(wallMinutes(dayZero(start)) / MINUTES_PER_DAY) + day
+  // The first day of 1970 was a Thursday.
+  return ((((days + 3) % 7) + 7) % 7) + 1
+}
+
 /** The day and part a wall time falls in, counted from the day 0 of `start`. */
 export function dayAndPartOf(start: WallTime, time: WallTime): { day: number; part: number } {
   const minutes = wallMinutes(time) - wallMinutes(dayZero(start))

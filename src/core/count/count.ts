@@ -1,5 +1,5 @@
 import { addWallDays, type WallTime } from '../calendar'
-import { compileSteps, type Document, type Id, type Model } from '../model'
+import { compileSteps, type Id, type Model, type StayCase } from '../model'
 import type { Days } from '../quantities'
 import { within, type Steps } from '../steps'
 import { firstBreach, stopperOf, type Breach } from './breach'
@@ -26,14 +26,16 @@ export function count(model: Model): Count {
 const COMPILING = 0.4
 
 /** A stay compiled and counted, in pieces. */
-export function* countSteps(document: Document, stay: Id): Steps<{ model: Model; result: Count }> {
-  const model = yield* within(compileSteps(document, stay), 0, COMPILING)
+export function* countSteps(stayCase: StayCase): Steps<{ model: Model; result: Count }> {
+  const model = yield* within(compileSteps(stayCase), 0, COMPILING)
   return { model, result: countOf(model, yield* within(ledgerSteps(model), COMPILING, 1)) }
 }
 
+export type Lasts = Pick<Count, 'days' | 'containers'> & { model: Model }
+
 /** How long a stay and each of its containers last, in pieces; null: beyond the horizon, or a carrier. */
-export function* lastsSteps(document: Document, stay: Id): Steps<Pick<Count, 'days' | 'containers'> & { model: Model }> {
-  const model = yield* within(compileSteps(document, stay), 0, COMPILING)
+export function* lastsSteps(stayCase: StayCase): Steps<Lasts> {
+  const model = yield* within(compileSteps(stayCase), 0, COMPILING)
   const played = yield* within(levelsSteps(model), COMPILING, 1)
   const breaches = model.containers.map((_, c) => firstBreach(model, played, c))
   const stop = stopperOf(

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { checked } from '@/document'
 import { newContainer, newFixture } from '@/document/starters'
 import { newOutlet } from '@/document/edits'
-import { compile, type Container, type Document, type Fixture } from '../model'
+import { caseOf, compile, type Container, type Document, type Fixture } from '../model'
 import { owned } from '../quantities'
 import { count, flowsOf, usesLeft } from './index'
 import { example, habit, use, withRig } from '../../../tests/support/build'
@@ -38,7 +38,7 @@ const withSpares = (container: Container, spares: number) => ({ ...container, sp
 
 const counted = (document: Document) => {
   expect(checked(document)).toMatchObject({ ok: true })
-  const model = compile(document, 'stay')
+  const model = compile(caseOf(document, 'stay'))
   const result = count(model)
   const own = Object.fromEntries(model.containers.map(({ id }, c) => [id, result.containers[c]]))
   return { ...result, model, own }
@@ -79,7 +79,7 @@ describe('every rig, by hand: docs/worked-examples.md', () => {
         endValve: true,
       },
     ]
-    document.stays[0]!.habits = [{ habit: 'half', days: null }]
+    document.stays[0]!.habits = [{ habit: 'half', days: null, persons: null }]
     // The kitchen has 5 of its 60 L an evening. Bath and black, 120 L: 2.1 L a part and 5 L each evening, 13.4 L a day.
     // After eight days 107.2 L, on the ninth 2.1, 2.1 and 7.1; 1.5 of the night's 2.1 L are left: 8.75 + 0.25 × 1.5 / 2.1.
     const { stopper, days, own } = counted(document)
@@ -213,7 +213,7 @@ describe('every rig, by hand: docs/worked-examples.md', () => {
       black: [400, 0.9, 0],
       uses: [shower, flushing],
       habits: [keep],
-      stay: { habits: [{ habit: 'keep', days: null }] },
+      stay: { habits: [{ habit: 'keep', days: null, persons: null }] },
     })
     const { days, stopper, model, ledger } = counted(document)
     expect([stopper, days]).toEqual(['gray', expect.closeTo(7.5 + 0.25 * (5 / 6), 9)])

@@ -1,15 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { checked, openDocument, writeDocument } from '@/document'
-import { compile, sideOf, type Document } from '../model'
+import { checked, writeDocument } from '@/document'
+import { caseOf, compile, sideOf, type Document } from '../model'
 import { count, flowsOf, type Count } from './index'
-import { daysBought, switchHabit } from '../habits'
+import { daysBought } from '../habits'
 import { fromSi, toSi, type Quantity } from '../quantities'
 import { newHabit } from '@/document/edits'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
+import { switchHabitIn } from '../../../tests/support/inDocument'
 
 const RUNS = { numRuns: 150 }
-const counted = (document: Document): Count => count(compile(document, 'stay'))
+const counted = (document: Document): Count => count(compile(caseOf(document, 'stay')))
 const orHorizon = (document: Document, { days }: Count) => days ?? document.stays[0]!.horizonDays.value
 
 /** A copy with one change. */
@@ -38,7 +39,7 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
         fc.oneof(documentArb, reuseArb),
         fc.double({ min: 0.01, max: 1, noNaN: true }),
         (document, spanShare) => {
-          const model = compile(document, 'stay')
+          const model = compile(caseOf(document, 'stay'))
           const { ledger } = count(model)
           const parts = Math.max(1, Math.floor(model.grid.count * spanShare))
           const balance = { L: 0, uses: 0 }
@@ -68,9 +69,9 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
   it('reuse: a vessel is empty after every morning, and never makes more of anything drain or be drawn', () => {
     fc.assert(
       fc.property(reuseArb, (document) => {
-        const model = compile(document, 'stay')
+        const model = compile(caseOf(document, 'stay'))
         const { ledger } = count(model)
-        const plain = compile(switchHabit(document, 'stay', 'z-vessel', false), 'stay')
+        const plain = compile(caseOf(switchHabitIn(document, 'stay', 'z-vessel', false), 'stay'))
         let kept = 0
         const byPart = new Map<number, number>()
         for (const { part, from, to, amount } of flowsOf(model, ledger))
@@ -144,7 +145,7 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
         const idle = changed(document, ({ habits }) => {
           habits.push(newHabit('idle', 'Idle'))
         })
-        expect(daysBought(idle, 'stay').find(({ habit }) => habit === 'idle')!.days).toBe(0)
+        expect(daysBought(caseOf(idle, 'stay')).find(({ habit }) => habit === 'idle')!.days).toBe(0)
       }),
       RUNS,
     )
@@ -153,9 +154,9 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
   it('days bought is the count with it minus without it, and a rival gives way', () => {
     fc.assert(
       fc.property(documentArb, (document) => {
-        for (const { habit, days } of daysBought(document, 'stay')) {
-          const on = switchHabit(document, 'stay', habit, true, rangeOf(document, habit))
-          const off = switchHabit(document, 'stay', habit, false)
+        for (const { habit, days } of daysBought(caseOf(document, 'stay'))) {
+          const on = switchHabitIn(document, 'stay', habit, true, rangeOf(document, habit))
+          const off = switchHabitIn(document, 'stay', habit, false)
           expect(days).toBe(orHorizon(on, counted(on)) - orHorizon(off, counted(off)))
           expect(
             on.stays[0]!.habits.filter(({ habit: id }) => id === 'habit-0' || id === 'habit-1').length,
@@ -172,11 +173,12 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
       fc.property(documentArb, fc.integer({ min: 2, max: 20 }), (document, n) => {
         const even = changed(document, ({ stays }) => {
           stays[0]!.absences = []
+          stays[0]!.guests = []
           stays[0]!.weather.days = []
           stays[0]!.start = '2027-03-26T05:00'
-          stays[0]!.habits = stays[0]!.habits.map(({ habit }) => ({ habit, days: null }))
+          stays[0]!.habits = stays[0]!.habits.map(({ habit }) => ({ habit, days: null, persons: null }))
         })
-        const model = compile(even, 'stay')
+        const model = compile(caseOf(even, 'stay'))
         const { ledger } = count(model)
         model.containers.forEach(({ start }, c) => {
           const after = (days: number) => ledger.levels[c * model.grid.count + days * 4 - 1]! - start
@@ -190,7 +192,7 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
   it('export then import is the same document and the same result', () => {
     fc.assert(
       fc.property(documentArb, (document) => {
-        const again = openDocument(JSON.parse(writeDocument(document)))
+        const again = checked(JSON.parse(writeDocument(document)))
         expect(again).toEqual({ ok: true, value: document })
         if (again.ok) expect(counted(again.value)).toEqual(counted(document))
       }),
@@ -217,7 +219,7 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
   it('agrees with a second way of computing: small steps of a hundredth of a part', () => {
     fc.assert(
       fc.property(documentArb, (document) => {
-        const model = compile(document, 'stay')
+        const model = compile(caseOf(document, 'stay'))
         const exact = count(model)
         const stepped = steppedCount(model)
         const step = 0.25 / 100

@@ -1,4 +1,4 @@
-import type { Model, ModelVessel } from '../model'
+import type { Model, ModelVessel, VesselEnd } from '../model'
 import { PIECE, type Steps } from '../steps'
 
 const MORNING = 0
@@ -58,13 +58,17 @@ export function playVesselsPart(
   if (model.grid.part[part] === MORNING) for (const state of states) empty(state, amounts, at, stride)
 }
 
+function shareIn({ share, byPersons }: VesselEnd, part: number): number {
+  return byPersons === null ? share : share * byPersons[part]!
+}
+
 function fill(state: VesselState, part: number, amounts: Float64Array, at: number, stride: number): void {
   const { vessel, given, offered } = state
   const { donors } = vessel
   if (!vessel.active[part]) return
   let total = 0
   for (let d = 0; d < donors.length; d++) {
-    offered[d] = donors[d]!.share * amounts[at + donors[d]!.stream * stride]!
+    offered[d] = shareIn(donors[d]!, part) * amounts[at + donors[d]!.stream * stride]!
     total += offered[d]!
   }
   if (total === 0) return
@@ -86,7 +90,7 @@ function draw(state: VesselState, part: number, amounts: Float64Array, at: numbe
   if (!vessel.active[part] || state.content === 0) return
   let total = 0
   for (let r = 0; r < recipients.length; r++) {
-    wanted[r] = recipients[r]!.share * amounts[at + recipients[r]!.stream * stride]!
+    wanted[r] = shareIn(recipients[r]!, part) * amounts[at + recipients[r]!.stream * stride]!
     total += wanted[r]!
   }
   if (total === 0) return

@@ -3,13 +3,13 @@ import { checked } from '@/document'
 import { count } from './index'
 import { explainCount, inputsOf } from '../explain'
 import { daysBought } from '../habits'
-import { compile, type Document, type Effect } from '../model'
+import { caseOf, compile, type Document, type Effect } from '../model'
 import { owned } from '../quantities'
 import { example, habit as anyHabit, use } from '../../../tests/support/build'
 
 const counted = (document: Document) => {
   expect(checked(document)).toMatchObject({ ok: true })
-  return count(compile(document, 'stay'))
+  return count(compile(caseOf(document, 'stay')))
 }
 
 const couple = example({
@@ -42,7 +42,7 @@ describe('docs/worked-examples.md', () => {
   })
 
   it('1: explains the gray count: the terms fill the room exactly, and each names its inputs', () => {
-    const model = compile(couple, 'stay')
+    const model = compile(caseOf(couple, 'stay'))
     const sum = explainCount(model, count(model), 1)!
     expect(sum.start).toBe(1)
     expect(sum.level).toBeCloseTo(54, 9)
@@ -51,7 +51,7 @@ describe('docs/worked-examples.md', () => {
     expect(showers).toMatchObject({ from: 'fresh', to: 'gray', perUse: 5 })
     expect(showers.uses).toBeCloseTo(4 + 2 * (13 / 14), 9)
     expect(explainCount(model, count(model), 0)!.level).toBeCloseTo(10, 9)
-    const inputs = inputsOf(couple, couple.stays[0]!, 'shower')
+    const inputs = inputsOf(caseOf(couple, 'stay'), 'shower')
     expect(inputs.map(({ kind, quantity }) => [kind, quantity.value])).toEqual([['rate', 1], ['volume', 5], ['drain-share', 1]]) // prettier-ignore
   })
 
@@ -68,16 +68,16 @@ describe('docs/worked-examples.md', () => {
       stay: {
         start: '2027-05-04T14:00',
         absences: [
-          { person: 'bo', day: 1, part: 'midday' },
-          { person: 'bo', day: 1, part: 'evening' },
-          { person: 'bo', day: 1, part: 'night' },
-          { person: 'ann', day: 1, part: 'midday' },
+          { person: 'bo', part: 'midday', days: [1, 1], weekdays: null },
+          { person: 'bo', part: 'evening', days: [1, 1], weekdays: null },
+          { person: 'bo', part: 'night', days: [1, 1], weekdays: null },
+          { person: 'ann', part: 'midday', days: [1, 1], weekdays: null },
         ],
       },
     })
     document.crews[0]!.persons[1]!.rates.push({ activity: 'hands', rate: owned(8) })
     const { days, stopper, at, containers, ledger } = counted(document)
-    const gray = [...ledger.levels.subarray(compile(document, 'stay').grid.count)].slice(0, 7)
+    const gray = [...ledger.levels.subarray(compile(caseOf(document, 'stay')).grid.count)].slice(0, 7)
     expect(gray).toEqual([2.75, 4.25, 5.75, 7.25, 7.25, 7.75, 8.25])
     expect(stopper).toBe('gray')
     expect(days).toBeCloseTo(2.875 + (0.25 / 5.5) * 0.25, 9)
@@ -91,8 +91,8 @@ describe('docs/worked-examples.md', () => {
     const habits = [
       habit('d-wipes', { kind: 'rate', activity: 'shower', factor: owned(0.5) }),
       habit('c-once', { kind: 'volume', activity: 'shower', factor: owned(0.8) }),
-      habit('b-basin', { kind: 'replace', activity: 'shower', volume: owned(4) }),
-      habit('a-short', { kind: 'replace', activity: 'shower', volume: owned(10) }),
+      habit('b-basin', { kind: 'replace', activity: 'shower', volume: owned(4), trickle: null }),
+      habit('a-short', { kind: 'replace', activity: 'shower', volume: owned(10), trickle: null }),
     ]
     const on = (...ids: string[]): Document =>
       example({
@@ -101,13 +101,15 @@ describe('docs/worked-examples.md', () => {
         black: [50, 0.9, 0],
         uses: [use('shower', { role: 'shower', per: 'person', rate: 2, volume: 15 })],
         habits,
-        stay: { habits: ids.map((id) => ({ habit: id, days: id === 'd-wipes' ? [1, 2] : null })) },
+        stay: {
+          habits: ids.map((id) => ({ habit: id, days: id === 'd-wipes' ? [1, 2] : null, persons: null })),
+        },
       })
     expect(counted(on()).days).toBeCloseTo(3, 9)
     expect(counted(on('c-once', 'b-basin', 'a-short')).days).toBeCloseTo(5.625, 9)
     const all = on('d-wipes', 'c-once', 'b-basin', 'a-short')
     expect(counted(all).days).toBeCloseTo(6.625, 9)
-    const bought = new Map(daysBought(all, 'stay').map(({ habit: id, days }) => [id, days]))
+    const bought = new Map(daysBought(caseOf(all, 'stay')).map(({ habit: id, days }) => [id, days]))
     expect(bought.get('d-wipes')).toBeCloseTo(1, 9)
     expect(bought.get('c-once')).toBeCloseTo(1.125, 9)
     expect(bought.get('b-basin')).toBe(0)

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
-import { blockedBy, switchHabit } from '../habits'
-import { compile, type Document } from '../model'
+import { blockedBy } from '../habits'
+import { caseOf, compile, type Document } from '../model'
 import { addWallDays, dayZero } from '../calendar'
 import { owned, type Quantity } from '../quantities'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
@@ -10,6 +10,7 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'
 import { vanDemo } from '../../../scripts/demo/van'
 import { dailyInputsOf, dailyUse, explainAt, explainCount, explainLevel, inputsOf } from './index'
+import { switchHabitIn } from '../../../tests/support/inDocument'
 
 const anyStay = fc.oneof(documentArb, reuseArb)
 
@@ -22,7 +23,7 @@ function quantitiesOf(value: unknown, path = ''): [string, Quantity][] {
 
 /** L of each activity in each part, by where it comes from and goes to: what the terms of any sum are made of. */
 function flowsOf(document: Document, stay: string): Map<string, number[]> {
-  const model = compile(document, stay, { horizonDays: 9 })
+  const model = compile(caseOf(document, stay), { horizonDays: 9 })
   const { amounts } = count(model).ledger
   const { count: parts } = model.grid
   const flows = new Map<string, number[]>()
@@ -40,7 +41,7 @@ describe('the sums behind the numbers', () => {
   it('every level is its start and the terms, in every part and between; uses × litres a use is the term', () => {
     fc.assert(
       fc.property(anyStay, fc.double({ min: 0, max: 1, noNaN: true }), (document, at) => {
-        const model = compile(document, 'stay', { horizonDays: 20 })
+        const model = compile(caseOf(document, 'stay'), { horizonDays: 20 })
         const { ledger } = count(model)
         const { edges, count: parts } = model.grid
         model.containers.forEach(({ start }, c) => {
@@ -63,7 +64,7 @@ describe('the sums behind the numbers', () => {
   it('the sum of a count ends on the limit, at the hour of the count', () => {
     fc.assert(
       fc.property(anyStay, (document) => {
-        const model = compile(document, 'stay')
+        const model = compile(caseOf(document, 'stay'))
         const counted = count(model)
         model.containers.forEach(({ limit }, c) => {
           const breach = counted.breaches[c] ?? null
@@ -87,10 +88,10 @@ describe('the sums behind the numbers', () => {
       // What a vessel holds hangs on other activities too: their terms name their own.
       const free = plain.habits.filter((habit) => habit.vessel === null && blockedBy(habit, plain.rigs[0]!, plain.stays[0]!) === null)
       expect(free.length).toBeGreaterThan(5)
-      const documents = [plain, ...free.map(({ id }) => switchHabit(plain, stay, id, true))].map((document) => structuredClone(document))
+      const documents = [plain, ...free.map(({ id }) => switchHabitIn(plain, stay, id, true))].map((document) => structuredClone(document))
       for (const document of documents) {
         const before = flowsOf(document, stay)
-        const named = new Map([...before.keys()].map((id) => [id, new Set(inputsOf(document, document.stays[0]!, id).map(({ quantity }) => quantity))]))
+        const named = new Map([...before.keys()].map((id) => [id, new Set(inputsOf(caseOf(document, stay), id).map(({ quantity }) => quantity))]))
         for (const [path, quantity] of quantitiesOf(document)) {
           const { value } = quantity
           // A fixture that takes the usual amount of water explains nothing, and is not named.
@@ -128,7 +129,7 @@ describe('the sums behind the numbers', () => {
   it('heat is named where it counts: the hot days, the threshold and what it adds', () => {
     const document = trailerDemo()
     const stay = document.stays[0]!
-    const kinds = (activity: string) => inputsOf(document, stay, activity).map(({ kind, of }) => (of && kind === 'warmest' ? `${kind} ${of.slice(0, 10)}` : kind))
+    const kinds = (activity: string) => inputsOf(caseOf(document, stay.id), activity).map(({ kind, of }) => (of && kind === 'warmest' ? `${kind} ${of.slice(0, 10)}` : kind))
     stay.weather = { ...stay.weather, usual: owned(20), days: [] }
     expect(kinds('drinking').filter((kind) => /heat|warmest/.test(kind))).toEqual([])
     stay.weather.days = [{ day: 3, warmest: owned(33) }, { day: 1, warmest: owned(31) }, { day: 2, warmest: owned(15) }]

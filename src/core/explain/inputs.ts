@@ -1,13 +1,37 @@
 import { addWallDays, dayZero } from '../calendar'
-import { found, type Activity, type Crew, type Document, type Effect, type Id, type Stay } from '../model'
+import {
+  found,
+  type Activity,
+  type Crew,
+  type Effect,
+  type Id,
+  type Rig,
+  type Stay,
+  type StayCase,
+} from '../model'
 import type { Quantity } from '../quantities'
 
 /** What an input is called; the texts give it words. */
 export type InputKind =
-  | 'rate' | 'own-rate' | 'volume' | 'drain-share' | 'added' | 'share'
-  | 'flow' | 'on' | 'trickle' | 'paused' | 'run-up' | 'water-factor'
-  | 'warmest' | 'warmest-usual' | 'heat-above' | 'heat-drinking' | 'heat-showers'
-  | `habit-${Effect['kind']}` // prettier-ignore
+  | 'rate'
+  | 'own-rate'
+  | 'volume'
+  | 'drain-share'
+  | 'added'
+  | 'share'
+  | 'flow'
+  | 'on'
+  | 'trickle'
+  | 'paused'
+  | 'run-up'
+  | 'water-factor'
+  | 'warmest'
+  | 'warmest-usual'
+  | 'heat-above'
+  | 'heat-drinking'
+  | 'heat-showers'
+  | `habit-${Effect['kind']}`
+  | 'habit-paused'
 
 /** A number in the document that a term of a sum stands on, and where the owner can change it. */
 export interface Input {
@@ -20,8 +44,8 @@ export interface Input {
 }
 
 /** Every input behind the flows of one activity in a stay, in the order they enter the sum. */
-export function inputsOf(document: Document, stay: Stay, activityId: Id): Input[] {
-  const crew = found(document.crews, stay.crew, 'crew')
+export function inputsOf(stayCase: StayCase, activityId: Id): Input[] {
+  const { stay, rig, crew } = stayCase
   const activity = found(crew.activities, activityId, 'activity')
   const flows = [
     { kind: 'drain-share' as const, quantity: activity.drainShare, of: null },
@@ -30,8 +54,8 @@ export function inputsOf(document: Document, stay: Stay, activityId: Id): Input[
   return [
     ...dailyInputsOf(crew, activity),
     ...flows.map((input) => ({ ...input, list: 'crews' as const, id: crew.id })),
-    ...habitInputs(document, stay, activityId),
-    ...fixtureInputs(document, stay, activity),
+    ...habitInputs(stayCase, activityId),
+    ...fixtureInputs(rig, activity),
     ...heatInputs(stay, crew, activity),
   ]
 }
@@ -63,24 +87,22 @@ function quantityOf(effect: Effect): Quantity {
   return 'factor' in effect ? effect.factor : effect.share
 }
 
-function habitInputs(document: Document, stay: Stay, activityId: Id): Input[] {
+function habitInputs({ stay, habits }: StayCase, activityId: Id): Input[] {
   return stay.habits.flatMap(({ habit: id }) => {
-    const habit = found(document.habits, id, 'habit')
+    const habit = found(habits, id, 'habit')
     return habit.effects
       .filter((effect) => effect.activity === activityId)
-      .map((effect) => ({
-        kind: `habit-${effect.kind}` as const,
-        quantity: quantityOf(effect),
-        of: habit.name,
-        list: 'habits' as const,
-        id,
-      }))
+      .flatMap((effect) => {
+        const about = { of: habit.name, list: 'habits' as const, id }
+        const own = { kind: `habit-${effect.kind}` as const, quantity: quantityOf(effect), ...about }
+        const paused = effect.kind === 'replace' ? effect.trickle : null
+        return paused ? [own, { kind: 'habit-paused' as const, quantity: paused, ...about }] : [own]
+      })
   })
 }
 
 /** Shares only where a role has several fixtures, and water only where a fixture takes another amount: 1 explains nothing. */
-function fixtureInputs(document: Document, stay: Stay, activity: Activity): Input[] {
-  const rig = found(document.rigs, stay.rig, 'rig')
+function fixtureInputs(rig: Rig, activity: Activity): Input[] {
   const serving = rig.roles.filter(({ role }) => role === activity.role)
   return serving.flatMap(({ fixture: id, share }) => {
     const fixture = found(rig.fixtures, id, 'fixture')

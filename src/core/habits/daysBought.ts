@@ -1,5 +1,5 @@
 import { lastsSteps } from '../count'
-import { found, type Document, type Id } from '../model'
+import type { Id, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { whole, within, type Steps } from '../steps'
 import { blockedBy, type Blocked } from './blocked'
@@ -21,23 +21,22 @@ export interface DaysBought {
 /** A push that is not worth a word, days. */
 const LEAST_PUSH = 0.1
 
-/** What each habit of the document buys in a stay. A rival of the same group is off in the count with it. */
-export function daysBought(document: Document, stayId: Id): DaysBought[] {
-  return whole(daysBoughtSteps(document, stayId))
+/** What each habit of the catalogue buys in a stay. A rival of the same group is off in the count with it. */
+export function daysBought(stayCase: StayCase): DaysBought[] {
+  return whole(daysBoughtSteps(stayCase))
 }
 
 /** The same in pieces, for those who cannot wait for a dozen counts at once. */
-export function* daysBoughtSteps(document: Document, stayId: Id): Steps<DaysBought[]> {
-  const stay = found(document.stays, stayId, 'stay')
-  const rig = found(document.rigs, stay.rig, 'rig')
-  const turns = document.habits.length + 1
-  const asItStands = yield* within(dryDays(document, stayId), 0, 1 / turns)
+export function* daysBoughtSteps(stayCase: StayCase): Steps<DaysBought[]> {
+  const { stay, rig, habits } = stayCase
+  const turns = habits.length + 1
+  const asItStands = yield* within(dryDays(stayCase), 0, 1 / turns)
   const rows: DaysBought[] = []
-  for (const [k, habit] of document.habits.entries()) {
+  for (const [k, habit] of habits.entries()) {
     const { id } = habit
     const on = stay.habits.some(({ habit }) => habit === id)
-    const changed = switchHabit(document, stayId, id, !on)
-    const other = yield* within(dryDays(changed, stayId), (k + 1) / turns, (k + 2) / turns)
+    const changed = switchHabit(stayCase, id, !on)
+    const other = yield* within(dryDays(changed), (k + 1) / turns, (k + 2) / turns)
     const [withIt, without] = on ? [asItStands, other] : [other, asItStands]
     rows.push({
       habit: id,
@@ -66,8 +65,8 @@ function pushesOf(withIt: Counted['containers'], without: Counted['containers'])
 }
 
 /** 'Beyond' counts as the horizon. */
-function* dryDays(document: Document, stayId: Id): Steps<Counted> {
-  const { model, days, containers } = yield* lastsSteps(document, stayId)
+function* dryDays(stayCase: StayCase): Steps<Counted> {
+  const { model, days, containers } = yield* lastsSteps(stayCase)
   return {
     days: days ?? model.horizonDays,
     beyond: days === null,

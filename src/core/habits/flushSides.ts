@@ -1,5 +1,5 @@
 import { count } from '../count'
-import { compile, TOILET_KINDS, type Crew, type Document, type Id } from '../model'
+import { compile, TOILET_KINDS, type Crew, type StayCase } from '../model'
 import type { Days, Litres } from '../quantities'
 import { flushRatios } from './flushFloor'
 
@@ -38,13 +38,12 @@ const FACTORS = [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 2, 2.5]
  * every toilet use times a factor, average use. @param parts up to the end of the stay
  * @returns empty where no solids reach a black tank
  */
-export function flushSides(document: Document, stayId: Id, parts: number): FlushPoint[] {
+export function flushSides(stayCase: StayCase, parts: number): FlushPoint[] {
   return FACTORS.flatMap((factor) => {
-    const model = compile(document, stayId)
-    const crew = document.crews.find(({ id }) => id === document.stays.find((stay) => stay.id === stayId)!.crew)!
+    const model = compile(stayCase)
     const { count: width } = model.grid
     const ofToilet = new Set<number>()
-    crew.activities.forEach(({ kind }, a) => {
+    stayCase.crew.activities.forEach(({ kind }, a) => {
       if (!TOILET_KINDS.includes(kind)) return
       ofToilet.add(a)
       for (let i = a * width; i < (a + 1) * width; i++) model.volume[i]! *= factor

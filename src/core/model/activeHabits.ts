@@ -1,6 +1,9 @@
 import { PARTS, daylightParts, type PartGrid } from '../calendar'
-import type { Effect, Habit, Vessel } from './habit'
-import type { Id } from './ids'
+import type { Activity, Crew } from './crew'
+import type { Effect, Habit, HabitOn, Vessel } from './habit'
+import { found, type Id } from './ids'
+import type { Presence } from './presence'
+import type { StayCase } from './stayCase'
 import { warmestOf, type Stay } from './stay'
 
 /** A habit that is on, with the parts of the grid in which it holds. */
@@ -10,21 +13,40 @@ export interface ActiveHabit {
   vessel: Vessel | null
   /** 1 where it holds, 0 where not. */
   active: Uint8Array
+  /** Share of an activity's uses that it acts on, in each part, 0 to 1: its persons' share; null: all of them. */
+  shareOf: (activity: Id) => Float64Array | null
 }
 
 /** The habits of a stay that are on, by habit id: the order in which their effects apply (model.md section 4). */
-export function activeHabits(stay: Stay, habits: readonly Habit[], grid: PartGrid): ActiveHabit[] {
+export function activeHabits(
+  { stay, crew, habits }: StayCase,
+  grid: PartGrid,
+  here: Presence,
+): ActiveHabit[] {
   const isLight = daylightParts(stay.weather.sunrise, stay.weather.sunset)
   return [...stay.habits]
     .sort((a, b) => (a.habit < b.habit ? -1 : 1))
-    .flatMap(({ habit: id, days }) => {
-      const habit = habits.find((candidate) => candidate.id === id)
-      if (!habit) return []
-      const active = new Uint8Array(grid.count)
-      for (let i = 0; i < grid.count; i++)
-        active[i] = isOnDay(grid.day[i]!, days) && holds(habit, stay, grid, i, isLight) ? 1 : 0
-      return [{ id, effects: habit.effects, vessel: habit.vessel, active }]
+    .map((on) => {
+      const habit = found(habits, on.habit, 'habit')
+      const { id, effects, vessel } = habit
+      const active = activeParts(habit, on, stay, grid, isLight)
+      const shareOf = (activity: Id) =>
+        on.persons === null ? null : personsShare(crew, activity, on.persons, here)
+      return { id, effects, vessel, active, shareOf }
     })
+}
+
+function activeParts(
+  habit: Habit,
+  { days }: HabitOn,
+  stay: Stay,
+  grid: PartGrid,
+  isLight: readonly boolean[],
+): Uint8Array {
+  const active = new Uint8Array(grid.count)
+  for (let i = 0; i < grid.count; i++)
+    active[i] = isOnDay(grid.day[i]!, days) && holds(habit, stay, grid, i, isLight) ? 1 : 0
+  return active
 }
 
 function isOnDay(day: number, days: [number, number] | null): boolean {
@@ -36,4 +58,33 @@ function holds({ when }: Habit, stay: Stay, grid: PartGrid, i: number, isLight: 
   if (when.parts && !when.parts.includes(PARTS[part]!)) return false
   if (when.daylight && !isLight[part]) return false
   return when.lowest === null || warmestOf(stay, grid.day[i]!) >= when.lowest.value
+}
+
+/** By the rates of those who are there, in mild weather; of what the crew does as one, by heads. */
+function personsShare(
+  crew: Crew,
+  activityId: Id,
+  persons: readonly Id[],
+  { group, groups }: Presence,
+): Float64Array {
+  const activity = crew.activities.find(({ id }) => id === activityId)
+  const byGroup = groups.map((here) => (activity ? groupShare(crew, activity, persons, here) : 0))
+  return Float64Array.from(group, (who) => byGroup[who]!)
+}
+
+function groupShare(
+  crew: Crew,
+  activity: Activity,
+  persons: readonly Id[],
+  here: readonly boolean[],
+): number {
+  let [taking, all] = [0, 0]
+  crew.persons.forEach(({ id, rates }, p) => {
+    if (!here[p]) return
+    const own = (rates.find((one) => one.activity === activity.id) ?? activity).rate.value
+    const weight = activity.per === 'crew' ? 1 : own
+    all += weight
+    if (persons.includes(id)) taking += weight
+  })
+  return all > 0 ? taking / all : 0
 }

@@ -1,3 +1,4 @@
+import { caseOf } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
@@ -8,8 +9,8 @@ import { compile, compileChances, heatStepsAt, type Document } from './index'
 const anyStay = fc.oneof(documentArb, reuseArb)
 
 function chancesOf(document: Document, stay = 'stay') {
-  const model = compile(document, stay, { horizonDays: 15 })
-  return { model, chances: compileChances(document, stay, model) }
+  const model = compile(caseOf(document, stay), { horizonDays: 15 })
+  return { model, chances: compileChances(caseOf(document, stay), model) }
 }
 
 describe('the chances of a stay', () => {
@@ -39,8 +40,8 @@ describe('the chances of a stay', () => {
     const plain = trailerDemo()
     const changed = trailerDemo()
     const shower = changed.crews[0]!.activities.findIndex(({ kind }) => kind === 'shower')
-    changed.stays[0]!.absences.push({ person: changed.crews[0]!.persons[0]!.id, day: 1, part: 'evening' })
-    changed.stays[0]!.habits = changed.habits.map(({ id }) => ({ habit: id, days: null }))
+    changed.stays[0]!.absences.push({ person: changed.crews[0]!.persons[0]!.id, part: 'evening', days: [1, 1], weekdays: null })
+    changed.stays[0]!.habits = changed.habits.map(({ id }) => ({ habit: id, days: null, persons: null }))
     const shape = (document: Document) =>
       chancesOf(document, stay).chances.activities.map(({ isMany, once, falls, exact }) => ({ isMany, once: once.length, falls, exact }))
     expect(shape(changed)).toEqual(shape(plain))

@@ -1,16 +1,14 @@
 import type { PartGrid } from '../calendar'
-import { activeHabits } from './activeHabits'
-import { found } from './compile'
 import { heaterOf, membersOf } from './compileContainers'
 import { HEAT_STEP_C, heatExtra } from './compileUses'
-import { sparesOf } from './containers'
+import { sparesOf, type Container } from './containers'
 import type { Activity, Crew } from './crew'
-import type { Document } from './document'
-import { factorsOf } from './factors'
 import type { Id } from './ids'
 import type { Model } from './model'
-import { presence, type Presence } from './presence'
-import { warmestOf, type LevelError } from './stay'
+import type { Presence } from './presence'
+import type { Rig } from './rig'
+import { warmestOf, type LevelError, type Stay } from './stay'
+import type { StayCase } from './stayCase'
 
 /**
  * Uses in each part of the grid as a line in the heat: cool + steps × perStep, steps of 5 °C above the crew's threshold.
@@ -73,64 +71,64 @@ export function heatStepsAt(warmest: number, above: number): number {
 /**
  * The chances of a compiled stay. A person who does something at most once a day by their own rate, before heat and
  * habits, is one draw a day; the others are one Poisson number a part.
- * @param model what `compile` made of the same stay
+ * @param model what `compile` made of the same case
  */
-export function compileChances(document: Document, stayId: Id, model: Model): Chances {
-  const stay = found(document.stays, stayId, 'stay')
-  const rig = found(document.rigs, stay.rig, 'rig')
-  const crew = found(document.crews, stay.crew, 'crew')
-  const { grid } = model
-  const habits = activeHabits(stay, document.habits, grid)
-  const here = presence(crew, stay, grid)
-  const levels = new Map(stay.levels.map((entry) => [entry.container, entry]))
-  const days = grid.day[grid.count - 1]! + 1
+export function compileChances({ stay, rig, crew }: StayCase, model: Model): Chances {
+  const days = model.grid.day[model.grid.count - 1]! + 1
   return {
-    activities: crew.activities.map((activity) => {
-      const { rate } = factorsOf(activity, habits, grid.count)
-      const units = unitsOf(activity, crew).map((unit) => ({
-        often: unit.often,
-        line: lineOf(activity, unit, rate, here, grid),
-      }))
-      const isOnce = (often: number) => activity.dispersion === 1 && often <= 1
-      return {
-        spread: activity.spread.value,
-        levelSpread: activity.levelSpread.value,
-        exact: activity.dispersion === 0,
-        isMany: units.some(({ often }) => !isOnce(often)),
-        many: added(
-          units.filter(({ often }) => !isOnce(often)).map(({ line }) => line),
-          grid.count,
-        ),
-        once: units.filter(({ often }) => isOnce(often)).map(({ line }) => line),
-        falls: activity.weights.values.map((weight) => weight > 0),
-      }
-    }),
-    containers: model.containers.map(({ members }) => {
-      const of = membersOf(rig, members)
-      const total = of.reduce((sum, { capacity }) => sum + capacity.value, 0)
-      // Joined tanks err apart from each other: their variances add up.
-      const variance = of.reduce((sum, { capacity, ...container }) => {
-        const spread = 'spread' in container ? container.spread.value : 0
-        return sum + (spread * capacity.value) ** 2
-      }, 0)
-      return {
-        spread: Math.sqrt(variance) / total,
-        starts: of.map((container) => {
-          const { level, error } = levels.get(container.id)!
-          const capacity = (1 + sparesOf(container)) * container.capacity.value
-          return {
-            level: level.value,
-            shape: error.shape,
-            size: error.size.value,
-            full: Math.max(capacity, level.value),
-          }
-        }),
-        heater: heaterOf(rig, members[0]!),
-      }
-    }),
+    activities: crew.activities.map((activity, a) => activityChance(activity, a, crew, model)),
+    containers: model.containers.map(({ members }) => containerChance(rig, stay, members)),
     warmest: Float64Array.from({ length: days }, (_, day) => warmestOf(stay, day)),
     warmestSpread: stay.weather.spread.value,
     heatAbove: crew.heat.above.value,
+  }
+}
+
+function activityChance(
+  activity: Activity,
+  a: number,
+  crew: Crew,
+  { grid, here, rate }: Model,
+): ActivityChance {
+  const row = rate.subarray(a * grid.count, (a + 1) * grid.count)
+  const isOnce = ({ often }: Unit) => activity.dispersion === 1 && often <= 1
+  const units = unitsOf(activity, crew)
+  const lines = (some: readonly Unit[]) => some.map((unit) => lineOf(activity, unit, row, here, grid))
+  const many = units.filter((unit) => !isOnce(unit))
+  return {
+    spread: activity.spread.value,
+    levelSpread: activity.levelSpread.value,
+    exact: activity.dispersion === 0,
+    isMany: many.length > 0,
+    many: added(lines(many), grid.count),
+    once: lines(units.filter(isOnce)),
+    falls: activity.weights.values.map((weight) => weight > 0),
+  }
+}
+
+function containerChance(rig: Rig, stay: Stay, members: readonly Id[]): ContainerChance {
+  const of = membersOf(rig, members)
+  const total = of.reduce((sum, { capacity }) => sum + capacity.value, 0)
+  // Joined tanks err apart from each other: their variances add up.
+  const variance = of.reduce((sum, { capacity, ...container }) => {
+    const spread = 'spread' in container ? container.spread.value : 0
+    return sum + (spread * capacity.value) ** 2
+  }, 0)
+  return {
+    spread: Math.sqrt(variance) / total,
+    starts: of.map((container) => startChance(container, stay)),
+    heater: heaterOf(rig, members[0]!),
+  }
+}
+
+function startChance(container: Container, { levels }: Stay): StartChance {
+  const { level, error } = levels.find((entry) => entry.container === container.id)!
+  const capacity = (1 + sparesOf(container)) * container.capacity.value
+  return {
+    level: level.value,
+    shape: error.shape,
+    size: error.size.value,
+    full: Math.max(capacity, level.value),
   }
 }
 

@@ -1,6 +1,6 @@
 import { PIECE, type Steps } from '../steps'
 import type { ActiveHabit } from './activeHabits'
-import type { Activity, Crew } from './crew'
+import type { Activity, AddedFrom, Crew } from './crew'
 import { REDIRECT_ENDS } from './habit'
 import { isOneOf } from './containers'
 import type { Id } from './ids'
@@ -8,7 +8,11 @@ import { endCode, type ModelContainer, type Stream } from './model'
 import type { Fixture, Rig } from './rig'
 
 /** One way a use's water, solids or paper takes. Only what drains can be redirected. */
-type Route = Pick<Stream, 'from' | 'to' | 'ofDraw' | 'fixed' | 'isSolid' | 'solidUses'> & { drains: boolean }
+type Route = Pick<Stream, 'from' | 'to' | 'ofDraw' | 'fixed' | 'isSolid' | 'solidUses'> & {
+  drains: boolean
+  /** What it adds from elsewhere; null: it is water that was drawn. */
+  added: AddedFrom | null
+}
 type FindContainer = (id: Id) => { code: number; isBin: boolean }
 
 /**
@@ -30,10 +34,18 @@ export function* compileStreams(
   for (const [index, activity] of crew.activities.entries()) {
     const elsewhere = redirectsOf(activity, rig, find, habits)
     for (const { fixture, share } of serving(rig, activity)) {
-      for (const { drains, ...route } of routesOf(fixture, activity, share, find)) {
-        const stream = { activity: index, fixture: places.get(fixture)!, portion: null, isOfVessel: false, ...route }
-        if (drains) streams.push(...redirected(stream, elsewhere))
-        else streams.push(stream)
+      for (const { drains, added, ...route } of routesOf(fixture, activity, share, find)) {
+        const portion = added === null ? null : addedPortion(activity, added, habits)
+        const stream = {
+          activity: index,
+          fixture: places.get(fixture)!,
+          portion,
+          isOfVessel: false,
+          ...route,
+        }
+        const sources = added === null ? broughtIn(stream, activity, habits) : [stream]
+        if (drains) streams.push(...sources.flatMap((one) => redirected(one, elsewhere)))
+        else streams.push(...sources)
         work += WORK_PER_STREAM
       }
     }
@@ -43,7 +55,7 @@ export function* compileStreams(
     }
   }
   return streams
-} // prettier-ignore
+}
 
 /** What a stream costs, in the small operations that pieces are measured in. */
 const WORK_PER_STREAM = 500
@@ -82,7 +94,7 @@ function drawnRoutes(fixture: Fixture, activity: Activity, share: number, find: 
   const from = fixture.draws === null ? endCode('brought-in') : find(fixture.draws).code
   const drained = activity.drainShare.value
   const water = share * fixture.waterFactor.value
-  const route = { from, fixed: 0, isSolid: false, solidUses: 0 }
+  const route = { from, fixed: 0, isSolid: false, solidUses: 0, added: null }
   return [
     { ...route, to: find(fixture.drains).code, ofDraw: water * drained, drains: true },
     { ...route, to: endCode('consumed'), ofDraw: water * (1 - drained), drains: false },
@@ -100,7 +112,8 @@ function addedRoutes(fixture: Fixture, activity: Activity, share: number, find: 
     const receiver = isSolid && apart ? apart : find(fixture.drains)
     if (receiver.isBin) return []
     const fixed = share * volume.value
-    return [{ from: endCode(from), to: receiver.code, ofDraw: 0, fixed, isSolid, solidUses, drains: true }]
+    const ends = { from: endCode(from), to: receiver.code, added: from }
+    return [{ ...ends, ofDraw: 0, fixed, isSolid, solidUses, drains: true }]
   })
   if (!isSolidUse || !apart?.isBin) return litres
   const to = apart.code
@@ -112,14 +125,15 @@ function addedRoutes(fixture: Fixture, activity: Activity, share: number, find: 
     isSolid: true,
     solidUses: share,
     drains: false,
+    added: null,
   }
   return [...litres, use]
 }
 
 interface Redirect {
   to: number
-  share: number
-  active: Uint8Array
+  /** 0 to 1, in each part. */
+  share: Float64Array
 }
 
 /**
@@ -132,25 +146,70 @@ function redirectsOf(
   find: FindContainer,
   habits: readonly ActiveHabit[],
 ): Redirect[] {
-  return habits.flatMap(({ effects, active }) =>
-    effects.flatMap((effect): Redirect[] => {
+  return habits.flatMap((habit) =>
+    habit.effects.flatMap((effect): Redirect[] => {
       if (effect.kind !== 'redirect' || effect.activity !== activity.id) return []
-      const { to, share } = effect
-      if (isOneOf(REDIRECT_ENDS, to)) return [{ to: endCode(to), share: share.value, active }]
-      const first = rig.containers.find(({ kind }) => kind === to)
-      return first ? [{ to: find(first.id).code, share: share.value, active }] : []
+      const share = shareIn(habit, activity, effect.share.value)
+      if (isOneOf(REDIRECT_ENDS, effect.to)) return [{ to: endCode(effect.to), share }]
+      const first = rig.containers.find(({ kind }) => kind === effect.to)
+      return first ? [{ to: find(first.id).code, share }] : []
     }),
   )
+}
+
+/** A share of an activity's uses in each part: none where the habit does not hold, its persons' where only some take part. */
+function shareIn(
+  { active, shareOf }: ActiveHabit,
+  { id }: Pick<Activity, 'id'>,
+  share: number,
+): Float64Array {
+  const persons = shareOf(id)
+  return Float64Array.from(active, (isOn, i) => (isOn ? share * (persons?.[i] ?? 1) : 0))
+}
+
+/** What habits leave of what a use adds, in each part; null: all of it, always. */
+function addedPortion(
+  activity: Activity,
+  from: AddedFrom,
+  habits: readonly ActiveHabit[],
+): Float64Array | null {
+  let portion: Float64Array | null = null
+  for (const habit of habits)
+    for (const effect of habit.effects) {
+      if (effect.kind !== 'adds' || effect.activity !== activity.id || effect.from !== from) continue
+      const share = shareIn(habit, activity, 1)
+      portion ??= new Float64Array(share.length).fill(1)
+      for (let i = 0; i < share.length; i++) portion[i]! *= 1 + share[i]! * (effect.factor.value - 1)
+    }
+  return portion
+}
+
+/** Water drawn from the rig's own supply, and a stream beside it for what habits bring in by jug instead. */
+function broughtIn(stream: Stream, { id }: Activity, habits: readonly ActiveHabit[]): Stream[] {
+  const from = endCode('brought-in')
+  let own: Float64Array | null = null
+  for (const habit of habits)
+    for (const effect of habit.effects) {
+      if (effect.kind !== 'bring' || effect.activity !== id || stream.from === from) continue
+      const share = shareIn(habit, { id }, effect.share.value)
+      own ??= new Float64Array(share.length).fill(1)
+      for (let i = 0; i < share.length; i++) own[i]! *= 1 - share[i]!
+    }
+  if (own === null) return [stream]
+  return [
+    { ...stream, portion: own },
+    { ...stream, from, portion: own.map((left) => 1 - left) },
+  ]
 }
 
 /** The stream with what redirects leave of it, and one stream for each of them. */
 function redirected(stream: Stream, redirects: readonly Redirect[]): Stream[] {
   if (redirects.length === 0) return [stream]
-  const left = new Float64Array(redirects[0]!.active.length).fill(1)
-  const others = redirects.map(({ to, share, active }) => {
+  const left = stream.portion?.slice() ?? new Float64Array(redirects[0]!.share.length).fill(1)
+  const others = redirects.map(({ to, share }) => {
     const portion = new Float64Array(left.length)
     for (let i = 0; i < left.length; i++) {
-      portion[i] = active[i] ? share * left[i]! : 0
+      portion[i] = share[i]! * left[i]!
       left[i]! -= portion[i]!
     }
     return { ...stream, to, portion }

@@ -12,36 +12,50 @@ export function compileVessels(
   habits: readonly ActiveHabit[],
 ): { streams: Stream[]; vessels: ModelVessel[] } {
   const all = [...streams]
-  const kept = endCode('kept')
   const add = (stream: Stream) => all.push({ ...stream, portion: null, isOfVessel: true }) - 1
+  const withVessel = habits.filter(({ vessel }) => vessel !== null)
   const isOf = (stream: Stream, id: string) => activities[stream.activity]!.id === id
-  const vessels = habits
-    .filter(({ vessel }) => vessel !== null)
-    .map(({ id, vessel, effects, active }): ModelVessel => ({ habit: id, capacity: vessel!.capacity.value, active, donors: effects.flatMap((effect) => {
-      if (effect.kind !== 'catch') return []
-      return streams.flatMap((stream, s) => {
-        const isDrain = stream.ofDraw > 0 && stream.to >= 0 && isOf(stream, effect.activity)
-        if (!isDrain || !isOwnReceiver(streams, s)) return []
-        return [{ stream: s, caught: add({ ...stream, to: kept }), emptied: add({ ...stream, from: kept }), share: effect.share.value }]
-      })
-    }), recipients: [] })) // prettier-ignore
-  vessels.forEach((vessel) => {
-    const effects = habits.find(({ id }) => id === vessel.habit)!.effects
-    const drawing = all.length
-    for (const effect of effects) {
-      if (effect.kind !== 'reuse') continue
-      for (let s = 0; s < drawing; s++) {
-        const stream = all[s]!
-        if (stream.ofDraw === 0 || stream.from === kept || !isOf(stream, effect.activity)) continue
-        vessel.recipients.push({
-          stream: s,
-          reused: add({ ...stream, from: kept }),
-          share: effect.share.value,
-        })
-      }
-    }
+  const vessels = withVessel.map((habit): ModelVessel => ({
+    habit: habit.id,
+    capacity: habit.vessel!.capacity.value,
+    active: habit.active,
+    donors: donorsOf(habit, streams, isOf, add),
+    recipients: [],
+  }))
+  vessels.forEach((vessel, v) => {
+    vessel.recipients = recipientsOf(withVessel[v]!, [...all], isOf, add)
   })
   return { streams: all, vessels }
+}
+
+const KEPT = endCode('kept')
+type IsOf = (stream: Stream, activity: string) => boolean
+type Add = (stream: Stream) => number
+
+function donorsOf({ effects, shareOf }: ActiveHabit, streams: readonly Stream[], isOf: IsOf, add: Add) {
+  return effects.flatMap((effect): ModelVessel['donors'] => {
+    if (effect.kind !== 'catch') return []
+    const byPersons = shareOf(effect.activity)
+    return streams.flatMap((stream, s) => {
+      const isDrain = stream.ofDraw > 0 && stream.to >= 0 && isOf(stream, effect.activity)
+      if (!isDrain || !isOwnReceiver(streams, s)) return []
+      const caught = add({ ...stream, to: KEPT })
+      const emptied = add({ ...stream, from: KEPT })
+      return [{ stream: s, caught, emptied, share: effect.share.value, byPersons }]
+    })
+  })
+}
+
+function recipientsOf({ effects, shareOf }: ActiveHabit, streams: readonly Stream[], isOf: IsOf, add: Add) {
+  return effects.flatMap((effect): ModelVessel['recipients'] => {
+    if (effect.kind !== 'reuse') return []
+    const byPersons = shareOf(effect.activity)
+    return streams.flatMap((stream, s) =>
+      stream.ofDraw === 0 || stream.from === KEPT || !isOf(stream, effect.activity)
+        ? []
+        : [{ stream: s, reused: add({ ...stream, from: KEPT }), share: effect.share.value, byPersons }],
+    )
+  })
 }
 
 /** The first stream of its fixture, activity and draw is the one to the fixture's own receiver; the others are redirects. */

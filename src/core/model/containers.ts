@@ -1,4 +1,4 @@
-import type { Litres, Quantity } from '../quantities'
+import type { Litres, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 
 export const SUPPLY_KINDS = ['fresh', 'flush'] as const
@@ -19,6 +19,12 @@ export type Side = 'supply' | 'waste' | 'carrier'
 /** What a level is counted in: litres, or the uses of a solids bin. */
 export type LevelUnit = 'L' | 'uses'
 
+/**
+ * What a monitor panel shows of a tank: its probes, as shares of the volume, rising. A reading is the interval from its
+ * probe to the next (model.md section 6); null: no panel.
+ */
+export type Panel = ({ probes: number[] } & Origin) | null
+
 /** `spread` below: by how much the capacity may be off, as a coefficient of variation; 0 once it was metered. */
 interface Named {
   id: Id
@@ -32,6 +38,7 @@ export interface SupplyContainer extends Named {
   spread: Quantity
   /** L not to be touched, including what lies below the pickup. */
   reserve: Quantity
+  panel: Panel
 }
 
 /** Where a tank's water stands: needed for what meets by height (joined tanks, gray to black). The tank is prismatic. */
@@ -53,6 +60,7 @@ export interface TankContainer extends Named {
   safeFill: Quantity
   /** null: not measured. */
   shape: TankShape | null
+  panel: Panel
 }
 
 /** A cassette or a urine jug, with `spares` alike: one container with their levels summed (model.md section 1). */

@@ -3,9 +3,20 @@ import type { Id } from './ids'
 import type { Role } from './rig'
 
 export const ACTIVITY_KINDS = [
-  'shower', 'hand-wash', 'teeth', 'dishes', 'cooking', 'drinking', 'liquid-use', 'solid-use',
-  'cleaning', 'laundry', 'pet', 'own',
-] as const // prettier-ignore
+  'shower',
+  'hand-wash',
+  'teeth',
+  'dishes',
+  'cooking',
+  'drinking',
+  'liquid-use',
+  'solid-use',
+  'bowl-seal',
+  'cleaning',
+  'laundry',
+  'pet',
+  'own',
+] as const
 export type ActivityKind = (typeof ACTIVITY_KINDS)[number]
 
 /** Kinds of which no habit, budget or plan takes anything away (model.md section 4, 'Never rationed'). */
@@ -38,6 +49,10 @@ export interface TimedFlow {
   runUp: Quantity
 }
 
+/** Where what a use adds to the drain comes from: urine and solids, or paper. */
+export const ADDED_FROM = ['body', 'brought-in'] as const
+export type AddedFrom = (typeof ADDED_FROM)[number]
+
 export interface Activity {
   /** Unique within its crew; the standard ones keep the same id in every crew, so that habits fit all. */
   id: Id
@@ -62,7 +77,7 @@ export interface Activity {
   /** 0: the number of uses is exact; 1: Poisson. */
   dispersion: 0 | 1
   /** What each use adds to the drain from elsewhere, L: urine and solids from the body, paper brought in. */
-  adds: { from: 'body' | 'brought-in'; volume: Quantity }[]
+  adds: { from: AddedFrom; volume: Quantity }[]
 }
 
 export interface Person {
@@ -107,6 +122,11 @@ export interface Crew {
   /** L of liquid per solid use that they keep in a black tank or cassette. */
   flushFloor: Quantity
   flush: FlushHabits
+}
+
+/** L of one use that run while the water is paused. */
+export function tricklePerUse({ timed }: Pick<Activity, 'timed'>): number {
+  return timed ? timed.trickle.value * timed.paused.value : 0
 }
 
 /** L drawn per use, the mean: by the clock where that is given. */

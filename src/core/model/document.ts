@@ -8,7 +8,7 @@ export const DOCUMENT_FORMAT = 'dry-count/document'
 
 export interface Document {
   format: typeof DOCUMENT_FORMAT
-  version: 3
+  version: 4
   currentStay: Id | null
   rigs: Rig[]
   crews: Crew[]

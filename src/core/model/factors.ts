@@ -1,5 +1,6 @@
 import type { ActiveHabit } from './activeHabits'
-import { volumePerUse, type Activity } from './crew'
+import { tricklePerUse, volumePerUse, type Activity } from './crew'
+import type { Effect } from './habit'
 
 /** What the habits that are on make of one activity, per part of the grid. */
 export interface PartFactors {
@@ -9,31 +10,75 @@ export interface PartFactors {
   volume: Float64Array
 }
 
-/**
- * Rates multiply the uses; at most one replacement of the volume applies, the first by habit id; then all volume
- * multipliers (model.md section 4). @param habits in the order of their ids @param count parts
- */
-export function factorsOf(activity: Activity, habits: readonly ActiveHabit[], count: number): PartFactors {
-  const rate = new Float64Array(count).fill(1)
-  const volume = new Float64Array(count).fill(volumePerUse(activity))
-  const effects = habits.flatMap(({ effects: all, active }) =>
-    all.filter((effect) => effect.activity === activity.id).map((effect) => ({ effect, active })),
-  )
-  const isReplaced = new Uint8Array(count)
-  for (const { effect, active } of effects)
-    if (effect.kind === 'replace')
-      for (let i = 0; i < count; i++)
-        if (active[i] && !isReplaced[i]) {
-          volume[i] = effect.volume.value
-          isReplaced[i] = 1
-        }
-  for (const { effect, active } of effects) {
-    if (effect.kind === 'rate') multiply(rate, active, effect.factor.value)
-    if (effect.kind === 'volume') multiply(volume, active, effect.factor.value)
-  }
-  return { rate, volume }
+/** An effect with the share of the uses it acts on in each part, 0 to 1. */
+interface Acting {
+  effect: Effect
+  share: Float64Array
 }
 
-function multiply(row: Float64Array, active: Uint8Array, factor: number): void {
-  for (let i = 0; i < row.length; i++) if (active[i]) row[i]! *= factor
+/**
+ * Rates multiply the uses. Of the volume at most one replacement applies, the first by habit id; then what runs while the
+ * water is paused is cut; then all volume multipliers (model.md section 4). A habit of some persons weighs by their share
+ * of the uses; a second replacement gets the uses that the first leaves.
+ * @param habits in the order of their ids @param count parts
+ */
+export function factorsOf(activity: Activity, habits: readonly ActiveHabit[], count: number): PartFactors {
+  const acting = actingOn(activity, habits, count)
+  const rate = new Float64Array(count).fill(1)
+  for (const { effect, share } of acting)
+    if (effect.kind === 'rate') multiply(rate, share, effect.factor.value)
+  return { rate, volume: volumes(activity, acting, count) }
+}
+
+function actingOn({ id }: Activity, habits: readonly ActiveHabit[], count: number): Acting[] {
+  return habits.flatMap((habit) => {
+    const effects = habit.effects.filter((effect) => effect.activity === id)
+    if (effects.length === 0) return []
+    const persons = habit.shareOf(id)
+    const share = Float64Array.from({ length: count }, (_, i) => habit.active[i]! * (persons?.[i] ?? 1))
+    return effects.map((effect) => ({ effect, share }))
+  })
+}
+
+function volumes(activity: Activity, acting: readonly Acting[], count: number): Float64Array {
+  const volume = new Float64Array(count)
+  const trickle = new Float64Array(count)
+  replaced(activity, acting, volume, trickle)
+  const cut = Float64Array.from(trickle)
+  for (const { effect, share } of acting)
+    if (effect.kind === 'trickle') multiply(cut, share, effect.factor.value)
+  for (let i = 0; i < count; i++) if (cut[i] !== trickle[i]) volume[i]! -= trickle[i]! - cut[i]!
+  for (const { effect, share } of acting)
+    if (effect.kind === 'volume') multiply(volume, share, effect.factor.value)
+  return volume
+}
+
+/** Fills in the L per use with what replaces them, and what of it runs while the water is paused. */
+function replaced(
+  activity: Activity,
+  acting: readonly Acting[],
+  volume: Float64Array,
+  trickle: Float64Array,
+): void {
+  const left = new Float64Array(volume.length).fill(1)
+  for (const { effect, share } of acting) {
+    if (effect.kind !== 'replace') continue
+    for (let i = 0; i < left.length; i++) {
+      const taken = share[i]! * left[i]!
+      volume[i]! += taken * effect.volume.value
+      trickle[i]! += taken * (effect.trickle?.value ?? 0)
+      left[i]! -= taken
+    }
+  }
+  const own = { volume: volumePerUse(activity), trickle: tricklePerUse(activity) }
+  for (let i = 0; i < left.length; i++) {
+    volume[i]! += left[i]! * own.volume
+    trickle[i]! += left[i]! * own.trickle
+  }
+}
+
+function multiply(row: Float64Array, share: Float64Array, factor: number): void {
+  for (let i = 0; i < row.length; i++)
+    if (share[i] === 1) row[i]! *= factor
+    else if (share[i]! > 0) row[i]! *= 1 + share[i]! * (factor - 1)
 }

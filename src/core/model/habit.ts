@@ -1,13 +1,22 @@
 import type { Part } from '../calendar'
 import type { Quantity } from '../quantities'
 import type { WasteKind } from './containers'
+import type { AddedFrom } from './crew'
 import type { Id } from './ids'
 
 /** Gear that some habit needs; a rig lists what it has. */
 export const GEAR = [
-  'shut-off-head', 'outdoor-shower', 'shower-basin', 'run-up-jug', 'lidded-pail', 'spray-bottle', 'bowl-liners',
+  'shut-off-head',
+  'outdoor-shower',
+  'shower-basin',
+  'run-up-jug',
+  'lidded-pail',
+  'spray-bottle',
+  'bowl-liners',
   'lidded-bin',
-] as const // prettier-ignore
+  'shower-bag',
+  'water-jugs',
+] as const
 export type Gear = (typeof GEAR)[number]
 
 /** What the land may allow; not recorded means not allowed (model.md section 1). */
@@ -23,20 +32,32 @@ export type LandRule = (typeof LAND_RULES)[number]
 
 /** The one catalogue of cautions; the texts give each its words. */
 export const CAUTIONS = [
-  'stored-gray', 'bin-not-bowl', 'hot-vessel', 'land-rules', 'clear-of-water', 'mound', 'wash-hands', 'trickle',
-  'slippery', 'not-for-drinking',
-] as const // prettier-ignore
+  'stored-gray',
+  'bin-not-bowl',
+  'hot-vessel',
+  'land-rules',
+  'clear-of-water',
+  'mound',
+  'wash-hands',
+  'trickle',
+  'slippery',
+  'not-for-drinking',
+] as const
 export type Caution = (typeof CAUTIONS)[number]
 
 /**
- * What a habit does to a flow (model.md section 4). `rate` multiplies uses, `replace` sets litres per use and `volume`
- * multiplies them, `redirect` leads a share of what drains elsewhere, `catch` keeps a share of what drains in the
- * habit's vessel, and `reuse` draws up to a share of a use's water from it.
+ * What a habit does to a flow (model.md section 4). `rate` multiplies uses, `replace` sets litres per use (of which
+ * `trickle` run while the water is paused) and `volume` multiplies them, `trickle` multiplies what runs while paused,
+ * `adds` what a use adds from elsewhere (paper brought in, urine), `bring` draws a share of its
+ * water from what is brought in by jug, `redirect` leads a share of what drains elsewhere, `catch` keeps a share of what drains in the habit's vessel, and `reuse` draws up to a share of a use's water from it.
  */
 export type Effect =
   | { kind: 'rate'; activity: Id; factor: Quantity }
   | { kind: 'volume'; activity: Id; factor: Quantity }
-  | { kind: 'replace'; activity: Id; volume: Quantity }
+  | { kind: 'replace'; activity: Id; volume: Quantity; trickle: Quantity | null }
+  | { kind: 'trickle'; activity: Id; factor: Quantity }
+  | { kind: 'adds'; activity: Id; from: AddedFrom; factor: Quantity }
+  | { kind: 'bring'; activity: Id; share: Quantity }
   | { kind: 'redirect'; activity: Id; share: Quantity; to: RedirectTo }
   | { kind: 'catch'; activity: Id; share: Quantity }
   | { kind: 'reuse'; activity: Id; share: Quantity }
@@ -67,8 +88,10 @@ export interface Habit {
   id: Id
   name: string
   note: string
-  /** At most one habit of a group is on. */
+  /** How it is done: at most one habit of a group is on. */
   group: string | null
+  /** Where it is done: another choice, at most one of each is on too. */
+  where: string | null
   effects: Effect[]
   vessel: Vessel | null
   when: When
@@ -80,8 +103,11 @@ export interface Habit {
   bother: Quantity
 }
 
-/** A habit switched on for a stay; `days` are day numbers, both ends included, or null for the whole stay. */
+/** A habit switched on for a stay. */
 export interface HabitOn {
   habit: Id
+  /** Day numbers, both ends included; null: the whole stay. */
   days: [number, number] | null
+  /** Who takes part; null: everyone. */
+  persons: Id[] | null
 }

@@ -4,3 +4,10 @@ export type Id = string
 /** Where a flow may come from or go to besides a container. */
 export const FLOW_ENDS = ['body', 'brought-in', 'consumed', 'carried-out', 'ground', 'kept'] as const
 export type FlowEnd = (typeof FLOW_ENDS)[number]
+
+/** @throws RangeError where there is none */
+export function found<T extends { id: Id }>(list: readonly T[], id: Id, what: string): T {
+  const entry = list.find((candidate) => candidate.id === id)
+  if (!entry) throw new RangeError(`no ${what} '${id}' in the document`)
+  return entry
+}

@@ -1,4 +1,4 @@
-export { compile, compileSteps, found } from './compile'
+export { compile, compileSteps } from './compile'
 export type { CompileOptions } from './compile'
 export { compileChances, heatStepsAt } from './compileChances'
 export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'
@@ -9,19 +9,22 @@ export {
 } from './containers' // prettier-ignore
 export type {
   CarriedKind, CarrierContainer, Container, ContainerKind, LevelUnit, Medium, Side, SolidsContainer, SupplyContainer,
-  TankContainer, TankShape, VesselContainer,
+  Panel, TankContainer, TankShape, VesselContainer,
 } from './containers' // prettier-ignore
 export {
   ACTIVITY_KINDS,
+  ADDED_FROM,
   FLUSH_SCHOOLS,
   NEVER_RATIONED,
   NEVER_REDUCED,
   TOILET_KINDS,
+  tricklePerUse,
   volumePerUse,
 } from './crew'
 export type {
   Activity,
   ActivityKind,
+  AddedFrom,
   Crew,
   FlushHabits,
   FlushSchool,
@@ -33,11 +36,14 @@ export { DOCUMENT_FORMAT } from './document'
 export type { Document } from './document'
 export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
 export type { Caution, Effect, Gear, Habit, HabitOn, LandRule, RedirectTo, Vessel, When } from './habit'
-export { FLOW_ENDS } from './ids'
+export { FLOW_ENDS, found } from './ids'
 export type { FlowEnd, Id } from './ids'
 export { endId } from './model'
-export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream } from './model'
+export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream, VesselEnd } from './model'
+export type { Presence } from './presence'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
 export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, RoleShare, Takes } from './rig'
-export { LEVEL_ERRORS, warmestOf } from './stay'
-export type { Absence, LevelError, RecordedRule, StartLevel, Stay, Weather } from './stay'
+export { LEVEL_ERRORS, isAwayOn, warmestOf } from './stay'
+export { caseOf } from './stayCase'
+export type { StayCase } from './stayCase'
+export type { Absence, Guest, LevelError, RecordedRule, StartLevel, Stay, Weather } from './stay'

@@ -1,6 +1,7 @@
 import type { PartGrid, WallTime } from '../calendar'
 import type { ContainerKind, LevelUnit, Side } from './containers'
 import { FLOW_ENDS, type FlowEnd, type Id } from './ids'
+import type { Presence } from './presence'
 
 /** One container, compiled; joined tanks are one. Levels are in its unit. */
 export interface ModelContainer {
@@ -44,6 +45,13 @@ export interface Stream {
   isOfVessel: boolean
 }
 
+/** A stream that a vessel takes from or gives to: a share of it, times `byPersons` in each part where only some take part. */
+export interface VesselEnd {
+  stream: number
+  share: number
+  byPersons: Float64Array | null
+}
+
 /** A vessel that keeps water for reuse (model.md section 4), on while its habit is. */
 export interface ModelVessel {
   habit: Id
@@ -51,9 +59,9 @@ export interface ModelVessel {
   /** 1 in the parts in which the habit holds. */
   active: Uint8Array
   /** `stream` gives a share to `caught`; what is left at the end of a morning goes out through `emptied`. */
-  donors: { stream: number; caught: number; emptied: number; share: number }[]
+  donors: (VesselEnd & { caught: number; emptied: number })[]
   /** `stream` draws up to a share through `reused` instead. */
-  recipients: { stream: number; reused: number; share: number }[]
+  recipients: (VesselEnd & { reused: number })[]
 }
 
 export interface ModelActivity {
@@ -67,6 +75,8 @@ export interface Model {
   start: WallTime
   horizonDays: number
   grid: PartGrid
+  /** Who is there in each part. */
+  here: Presence
   containers: ModelContainer[]
   activities: ModelActivity[]
   fixtures: Id[]
@@ -74,6 +84,8 @@ export interface Model {
   vessels: ModelVessel[]
   /** Mean uses of each activity in each part, >= 0. Not filled where the activity flows nowhere. */
   uses: Float64Array
+  /** By what habits multiply the uses, the same rows; >= 0. */
+  rate: Float64Array
   /** Mean L drawn per use of each activity in each part, >= 0. */
   volume: Float64Array
 }

@@ -1,6 +1,7 @@
 import { PARTS, type PartGrid } from '../calendar'
+import type { Id } from './ids'
 import type { Crew } from './crew'
-import type { Stay } from './stay'
+import { isAwayOn, type Stay } from './stay'
 
 /** Who is there in each part: few different groups, however many parts. */
 export interface Presence {
@@ -10,7 +11,7 @@ export interface Presence {
   groups: boolean[][]
 }
 
-/** Absences are (person, day, part): whole parts. */
+/** Absences are whole parts of days; a guest is away on all days but their own. */
 export function presence(crew: Crew, stay: Stay, grid: PartGrid): Presence {
   const group = new Uint16Array(grid.count)
   const groups = [crew.persons.map(() => true)]
@@ -30,11 +31,18 @@ export function presence(crew: Crew, stay: Stay, grid: PartGrid): Presence {
 function absentByPart(crew: Crew, stay: Stay, grid: PartGrid): Map<number, Set<number>> {
   const absent = new Map<number, Set<number>>()
   const index = new Map(crew.persons.map(({ id }, person) => [id, person]))
-  for (const absence of stay.absences) {
-    const person = index.get(absence.person)
-    const part = absence.day * PARTS.length + PARTS.indexOf(absence.part) - grid.part[0]!
-    if (person === undefined || part < 0 || part >= grid.count) continue
-    absent.set(part, (absent.get(part) ?? new Set()).add(person))
+  const last = grid.day[grid.count - 1]!
+  const add = (personId: Id, day: number, part: number) => {
+    const person = index.get(personId)
+    const at = day * PARTS.length + part - grid.part[0]!
+    if (person !== undefined && at >= 0 && at < grid.count)
+      absent.set(at, (absent.get(at) ?? new Set()).add(person))
   }
+  for (const absence of stay.absences)
+    for (let day = absence.days[0]; day <= Math.min(absence.days[1], last); day++)
+      if (isAwayOn(absence, stay, day)) add(absence.person, day, PARTS.indexOf(absence.part))
+  for (const { person, days } of stay.guests)
+    for (let day = 0; day <= last; day++)
+      if (day < days[0] || day > days[1]) PARTS.forEach((_, part) => add(person, day, part))
   return absent
 }

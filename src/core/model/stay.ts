@@ -1,19 +1,31 @@
-import type { Part, WallTime } from '../calendar'
+import { weekdayOf, type Part, type WallTime } from '../calendar'
 import type { Quantity } from '../quantities'
 import type { HabitOn, LandRule } from './habit'
 import type { Id } from './ids'
 
+/** Somebody away in one part of a day, on each of a range of days, or on some weekdays of it. */
 export interface Absence {
   person: Id
-  /** Day number of the stay. */
-  day: number
   part: Part
+  /** Day numbers of the stay, both ends included. */
+  days: [number, number]
+  /** ISO weekdays, Monday 1 to Sunday 7; null: every day. */
+  weekdays: number[] | null
+}
+
+/** Somebody of the crew who is there on some days only. */
+export interface Guest {
+  person: Id
+  /** Day numbers of the stay, both ends included. */
+  days: [number, number]
 }
 
 /** What the land allows, as the owner read it somewhere. */
 export interface RecordedRule {
   rule: LandRule
   allowed: boolean
+  /** L a day up to which it is allowed; null: no limit was given. */
+  litres: number | null
   /** Where it is written, or who said so. */
   source: string
   /** `YYYY-MM-DD` it was recorded. */
@@ -23,8 +35,7 @@ export interface RecordedRule {
 export const LEVEL_ERRORS = ['even', 'normal'] as const
 
 /**
- * How well a starting level is known. `even`: anywhere within `size` L around it, as read off a panel; a share of the
- * tank, so it moves with the capacity. `normal`: measured in litres, with a standard deviation of `size`.
+ * How well a starting level is known. `even`: anywhere within `size` L around it, as read off a panel. `normal`: measured in litres, with a standard deviation of `size`.
  */
 export interface LevelError {
   shape: (typeof LEVEL_ERRORS)[number]
@@ -65,8 +76,14 @@ export interface Stay {
   levels: StartLevel[]
   habits: HabitOn[]
   absences: Absence[]
+  guests: Guest[]
   rules: RecordedRule[]
   weather: Weather
+}
+
+/** Whether an absence falls on a day of the stay. @param day number, from 0 */
+export function isAwayOn({ days, weekdays }: Absence, { start }: Pick<Stay, 'start'>, day: number): boolean {
+  return day >= days[0] && day <= days[1] && (weekdays === null || weekdays.includes(weekdayOf(start, day)))
 }
 
 /** °C of a day: its own, or the usual one. */

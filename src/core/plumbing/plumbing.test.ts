@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { count } from '../count'
-import { compile, type Document } from '../model'
+import { caseOf, compile, type Document } from '../model'
 import { pipeFlows, plumbingWarnings } from './index'
 import { owned } from '../quantities'
 import { newContainer, startLevel } from '@/document/starters'
@@ -10,7 +10,7 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 
 function mapOf(document: Document) {
   const rig = document.rigs[0]!
-  const model = compile(document, document.currentStay!)
+  const model = compile(caseOf(document, document.currentStay!))
   const flows = pipeFlows(rig, model, count(model).ledger, 40)
   const at = (fixture: string, pipe: string) =>
     flows.find((flow) => flow.fixture === fixture && flow.pipe === pipe)!

@@ -1,3 +1,4 @@
+import { areRivals } from '../habits'
 import type { Habit, Id } from '../model'
 
 /** Some habits of a component together; at most one of a group. */
@@ -49,7 +50,7 @@ function place(group: readonly Habit[], habits: readonly Habit[], habit: Habit):
 }
 
 function isLinked(a: Habit, b: Habit): boolean {
-  if (a.group !== null && a.group === b.group) return true
+  if (areRivals(a, b)) return true
   const others = activitiesOf(b)
   return activitiesOf(a).some((activity) => others.includes(activity))
 }
@@ -59,7 +60,7 @@ function combosOf(habits: readonly Habit[]): Combo[] {
     (combos, habit) => [
       ...combos,
       ...combos
-        .filter((combo) => habit.group === null || combo.habits.every(({ group }) => group !== habit.group))
+        .filter((combo) => combo.habits.every((other) => !areRivals(other, habit)))
         .map((combo) => ({ habits: [...combo.habits, habit], bother: combo.bother + habit.bother.value })),
     ],
     [{ habits: [], bother: 0 }],

@@ -1,6 +1,6 @@
 import { ledger } from '../count'
 import { flushKept, flushRatios } from '../habits'
-import { found, type Crew, type Habit, type Id, type Model } from '../model'
+import { type Crew, type Habit, type Id, type Model } from '../model'
 import type { Component } from './components'
 import { flowTable } from './flows'
 import type { SearchContext } from './leastBother'
@@ -11,7 +11,7 @@ export type Keeps = 'school' | 'floor' | 'nothing'
 
 /** What a search leans on; the flush floor and the school are of black tanks only. */
 export function contextOf(
-  { document, stay, table, untilDays }: Ground,
+  { stayCase: { crew }, stay, table, untilDays }: Ground,
   components: readonly Component[],
   habits: readonly Habit[],
   keeps: Keeps,
@@ -24,7 +24,6 @@ export function contextOf(
     const ratios = flushRatios(compiled, ledger(compiled), parts < 0 ? model.grid.count : parts)
     return Math.min(...ratios.map(({ least }) => least ?? Infinity))
   }
-  const crew = found(document.crews, stay.crew, 'crew')
   const kept = keeps === 'school' ? flushKept(crew) : crew.flushFloor.value
   const floor = ofFlush.includes(true) ? Math.min(kept, leastOf([])) : 0
   const relevant = (set: readonly Habit[]) => set.filter((habit) => components.some(({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit))))

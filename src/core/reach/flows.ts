@@ -1,4 +1,4 @@
-import type { Habit, Id, Model } from '../model'
+import type { Habit, Id, Model, VesselEnd } from '../model'
 import { effectsOf, levelSigns } from '../risk'
 import type { Days } from '../quantities'
 import { activitiesOf, type Combo, type Component } from './components'
@@ -160,19 +160,19 @@ function activityFlow(
     const withVessel = table.compileWith([...new Set([...ids, habit.id])])
     const { donors, recipients, active } = withVessel.vessels.find((one) => one.habit === habit.id)!
     const column = limited.length + 2 * v
-    const streams = (list: readonly { stream: number; share: number }[], to: number) =>
+    const streams = (list: readonly VesselEnd[], to: number) =>
       list
         .filter(({ stream }) => withVessel.streams[stream]!.activity === activity)
-        .map(({ stream, share }) => weighted(to, false, drawnWeights(withVessel, stream, share, active)))
+        .map((end) => weighted(to, false, drawnWeights(withVessel, end, active)))
     return [...streams(donors, column), ...streams(recipients, column + 1)]
   })
   return { drawn: table.drawnOf(activity, rateHabits(acting, id)), columns: [...levels, ...passed] }
 } // prettier-ignore
 
 /** L per litre-sum that a vessel's donor offers, or its recipient wants, in each part. */
-function drawnWeights({ streams, volume, grid }: Model, s: number, share: number, active: Uint8Array): Float64Array {
-  const { activity, ofDraw, portion } = streams[s]!
-  return Float64Array.from({ length: grid.count }, (_, i) => active[i]! * share * ofDraw * (portion?.[i] ?? 1) * volume[activity * grid.count + i]!)
+function drawnWeights({ streams, volume, grid }: Model, { stream, share, byPersons }: VesselEnd, active: Uint8Array): Float64Array {
+  const { activity, ofDraw, portion } = streams[stream]!
+  return Float64Array.from({ length: grid.count }, (_, i) => active[i]! * share * (byPersons?.[i] ?? 1) * ofDraw * (portion?.[i] ?? 1) * volume[activity * grid.count + i]!)
 } // prettier-ignore
 
 function weighted(column: number, ofUses: boolean, weights: Float64Array): Weighted {

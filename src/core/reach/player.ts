@@ -1,20 +1,14 @@
 import { withHabits } from '../habits'
-import { compile, compileChances, type Document, type Id } from '../model'
+import { compile, compileChances, type Id, type StayCase } from '../model'
 import { asCount, chanceToLast, playTrips, quantileSorted, samplerOf, TRIALS, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
 
 /** Trips of a set of habits from the sampler itself: the search only has to find sets, not to vouch for them. */
-export function playerOf(
-  document: Document,
-  stayId: Id,
-  horizonDays: Days,
-  seed: number,
-  tables: RiskTables,
-) {
+export function playerOf(stayCase: StayCase, horizonDays: Days, seed: number, tables: RiskTables) {
   const ends = (habits: readonly Id[], trips: number) => {
-    const changed = withHabits(document, stayId, habits)
-    const model = compile(changed, stayId, { horizonDays })
-    const sampler = samplerOf(model, compileChances(changed, stayId, model), { tables })
+    const changed = withHabits(stayCase, habits)
+    const model = compile(changed, { horizonDays })
+    const sampler = samplerOf(model, compileChances(changed, model), { tables })
     return { model, ...playTrips(sampler, tables.streams(seed, 0, trips)) }
   }
   return {

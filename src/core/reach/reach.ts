@@ -1,5 +1,5 @@
-import { found, type Crew, type Document, type Habit, type Id } from '../model'
-import { blockedBy } from '../habits'
+import { blockedBy, canApply } from '../habits'
+import type { Habit, Id, StayCase } from '../model'
 import { riskTables, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
 import { componentsOf } from './components'
@@ -75,10 +75,10 @@ const BEYOND_GOAL = 1.6
  * that is less; what that, or a refused habit, holds back is searched as well.
  * @yields after each step what is known so far, so that it can be shown and stopped
  */
-export function* reach(document: Document, stayId: Id, options: ReachOptions): Generator<ReachSoFar, Reach> {
+export function* reach(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
   const { untilDays, without = [], underFloor = false } = options
-  const ground = groundOf(document, stayId, options)
-  const crew = crewOf(document, stayId)
+  const ground = groundOf(stayCase, options)
+  const { crew } = stayCase
   const held = { without, keeps: underFloor ? ('nothing' as const) : ('school' as const) }
   const search = searchOn(ground, held)
   const curve: HabitSet[] = [search.judge({ habits: [], bother: 0 })]
@@ -107,13 +107,13 @@ export function* reach(document: Document, stayId: Id, options: ReachOptions): G
 }
 
 /** Everything that does not change with what may be chosen. */
-function groundOf(document: Document, stayId: Id, options: ReachOptions) {
+function groundOf(stayCase: StayCase, options: ReachOptions) {
   const { seed, untilDays, trips = SAMPLE, tables = riskTables() } = options
-  const stay = found(document.stays, stayId, 'stay')
+  const { stay } = stayCase
   const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays * BEYOND_GOAL + 4))
-  const table = tripTable(document, stayId, { seed, trips, horizonDays, tables })
-  const play = playerOf(document, stayId, horizonDays, seed, tables)
-  return { document, stayId, stay, untilDays, horizonDays, table, play }
+  const table = tripTable(stayCase, { seed, trips, horizonDays, tables })
+  const play = playerOf(stayCase, horizonDays, seed, tables)
+  return { stayCase, stay, untilDays, horizonDays, table, play }
 }
 export type Ground = ReturnType<typeof groundOf>
 
@@ -125,8 +125,8 @@ export interface Held {
 
 /** A search among the habits that may be chosen. */
 function searchOn(ground: Ground, { without, keeps }: Held) {
-  const { document, stayId, table, play, untilDays } = ground
-  const habits = choosable(document, stayId, without)
+  const { stayCase, table, play, untilDays } = ground
+  const habits = choosable(stayCase, without)
   const { components, left } = componentsOf(habits)
   const context = contextOf(ground, components, habits, keeps)
   const judge = ({ habits: chosen, bother }: { habits: Habit[]; bother: number }): HabitSet => {
@@ -166,14 +166,9 @@ function withoutHold(ground: Ground, held: Held, by: Hold, { goal, most }: Reach
 }
 
 /** Habits that can be on in this rig and on this land. */
-function choosable(document: Document, stayId: Id, without: readonly Id[]): Habit[] {
-  const stay = found(document.stays, stayId, 'stay')
-  const rig = found(document.rigs, stay.rig, 'rig')
-  return document.habits.filter(
-    (habit) => !without.includes(habit.id) && blockedBy(habit, rig, stay) === null,
+function choosable({ stay, rig, crew, habits }: StayCase, without: readonly Id[]): Habit[] {
+  return habits.filter(
+    (habit) =>
+      !without.includes(habit.id) && blockedBy(habit, rig, stay) === null && canApply(habit, rig, crew),
   )
-}
-
-function crewOf(document: Document, stayId: Id): Crew {
-  return found(document.crews, found(document.stays, stayId, 'stay').crew, 'crew')
 }

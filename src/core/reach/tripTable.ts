@@ -3,10 +3,10 @@ import {
   compile,
   compileChances,
   type Chances,
-  type Document,
   type Habit,
   type Id,
   type Model,
+  type StayCase,
 } from '../model'
 import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Stream } from '../risk'
 import type { Days } from '../quantities'
@@ -43,16 +43,16 @@ export interface TableOptions {
   tables: RiskTables
 }
 
-export function tripTable(document: Document, stayId: Id, options: TableOptions): TripTable {
+export function tripTable(stayCase: StayCase, options: TableOptions): TripTable {
   const { seed, trips, horizonDays, tables } = options
   const streams = tables.streams(seed, 0, trips)
-  const compileWith = (habits: readonly Id[]) => compile(withHabits(document, stayId, habits), stayId, { horizonDays })
+  const compileWith = (habits: readonly Id[]) => compile(withHabits(stayCase, habits), { horizonDays })
   const model = compileWith([])
   const compiled = new Map<string, { model: Model; chances: Chances }>()
   const samplerWith = (habits: readonly Id[], only?: number): Sampler => {
     const key = [...habits].sort().join()
     const model = compiled.get(key)?.model ?? compileWith(habits)
-    const chances = compiled.get(key)?.chances ?? compileChances(withHabits(document, stayId, habits), stayId, model)
+    const chances = compiled.get(key)?.chances ?? compileChances(withHabits(stayCase, habits), model)
     compiled.set(key, { model, chances })
     return samplerOf(model, chances, { tables, withDraws: true, ...(only === undefined ? {} : { only }) })
   }

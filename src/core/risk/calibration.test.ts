@@ -17,7 +17,7 @@ const TRIPS = 5000
 function varied(document: Document, habits: string[]): Document {
   const copy = structuredClone(document)
   const stay = copy.stays[0]!
-  stay.habits = habits.map((habit) => ({ habit, days: null }))
+  stay.habits = habits.map((habit) => ({ habit, days: null, persons: null }))
   stay.weather.usual.value = 27
   stay.levels.forEach(({ error }, i) => {
     error.shape = i % 2 === 0 ? 'normal' : 'even'

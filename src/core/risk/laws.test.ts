@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { count, ledger } from '../count'
-import { flushRatios, switchHabit } from '../habits'
-import { compile, compileChances, type Document } from '../model'
+import { flushRatios } from '../habits'
+import { caseOf, compile, compileChances, type Document } from '../model'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
 import { example, use } from '../../../tests/support/build'
@@ -20,6 +20,7 @@ import {
   tripStreams,
   type Sampler,
 } from './index'
+import { switchHabitIn } from '../../../tests/support/inDocument'
 
 const anyStay = fc.oneof(documentArb, reuseArb)
 
@@ -136,7 +137,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
 
   it('common random numbers: what a habit buys varies less between seeds than on trips of their own', () => {
     const base = samplerFor(trailerDemo(), 'harrow-ridge', 20)
-    const other = samplerFor(switchHabit(trailerDemo(), 'harrow-ridge', 'wet-soap-rinse', true), 'harrow-ridge', 20)
+    const other = samplerFor(switchHabitIn(trailerDemo(), 'harrow-ridge', 'wet-soap-rinse', true), 'harrow-ridge', 20)
     const mean = (sampler: Sampler, seed: number) => moments(playTrips(sampler, tripStreams(seed, 0, 200)).days).mean
     const common = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 1))
     const apart = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 501))
@@ -262,8 +263,8 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     for (const document of [trailerDemo(), single]) {
       const { id } = document.stays[0]!
       const sampled = (of: Document) => {
-        const model = compile(of, id, { horizonDays: 12 })
-        const sampler = samplerOf(model, compileChances(of, id, model), { withFlush: true })
+        const model = compile(caseOf(of, id), { horizonDays: 12 })
+        const sampler = samplerOf(model, compileChances(caseOf(of, id), model), { withFlush: true })
         return { model, range: flushRange(sampler, { seed: 1, trials: 300, parts: 40, floor: 2 })! }
       }
       const { model, range } = sampled(withoutSpread(document))

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
-import { compile } from '../model'
+import { caseOf, compile } from '../model'
 import { countAfterTransfer, flowSeconds, grayToBlack, transferOf, type TransferCase } from './index'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 
@@ -118,7 +118,7 @@ describe('gray to black (model.md section 8)', () => {
   it('on the demo trailer: refuses what it must, each with its reason, and buys days where it helps', () => {
     const document = trailerDemo()
     const rig = document.rigs[0]!
-    const model = compile(document, 'harrow-ridge')
+    const model = compile(caseOf(document, 'harrow-ridge'))
     const counted = count(model)
     const options = { gray: 'gray', black: 'black', at: 5.5, readingError: 8 }
     const ask = (change: (outlet: (typeof rig.outlets)[0]) => void, at = 5.5) => {

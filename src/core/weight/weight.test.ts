@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
-import { compile, type Container } from '../model'
+import { caseOf, compile, type Container } from '../model'
 import { owned } from '../quantities'
 import { aboardByDay, aboardKg, fillOnlyTo, lifts } from './index'
 import { newContainer } from '@/document/starters'
@@ -16,7 +16,7 @@ describe('what it weighs', () => {
       uses: [use('cooking', { rate: 4, volume: 2, drainShare: 0.25 })],
     })
     const rig = document.rigs[0]!
-    const model = compile(document, 'stay')
+    const model = compile(caseOf(document, 'stay'))
     const { ledger } = count(model)
     expect(aboardKg(rig, model, ledger, -1)).toBeCloseTo(110 * 0.998, 9)
     expect(aboardKg(rig, model, ledger, 7)).toBeCloseTo((110 - 12) * 0.998, 9)
@@ -29,10 +29,10 @@ describe('what it weighs', () => {
   it('says how far to fill for the road, and keeps the payload exactly', () => {
     const document = trailerDemo()
     const rig = document.rigs[0]!
-    const model = compile(document, 'harrow-ridge')
+    const model = compile(caseOf(document, 'harrow-ridge'))
     const litres = fillOnlyTo(rig, model, 'fresh')!
     document.stays[0]!.levels[0]!.level = owned(litres)
-    const road = compile(document, 'harrow-ridge')
+    const road = compile(caseOf(document, 'harrow-ridge'))
     expect(aboardKg(rig, road, count(road).ledger, -1)).toBeCloseTo(780 - 455, 9)
     expect(fillOnlyTo({ ...rig, payload: null }, model, 'fresh')).toBeNull()
     const roomy = { limit: owned(5000), other: owned(0) }

@@ -8,6 +8,13 @@ interface MetaRow {
   value: string | number | null
 }
 
+/** The tables of entities that the upgrade to each version finds: frozen with it, whatever is added later. */
+const LISTS_OF = {
+  2: ['rigs', 'crews', 'habits', 'stays'],
+  3: ['rigs', 'crews', 'habits', 'stays'],
+  4: ['rigs', 'crews', 'habits', 'stays'],
+} as const
+
 /** The owner's data and the demo's are two databases; neither ever touches the other. */
 export const DATABASE_NAMES = { mine: 'dry-count', demo: 'dry-count-demo' } as const
 export type Space = keyof typeof DATABASE_NAMES
@@ -33,11 +40,14 @@ export class DryCountDatabase extends Dexie {
     })
     this.version(2)
       .stores({})
-      .upgrade(rowsUpgrade((documents) => documents.entityFromVersion1))
+      .upgrade(rowsUpgrade(LISTS_OF[2], (documents) => documents.entityFromVersion1))
     this.version(3)
       .stores({})
+      .upgrade(rowsUpgrade(LISTS_OF[3], (documents) => documents.entityFromVersion2))
+    this.version(4)
+      .stores({})
       .upgrade(async (transaction) => {
-        await rowsUpgrade((documents) => documents.entityFromVersion2)(transaction)
+        await rowsUpgrade(LISTS_OF[4], (documents) => documents.entityFromVersion3)(transaction)
         await checkUpgraded(transaction)
       })
   }

@@ -82,7 +82,7 @@ export type StoreEvent = 'edited' | 'outdated' | 'deleted'
 export function emptyDocument(): Document {
   return {
     format: 'dry-count/document',
-    version: 3,
+    version: 4,
     currentStay: null,
     rigs: [],
     crews: [],

@@ -39,7 +39,7 @@ describe('what is on the disk is checked when it is read', () => {
     expect(await kindOf(store.load())).toBe('damaged')
     expect(await kindOf(store.commit([load], 2))).toBe('damaged')
     store.close()
-    const result = readDocument(await salvaged('mine'))
+    const result = await readDocument(await salvaged('mine'))
     expect(result).toMatchObject({ ok: false, faults: [{ path: ['rigs', 0, 'containers'] }] })
   }) // prettier-ignore
 

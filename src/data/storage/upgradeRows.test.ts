@@ -9,7 +9,7 @@ import { openDexieStore } from './dexieStore'
 const LISTS = ['rigs', 'crews', 'habits', 'stays'] as const
 type Kept = { currentStay: string } & Record<(typeof LISTS)[number], { id: string; name: string }[]>
 
-it.each([1, 2])(
+it.each([1, 2, 3])(
   'brings a browser’s rows and its history from document version %i to the current one; undo reaches back across it',
   async (version) => {
     const text = readFileSync(`src/document/fixtures/version-${version}.drycount.json`, 'utf8')
@@ -32,7 +32,7 @@ it.each([1, 2])(
     await database.table('history').put({ seq: 1, label: 'rig', at: 0, coalesce: null, changes, undone: 0 })
     database.close()
 
-    const expected = readDocument(text)
+    const expected = await readDocument(text)
     if (!expected.ok) throw new Error('the fixture does not open')
     const store = openDexieStore('mine')
     expect((await store.load()).document).toEqual(expected.value)

@@ -1,11 +1,10 @@
 import Dexie, { type Transaction } from 'dexie'
-import { LISTS, type Change, type Row } from './changes'
+import type { Change, Row } from './changes'
 import { StorageFault } from './faults'
 import { readRows } from './readRows'
 
-type List = (typeof LISTS)[number]
 /** How an entity of each list becomes one of the next document version. The old one was checked when it was written. */
-type EntityUpgrades = Record<List, (entity: never) => object>
+type EntityUpgrades<List extends string> = Record<List, (entity: never) => object>
 type Documents = typeof import('@/document/checking')
 /** Fetched only where there is something to upgrade; the upgrade's transaction is kept open meanwhile. */
 const documents = () => Dexie.waitFor(import('@/document/checking'))
@@ -13,14 +12,23 @@ const documents = () => Dexie.waitFor(import('@/document/checking'))
 /**
  * Brings every kept row, and every row in the history, to the next document version, in the one transaction of the
  * database's upgrade: it happens whole or not at all, and undo reaches back across it.
+ * @param lists the tables that there were in that version
  */
-export function rowsUpgrade(
-  from: (documents: Documents) => EntityUpgrades,
+export function rowsUpgrade<List extends string>(
+  lists: readonly List[],
+  from: (documents: Documents) => EntityUpgrades<List>,
 ): (transaction: Transaction) => Promise<void> {
   return async (transaction) => {
     const upgrades = from(await documents())
-    const upgraded = (list: List, entity: unknown) => upgrades[list](entity as never) as Row['entity']
-    for (const list of LISTS)
+    const upgraded = (list: List, entity: unknown) => {
+      try {
+        return upgrades[list](entity as never) as Row['entity']
+      } catch {
+        // A row that is no entity of its version at all.
+        throw new StorageFault('upgrade')
+      }
+    }
+    for (const list of lists)
       await transaction
         .table<Row>(list)
         .toCollection()
@@ -31,8 +39,9 @@ export function rowsUpgrade(
       .modify((step) => {
         for (const change of step.changes) {
           if (change.list === 'currentStay') continue
-          if (change.before) change.before.entity = upgraded(change.list, change.before.entity)
-          if (change.after) change.after.entity = upgraded(change.list, change.after.entity)
+          const list = change.list as string as List
+          if (change.before) change.before.entity = upgraded(list, change.before.entity)
+          if (change.after) change.after.entity = upgraded(list, change.after.entity)
         }
       })
   }

@@ -2,22 +2,45 @@ import {
   ACTIVITY_KINDS,
   NEVER_REDUCED,
   TOILET_KINDS,
+  tricklePerUse,
   volumePerUse,
   type Activity,
   type Crew,
   type Effect,
   type Habit,
+  type Id,
 } from '@/core/model'
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
 
-/** A habit's effects name activities that exist (the standard ones always do), and none reduces what is never reduced. */
-export function habitChecks(habit: Habit, crews: readonly Crew[], path: Path): DocumentFault[] {
+/** Every crew's activities by their id: made once for however many habits, and only where one is asked for. */
+export function activitiesById(crews: readonly Crew[]): () => ActivitiesById {
+  let made: Map<Id, Activity[]> | null = null
+  return () => {
+    if (made) return made
+    made = new Map()
+    for (const activity of crews.flatMap(({ activities }) => activities))
+      made.set(activity.id, [...(made.get(activity.id) ?? []), activity])
+    return made
+  }
+}
+type ActivitiesById = ReadonlyMap<Id, readonly Activity[]>
+
+/**
+ * A habit's effects name activities that exist (the standard ones always do), and none reduces what is never reduced.
+ * @param isNamed whether there is any crew at all to name activities
+ */
+export function habitChecks(
+  habit: Habit,
+  byId: ActivitiesById,
+  isNamed: boolean,
+  path: Path,
+): DocumentFault[] {
   return habit.effects.flatMap((effect, i): DocumentFault[] => {
     const at = [...path, 'effects', i]
-    const activities = crews.flatMap((crew) => crew.activities.filter(({ id }) => id === effect.activity))
+    const activities = byId.get(effect.activity) ?? []
     const isStandard = (ACTIVITY_KINDS as readonly string[]).includes(effect.activity)
-    if (crews.length > 0 && activities.length === 0 && !isStandard)
+    if (isNamed && activities.length === 0 && !isStandard)
       return [
         { code: 'dangling', path: [...at, 'activity'], found: show(effect.activity), expected: 'activity' },
       ]
@@ -25,11 +48,19 @@ export function habitChecks(habit: Habit, crews: readonly Crew[], path: Path): D
       (activity) => NEVER_REDUCED.includes(activity.kind) && reduces(effect, activity),
     )
     if (reduced) return [{ code: 'rationed', path: at, found: show(reduced.name), expected: '' }]
-    return vesselFaults(habit, effect, activities, at)
+    return [...addedFaults(effect, activities, at), ...vesselFaults(habit, effect, activities, at)]
   })
 }
 
+/** What the body gives of a solid use is what is counted: no habit changes it. */
+function addedFaults(effect: Effect, activities: readonly Activity[], path: Path): DocumentFault[] {
+  if (effect.kind !== 'adds' || effect.from !== 'body') return []
+  const solid = activities.find(({ kind }) => kind === 'solid-use')
+  return solid ? [{ code: 'body-changed', path, found: show(solid.name), expected: '' }] : []
+}
+
 function reduces(effect: Effect, activity: Activity): boolean {
+  if (effect.kind === 'trickle') return effect.factor.value < 1 && tricklePerUse(activity) > 0
   if (effect.kind === 'replace') return effect.volume.value < volumePerUse(activity)
   return (effect.kind === 'rate' || effect.kind === 'volume') && effect.factor.value < 1
 }

@@ -1,4 +1,4 @@
-import { sideOf, type ContainerKind, type Outlet, type Rig } from '@/core/model'
+import { sideOf, type Container, type ContainerKind, type Outlet, type Rig } from '@/core/model'
 import { show, type DocumentFault } from '../faults'
 import { duplicateIds, sumsToOne, type Path } from './common'
 
@@ -19,6 +19,7 @@ export function rigChecks(rig: Rig, path: Path): DocumentFault[] {
           ]
         : [],
     ),
+    ...rig.containers.flatMap((container, i) => panelChecks(container, [...path, 'containers', i, 'panel'])),
     ...rig.fixtures.flatMap((_, i) => fixtureChecks(rig, i, [...path, 'fixtures', i])),
     ...roleChecks(rig, [...path, 'roles']),
     ...duplicateIds(rig.outlets, [...path, 'outlets']),
@@ -26,6 +27,15 @@ export function rigChecks(rig: Rig, path: Path): DocumentFault[] {
     ...heaterChecks(rig, [...path, 'heater', 'supply']),
     ...listedTwice(rig.gear, [...path, 'gear']),
   ]
+}
+
+/** Probes rise: a reading lies between one and the next. */
+function panelChecks(container: Container, path: Path): DocumentFault[] {
+  const probes = 'panel' in container ? (container.panel?.probes ?? []) : []
+  const fall = probes.findIndex((probe, i) => i > 0 && probe <= probes[i - 1]!)
+  return fall < 0
+    ? []
+    : [{ code: 'probes-fall', path: [...path, 'probes', fall], found: show(probes[fall]!), expected: '' }]
 }
 
 function fixtureChecks(rig: Rig, index: number, path: Path): DocumentFault[] {

@@ -1,6 +1,6 @@
 import { wallDaysBetween } from '@/core/calendar'
 import { blockedBy } from '@/core/habits'
-import type { Document, Stay } from '@/core/model'
+import type { Document, Id, Stay } from '@/core/model'
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
 
@@ -58,10 +58,11 @@ const levelChecks: Check = (document, stay, path) => {
 }
 
 const habitsOnChecks: Check = (document, stay, path) => {
-  const groups = new Set<string>()
+  const choices = new Set<string>()
+  const persons = document.crews.find(({ id }) => id === stay.crew)?.persons
   const seen = new Set<string>()
   const rig = document.rigs.find(({ id }) => id === stay.rig)
-  return stay.habits.flatMap(({ habit: id, days }, i): DocumentFault[] => {
+  return stay.habits.flatMap(({ habit: id, days, persons: who }, i): DocumentFault[] => {
     const at = [...path, 'habits', i]
     const habit = document.habits.find((candidate) => candidate.id === id)
     if (!habit) return [{ code: 'dangling', path: [...at, 'habit'], found: show(id), expected: 'habit' }]
@@ -79,28 +80,52 @@ const habitsOnChecks: Check = (document, stay, path) => {
         faults.push({ code: 'not-allowed', path: at, found: show(habit.name), expected: permission })
       return faults
     }
-    if (habit.group === null) return []
-    if (groups.has(habit.group))
-      return [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }]
-    groups.add(habit.group)
-    return []
+    const stranger = persons && who?.findIndex((person) => !persons.some(({ id }) => id === person))
+    if (stranger !== undefined && stranger >= 0)
+      return [
+        {
+          code: 'dangling',
+          path: [...at, 'persons', stranger],
+          found: show(who![stranger]!),
+          expected: 'person',
+        },
+      ]
+    const [how, where] = [habit.group && `how ${habit.group}`, habit.where && `where ${habit.where}`]
+    const made = [how, where].filter((choice) => choice !== null)
+    const isRival = made.some((choice) => choices.has(choice))
+    for (const choice of made) choices.add(choice)
+    return isRival ? [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }] : []
   })
 }
 
 const absenceChecks: Check = (document, stay, path) => {
   const persons = document.crews.find(({ id }) => id === stay.crew)?.persons
   if (!persons) return []
+  const known = new Set(persons.map(({ id }) => id))
   const seen = new Set<string>()
-  return stay.absences.flatMap(({ person, day, part }, i): DocumentFault[] => {
-    const at = [...path, 'absences', i]
-    const key = `${person} ${day} ${part}`
-    if (!persons.some(({ id }) => id === person))
+  const personFaults = (person: Id, days: [number, number], at: Path): DocumentFault[] => {
+    if (!known.has(person))
       return [{ code: 'dangling', path: [...at, 'person'], found: show(person), expected: 'person' }]
-    if (seen.has(key))
-      return [{ code: 'listed-twice', path: at, found: show(`day ${day}, ${part}`), expected: '' }]
+    return days[0] > days[1]
+      ? [{ code: 'days-reversed', path: [...at, 'days'], found: days.join(' to '), expected: '' }]
+      : []
+  }
+  const once = (key: string, at: Path): DocumentFault[] => {
+    const isTwice = seen.has(key)
     seen.add(key)
-    return []
-  })
+    return isTwice ? [{ code: 'listed-twice', path: at, found: show(key), expected: '' }] : []
+  }
+  return [
+    ...stay.absences.flatMap(({ person, part, days, weekdays }, i) => {
+      const at = [...path, 'absences', i]
+      const key = `${person}, ${part}, day ${days.join(' to ')}${weekdays ? `, weekdays ${weekdays.join()}` : ''}`
+      return [...personFaults(person, days, at), ...once(key, at)]
+    }),
+    ...stay.guests.flatMap(({ person, days }, i) => {
+      const at = [...path, 'guests', i]
+      return [...personFaults(person, days, at), ...once(`guest ${person}`, at)]
+    }),
+  ]
 }
 
 /** Each rule once, each day's weather once, the sun up before it is down. */

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
-import { compile, type Document } from '@/core/model'
+import { caseOf, compile, type Document } from '@/core/model'
 import { addWallDays } from '@/core/calendar'
 import { checked } from '../index'
 import { fromSi, unitsForLocale } from '@/core/quantities'
@@ -108,7 +108,7 @@ describe('edits leave a valid document, or are refused by the check', () => {
   })
 
   it('wholes: a copy counts as its original, and another rig brings its own levels', () => {
-    const days = (document: Document) => count(compile(document, document.currentStay!)).days
+    const days = (document: Document) => count(compile(caseOf(document, document.currentStay!))).days
     const copy = valid(edit((draft) => edits.copyStay(draft, 'harrow-ridge', 'stay-2', 'Copy')))
     expect([copy.currentStay, days(copy)]).toEqual(['stay-2', days(trailerDemo())])
     const rig = valid(edit((draft) => edits.copyRig(draft, 'harrow-ridge', 'rig-2', 'Copy')))
@@ -150,7 +150,7 @@ it('the guided start makes a valid document of every choice', () => {
         )
         expect(document.crews[0]!.persons.length).toBe(persons)
         expect(document.stays[0]!.start).toBe('2027-05-01T15:00')
-        expect(count(compile(document, document.currentStay!)).days).not.toBeNull()
+        expect(count(compile(caseOf(document, document.currentStay!))).days).not.toBeNull()
       },
     ),
   )
@@ -161,7 +161,7 @@ it('first counts are such as an owner believes: by people, by the way they live,
   const started = (more: object) => {
     const choices = { ...firstChoices('2027-05-01T22:10', metric), ...more }
     const document = valid(startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, metric))
-    const model = compile(document, document.currentStay!)
+    const model = compile(caseOf(document, document.currentStay!))
     const { containers, days } = count(model)
     const daysOf = (kind: string) => containers[model.containers.findIndex((container) => container.kind === kind)] ?? Infinity
     return { days: days ?? Infinity, daysOf }

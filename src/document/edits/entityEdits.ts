@@ -1,7 +1,7 @@
 import type { Document, Id, Rig, Stay } from '@/core/model'
 import { fullOrEmpty } from '../starters/assumed'
 import { dropBlocked } from './habitEdits'
-import { stayOf } from './stayEdits'
+import { crewOf, dropStrangers, stayOf } from './stayEdits'
 
 /** Recipes on a draft: rigs, crews and stays as wholes. Containers and persons keep their ids in a copy. */
 
@@ -55,9 +55,8 @@ export function useRig(draft: Document, stayId: Id, rigId: Id): void {
 /** Takes another crew on the stay; absences of people who are not in it go. */
 export function useCrew(draft: Document, stayId: Id, crewId: Id): void {
   const stay = stayOf(draft, stayId)
-  const persons = new Set(draft.crews.find(({ id }) => id === crewId)!.persons.map(({ id }) => id))
   stay.crew = crewId
-  stay.absences = stay.absences.filter(({ person }) => persons.has(person))
+  dropStrangers(stay, crewOf(draft, crewId))
 }
 
 function startingLevels(rig: Rig, known: Stay['levels']): Stay['levels'] {

@@ -1,8 +1,8 @@
-import { blockedBy } from '@/core/habits'
+import { blockedBy, switched } from '@/core/habits'
 import type { Document, Gear, Habit, Id, LandRule } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { rigOf } from './rigEdits'
-import { stayOf } from './stayEdits'
+import { crewOf, stayOf } from './stayEdits'
 
 /** Recipes on a draft: habits, and the gear and rules they stand on. */
 
@@ -42,7 +42,7 @@ export function setRule(
 ): void {
   const stay = stayOf(draft, stayId)
   stay.rules = stay.rules.filter((recorded) => recorded.rule !== rule)
-  if (allowed !== null) stay.rules.push({ rule, allowed, source, date })
+  if (allowed !== null) stay.rules.push({ rule, allowed, litres: null, source, date })
   dropBlocked(draft)
 }
 
@@ -53,6 +53,7 @@ export function newHabit(id: Id, name: string): Habit {
     name,
     note: '',
     group: null,
+    where: null,
     effects: [],
     vessel: null,
     when: { parts: null, daylight: false, lowest: null },
@@ -61,6 +62,26 @@ export function newHabit(id: Id, name: string): Habit {
     cautions: [],
     bother: owned(1),
   }
+}
+
+/** Switches a habit of a stay on or off; its rivals give way. @param days both ends included; null: the whole stay */
+export function setHabit(
+  draft: Document,
+  stayId: Id,
+  habit: Id,
+  on: boolean,
+  days: [number, number] | null = null,
+): void {
+  const stay = stayOf(draft, stayId)
+  stay.habits = switched(draft.habits, stay.habits, habit, on, days)
+}
+
+/** Who takes part in a habit that is on; nobody or everybody: everyone. */
+export function setHabitPersons(draft: Document, stayId: Id, habit: Id, persons: readonly Id[]): void {
+  const stay = stayOf(draft, stayId)
+  const on = stay.habits.find((entry) => entry.habit === habit)
+  const everyone = crewOf(draft, stay.crew).persons.length
+  if (on) on.persons = persons.length === 0 || persons.length === everyone ? null : [...persons]
 }
 
 export function removeHabit(draft: Document, habitId: Id): void {

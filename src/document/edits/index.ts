@@ -8,11 +8,47 @@ export {
   useCrew,
   useRig,
 } from './entityEdits'
-export { addMissingHabits, dropBlocked, newHabit, removeHabit, setGear, setRule } from './habitEdits'
 export {
-  addContainer, addFixture, changeMedium, containerOf, newOutlet, removeContainer, removeFixture, reroute, rigOf,
-  setCapacity, setJoined, setOutlet, setReserve, setRole, setSafeFill,
-} from './rigEdits' // prettier-ignore
+  addMissingHabits,
+  dropBlocked,
+  newHabit,
+  removeHabit,
+  setGear,
+  setHabit,
+  setHabitPersons,
+  setRule,
+} from './habitEdits'
 export {
-  addPerson, crewOf, removeActivity, removePerson, setAbsence, setLevel, setModelLevel, setNights, setOwnRate, setStart, setWarmest, stayOf, withWeight,
-} from './stayEdits' // prettier-ignore
+  addContainer,
+  addFixture,
+  changeMedium,
+  containerOf,
+  newOutlet,
+  removeContainer,
+  removeFixture,
+  reroute,
+  rigOf,
+  setCapacity,
+  setJoined,
+  setOutlet,
+  setReserve,
+  setRole,
+  setSafeFill,
+} from './rigEdits'
+export {
+  addAbsences,
+  addPerson,
+  crewOf,
+  removeActivity,
+  removePerson,
+  setAbsence,
+  setGuest,
+  setLevel,
+  setModelLevel,
+  setNights,
+  setOwnRate,
+  setStart,
+  setWarmest,
+  stayOf,
+  withWeight,
+} from './stayEdits'

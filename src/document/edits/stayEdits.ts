@@ -1,6 +1,18 @@
 import { leaveAfterNights, nightsBetween, type Part } from '@/core/calendar'
-import type { Crew, Document, Id, ModelContainer, Stay } from '@/core/model'
+import {
+  isAwayOn,
+  type Absence,
+  type Crew,
+  type Document,
+  type Id,
+  type ModelContainer,
+  type Stay,
+} from '@/core/model'
 import { owned } from '@/core/quantities'
+import { LIMITS } from '../schema/limits'
+
+/** Farther than any stay may last. */
+const LAST_DAY = LIMITS.day.max
 
 /** Recipes on a draft: a stay and its crew. */
 
@@ -64,8 +76,18 @@ export function addPerson(draft: Document, crewId: Id, id: Id, name: string): vo
 export function removePerson(draft: Document, crewId: Id, personId: Id): void {
   const crew = crewOf(draft, crewId)
   crew.persons = crew.persons.filter(({ id }) => id !== personId)
-  for (const stay of draft.stays)
-    if (stay.crew === crewId) stay.absences = stay.absences.filter(({ person }) => person !== personId)
+  for (const stay of draft.stays) if (stay.crew === crewId) dropStrangers(stay, crew)
+}
+
+/** What a stay says of people who are not in its crew goes; a habit that only they took part in is everyone's. */
+export function dropStrangers(stay: Stay, { persons }: Crew): void {
+  const isThere = (person: Id) => persons.some(({ id }) => id === person)
+  stay.absences = stay.absences.filter(({ person }) => isThere(person))
+  stay.guests = stay.guests.filter(({ person }) => isThere(person))
+  for (const on of stay.habits) {
+    const left = on.persons?.filter(isThere) ?? []
+    on.persons = left.length === 0 ? null : left
+  }
 }
 
 /** @param rate uses per day; null: the activity's own rate again */
@@ -93,6 +115,7 @@ export function removeActivity(draft: Document, crewId: Id, activityId: Id): voi
     habit.effects = habit.effects.filter(({ activity }) => activity !== activityId)
 }
 
+/** Somebody away in one part of one day, or there after all: an absence that repeats is parted around that day. */
 export function setAbsence(
   draft: Document,
   stayId: Id,
@@ -102,10 +125,43 @@ export function setAbsence(
   away: boolean,
 ): void {
   const stay = stayOf(draft, stayId)
-  stay.absences = stay.absences.filter(
-    (entry) => entry.person !== person || entry.day !== day || entry.part !== part,
-  )
-  if (away) stay.absences.push({ person, day, part })
+  const isAway = (entry: Absence) =>
+    entry.person === person && entry.part === part && isAwayOn(entry, stay, day)
+  stay.absences = stay.absences.flatMap((entry) => (isAway(entry) ? around(entry, day) : [entry]))
+  if (away) stay.absences.push({ person, part, days: [day, day], weekdays: null })
+}
+
+function around({ days: [from, to], ...absence }: Absence, day: number): Absence[] {
+  const before: Absence[] = from < day ? [{ ...absence, days: [from, day - 1] }] : []
+  const after: Absence[] = to > day ? [{ ...absence, days: [day + 1, to] }] : []
+  return [...before, ...after]
+}
+
+/** An absence that repeats: in the parts given, each day or on some weekdays, as long as the stay may last. */
+export function addAbsences(
+  draft: Document,
+  stayId: Id,
+  person: Id,
+  parts: readonly Part[],
+  weekdays: readonly number[] | null,
+): void {
+  const stay = stayOf(draft, stayId)
+  const isSame = (entry: Absence) => entry.person === person && parts.includes(entry.part)
+  stay.absences = stay.absences.filter((entry) => !isSame(entry) || entry.days[0] === entry.days[1])
+  for (const part of parts)
+    stay.absences.push({
+      person,
+      part,
+      days: [0, LAST_DAY],
+      weekdays: weekdays && [...weekdays].sort((a, b) => a - b),
+    })
+}
+
+/** Days that somebody of the crew is there, and no others. @param days null: all of them */
+export function setGuest(draft: Document, stayId: Id, person: Id, days: [number, number] | null): void {
+  const stay = stayOf(draft, stayId)
+  stay.guests = stay.guests.filter((guest) => guest.person !== person)
+  if (days) stay.guests.push({ person, days })
 }
 
 /**

@@ -24,16 +24,16 @@ describe('the chain of versions', () => {
     }
   })
 
-  it('opens a document of every version as the current one', () => {
+  it('opens a document of every version as the current one', async () => {
     const files = readdirSync('src/document/fixtures')
     expect(files.length).toBe(CURRENT_VERSION)
     for (const file of files) {
-      const opened = readDocument(readFileSync(`src/document/fixtures/${file}`, 'utf8'))
+      const opened = await readDocument(readFileSync(`src/document/fixtures/${file}`, 'utf8'))
       expect(opened).toMatchObject({ ok: true, value: { version: CURRENT_VERSION } })
     }
   })
 
-  it('migrates a copy, step by step, and throws rather than skip one', () => {
+  it('migrates a copy, step by step, and throws rather than skip one', async () => {
     const steps = {
       1: (document: unknown) => Object.assign(document as object, { version: 2, a: 1 }),
       2: (document: unknown) =>
@@ -44,7 +44,7 @@ describe('the chain of versions', () => {
     expect(original).toEqual({ version: 1 })
     expect(migrate(original, 3, 3, steps)).toBe(original)
     expect(() => migrate(original, 1, 4, steps)).toThrow('no migration from version 3')
-    expect(openDocument({ format: 'dry-count/document', version: CURRENT_VERSION + 1 })).toMatchObject({
+    expect(await openDocument({ format: 'dry-count/document', version: CURRENT_VERSION + 1 })).toMatchObject({
       ok: false,
       faults: [{ code: 'too-new' }],
     })

@@ -43,6 +43,7 @@ export function originFields<const S extends string>(sources: readonly S[]) {
   return {
     quantity: ({ min, max }: Range) => withOrigin({ value: z.number().min(min).max(max) }),
     weights: withOrigin({ values: z.tuple([weight, weight, weight, weight]) }),
+    probes: (most: number) => withOrigin({ probes: z.array(weight).min(1).max(most) }),
   }
 }
 

@@ -30,6 +30,8 @@ export const LIMITS = {
   /** Per list: rigs, containers, activities, habits and so on. */
   entries: 200,
   persons: 60,
+  /** Probes of one tank's panel. */
+  probes: 12,
   absences: 10_000,
   fileBytes: 50 * 1024 * 1024,
 } as const

@@ -1,4 +1,4 @@
-import type { Activity, ActivityKind, Role } from '@/core/model'
+import type { Activity, ActivityKind, AddedFrom, Role } from '@/core/model'
 import { fromSource, type SourceId } from '@/core/quantities'
 import type { StarterTexts } from './starterTexts'
 
@@ -16,7 +16,7 @@ interface Starter {
   /** Morning, midday, evening, night. */
   weights: [number, number, number, number]
   dispersion: 0 | 1
-  adds?: [from: 'body' | 'brought-in', litres: number, source: SourceId][]
+  adds?: [from: AddedFrom, litres: number, source: SourceId][]
 }
 
 /**
@@ -32,6 +32,7 @@ const STARTERS: Starter[] = [
   { kind: 'drinking', role: 'kitchen', per: 'person', rate: [8, 'assumed'], volume: [0.325, 'iom-2005'], drainShare: 0, weights: [0.3, 0.35, 0.25, 0.1], dispersion: 1 },
   { kind: 'liquid-use', role: 'toilet', per: 'person', rate: [6.5, 'rose-2015'], volume: [0.7, 'gravity-flush'], drainShare: 1, weights: [0.3, 0.25, 0.3, 0.15], dispersion: 1, adds: [['body', 0.218, 'rose-2015'], ['brought-in', 0.01, 'assumed']] },
   { kind: 'solid-use', role: 'toilet', per: 'person', rate: [1.2, 'rose-2015'], volume: [2, 'gravity-flush'], drainShare: 1, weights: [0.6, 0.15, 0.2, 0.05], dispersion: 1, adds: [['body', 0.107, 'rose-2015'], ['brought-in', 0.03, 'assumed']] },
+  { kind: 'bowl-seal', role: 'toilet', per: 'crew', rate: [2, 'assumed'], volume: [0.3, 'assumed'], drainShare: 1, weights: [0.5, 0, 0, 0.5], dispersion: 0 },
   { kind: 'cleaning', role: 'kitchen', per: 'crew', rate: [1, 'assumed'], volume: [1.5, 'assumed'], drainShare: 0.8, weights: [0.25, 0.5, 0.25, 0], dispersion: 1 },
   { kind: 'laundry', role: 'laundry', per: 'crew', rate: [0.2, 'assumed'], volume: [12, 'assumed'], drainShare: 0.9, weights: [0.5, 0.5, 0, 0], dispersion: 1 },
   { kind: 'pet', role: 'kitchen', per: 'crew', rate: [2, 'assumed'], volume: [0.6, 'assumed'], drainShare: 0.1, weights: [0.5, 0, 0.5, 0], dispersion: 0 },
@@ -40,30 +41,35 @@ const STARTERS: Starter[] = [
 export interface StarterActivityOptions {
   pet: boolean
   laundry: boolean
+  /** Whether water is left in the bowl as a seal. */
+  bowlSeal?: boolean
 }
 
 /** The standard activities; ids are the kinds, the same in every crew, so that habits fit all of them. */
-export function starterActivities(texts: StarterTexts, { pet, laundry }: StarterActivityOptions): Activity[] {
-  return STARTERS.filter(({ kind }) => (kind !== 'pet' || pet) && (kind !== 'laundry' || laundry)).map(
-    (starter) => ({
-      id: starter.kind,
-      kind: starter.kind,
-      name: texts.activities[starter.kind],
-      role: starter.role,
-      per: starter.per,
-      rate: fromSource(...starter.rate),
-      volume: fromSource(...starter.volume),
-      timed: null,
-      drainShare: fromSource(starter.drainShare, 'assumed'),
-      weights: { values: starter.weights, by: 'default', source: 'assumed' },
-      ...assumedSpreads(),
-      dispersion: starter.dispersion,
-      adds: (starter.adds ?? []).map(([from, litres, source]) => ({
-        from,
-        volume: fromSource(litres, source),
-      })),
-    }),
-  )
+export function starterActivities(texts: StarterTexts, options: StarterActivityOptions): Activity[] {
+  const isOne: Partial<Record<ActivityKind, boolean>> = {
+    pet: options.pet,
+    laundry: options.laundry,
+    'bowl-seal': options.bowlSeal ?? false,
+  }
+  return STARTERS.filter(({ kind }) => isOne[kind] ?? true).map((starter) => ({
+    id: starter.kind,
+    kind: starter.kind,
+    name: texts.activities[starter.kind],
+    role: starter.role,
+    per: starter.per,
+    rate: fromSource(...starter.rate),
+    volume: fromSource(...starter.volume),
+    timed: null,
+    drainShare: fromSource(starter.drainShare, 'assumed'),
+    weights: { values: starter.weights, by: 'default', source: 'assumed' },
+    ...assumedSpreads(),
+    dispersion: starter.dispersion,
+    adds: (starter.adds ?? []).map(([from, litres, source]) => ({
+      from,
+      volume: fromSource(litres, source),
+    })),
+  }))
 }
 
 /** An activity of the owner's own: once a day at the kitchen tap until they say otherwise. */

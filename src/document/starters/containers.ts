@@ -23,10 +23,10 @@ export function newContainer(
   switch (kind) {
     case 'fresh':
     case 'flush':
-      return { ...base, kind, reserve: fromSource(Math.round(size * RESERVE_SHARE), 'assumed') }
+      return { ...base, kind, reserve: fromSource(Math.round(size * RESERVE_SHARE), 'assumed'), panel: null }
     case 'gray':
     case 'black':
-      return { ...base, kind, safeFill: safeTo(0.9), shape: null }
+      return { ...base, kind, safeFill: safeTo(0.9), shape: null, panel: null }
     case 'cassette':
     case 'urine':
       return {

@@ -89,7 +89,7 @@ export function startDocument(
   const { rig, crew, stay } = inRoundNumbers({ rig: laidOut, crew: lived, stay: planned }, units)
   return {
     format: 'dry-count/document',
-    version: 3,
+    version: 4,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],
@@ -145,6 +145,7 @@ function starterStay({ start, nights }: StartChoices, name: string, id: string, 
     levels: rig.containers.map(fullOrEmpty),
     habits: [],
     absences: [],
+    guests: [],
     rules: [],
     weather: assumedWeather(),
   }

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { switched } from '@/core/habits'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { stayOf } from '@/document/edits'
+import { setHabit } from '@/document/edits'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import { t } from '@/texts'
 
@@ -38,10 +37,7 @@ const stopper = computed(
 
 function toggle(habit: string, on: boolean) {
   const stayId = forecast.stay!.id
-  workspace.edit('habit', (draft) => {
-    const stay = stayOf(draft, stayId)
-    stay.habits = switched(draft, stay.habits, habit, on)
-  })
+  workspace.edit('habit', (draft) => setHabit(draft, stayId, habit, on))
 }
 </script>
 

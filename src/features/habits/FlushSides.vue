@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import FlushPlot from './FlushPlot.vue'
 import { flushKept, flushSides, rinsesFor } from '@/core/habits'
-import type { Crew, FlushHabits, FlushSchool } from '@/core/model'
+import { caseOf, type Crew, type FlushHabits, type FlushSchool } from '@/core/model'
 import { owned, type Quantity } from '@/core/quantities'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
@@ -25,7 +25,7 @@ const rough = (litres: number) => volume(Math.round(litres * 10) / 10)
 advice.follow('flush')
 
 const points = computed(() =>
-  forecast.stay ? flushSides(workspace.document, forecast.stay.id, forecast.stayParts) : [],
+  forecast.stay ? flushSides(caseOf(workspace.document, forecast.stay.id), forecast.stayParts) : [],
 )
 const kept = computed(() => flushKept(props.crew))
 const now = computed(() => advice.flush.find(({ habit }) => habit === null)?.range ?? null)

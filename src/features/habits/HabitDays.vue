@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { addWallDays, dayZero, nightsBetween } from '@/core/calendar'
-import { switched } from '@/core/habits'
 import type { Id, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { stayOf } from '@/document/edits'
+import { setHabit } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { formatShortDay, t } from '@/texts'
 
@@ -28,10 +27,7 @@ function set(first: number, end: number) {
   const isWhole = range[0] === 0 && range[1] === last.value
   workspace.edit(
     'habit',
-    (draft) => {
-      const stay = stayOf(draft, id)
-      stay.habits = switched(draft, stay.habits, props.habit, true, isWhole ? null : range)
-    },
+    (draft) => setHabit(draft, id, props.habit, true, isWhole ? null : range),
     `days of ${props.habit}`,
   )
 }

@@ -42,7 +42,7 @@ function change(what: string | null, recipe: (draft: Habit) => void) {
   )
 }
 function effectOf(kind: Kind, activity: string, value: number): Effect {
-  if (kind === 'replace') return { kind, activity, volume: owned(value) }
+  if (kind === 'replace') return { kind, activity, volume: owned(value), trickle: null }
   if (kind === 'redirect') return { kind, activity, share: owned(Math.min(1, value)), to: 'ground' }
   return { kind, activity, factor: owned(value) }
 }

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { daysPerBother, neverHolds, switched } from '@/core/habits'
+import { daysPerBother, neverHolds } from '@/core/habits'
 import type { Habit } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addMissingHabits, newHabit, removeHabit, setGear, stayOf } from '@/document/edits'
+import { addMissingHabits, newHabit, removeHabit, setGear, setHabit } from '@/document/edits'
 import { STARTER_HABIT_IDS, starterHabits } from '@/document/starters'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
@@ -81,10 +81,7 @@ const missing = computed(
 
 function toggle(habit: string, on: boolean) {
   const stayId = forecast.stay!.id
-  workspace.edit('habit', (draft) => {
-    const stay = stayOf(draft, stayId)
-    stay.habits = switched(draft, stay.habits, habit, on)
-  })
+  workspace.edit('habit', (draft) => setHabit(draft, stayId, habit, on))
 }
 function haveGear(habit: Habit) {
   const { id } = forecast.rig!

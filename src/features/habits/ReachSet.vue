@@ -36,7 +36,7 @@ function take() {
   const { id } = forecast.stay!
   props.taking(() =>
     workspace.edit('habit', (draft) => {
-      stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null }))
+      stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null, persons: null }))
     }),
   )
 }

@@ -5,13 +5,11 @@ import type { HabitSet, Hold, ReachSoFar } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
 import { useJobStore } from '@/data/jobStore'
 import { SEED } from '@/data/riskStore'
-import { useWorkspaceStore } from '@/data/workspaceStore'
 
 type State = 'idle' | 'running' | 'done' | 'stopped' | 'failed'
 
 /** One search for the least bother: started, stopped, shown as it goes, and what is picked from it. */
 export function useReach() {
-  const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
   const jobs = useJobStore()
   const state = ref<State>('idle')
@@ -34,15 +32,16 @@ export function useReach() {
   })
 
   async function start(nights: number): Promise<void> {
-    const { stay } = forecast
-    if (!stay) return
+    const { stayCase } = forecast
+    if (!stayCase) return
+    const { stay } = stayCase
     stop()
     const own = (running += 1)
     forget()
     state.value = 'running'
     askedNights.value = nights
     askedDays.value = wallDaysBetween(stay.start, leaveAfterNights(stay.start, stay.leaveAt, nights))
-    const subject = jobs.subjectOf(workspace.document, stay.id)
+    const subject = jobs.subjectOf(stayCase)
     const options = { seed: SEED, untilDays: askedDays.value, without: [...without.value], underFloor: isUnderFloor.value }
     try {
       const found = await jobs.run('reach', 'reach', subject, options, (soFar) => {
@@ -71,7 +70,7 @@ export function useReach() {
   /** An answer is of the habits, the rig, the crew and the stay as they were; taking it does not make it old. */
   let isTaking = false
   watch(
-    () => [forecast.rig, forecast.crew, forecast.stay, workspace.document.habits],
+    () => forecast.stayCase,
     () => {
       if (!isTaking && result.value) {
         stop()

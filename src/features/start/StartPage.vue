@@ -6,7 +6,7 @@ import StartRig from './StartRig.vue'
 import StartStay from './StartStay.vue'
 import { addWallDays } from '@/core/calendar'
 import { count } from '@/core/count'
-import { compile } from '@/core/model'
+import { caseOf, compile } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -44,7 +44,7 @@ const preview = computed(() => {
     (kind) => `${kind}-${(n += 1)}`,
     settings.units,
   )
-  const model = compile(document, document.currentStay!)
+  const model = compile(caseOf(document, document.currentStay!))
   return countWords(document.stays[0]!, model, count(model))
 })
 

@@ -2,14 +2,14 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { addWallDays } from '@/core/calendar'
 import { count, levelAt } from '@/core/count'
-import { compile } from '@/core/model'
+import { caseOf, compile } from '@/core/model'
 import { levelSeries } from './levelSeries'
 import { documentArb } from '../../../tests/support/generate'
 
 it('draws the ledger: the start, then every part end, in time', () => {
   fc.assert(
     fc.property(documentArb, fc.double({ min: 0.3, max: 20, noNaN: true }), (document, days) => {
-      const model = compile(document, 'stay')
+      const model = compile(caseOf(document, 'stay'))
       const counted = count(model)
       levelSeries(model, counted, days).forEach(({ times, percent }, c) => {
         const { capacity, start } = model.containers[c]!

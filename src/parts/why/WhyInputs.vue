@@ -13,6 +13,7 @@ const VOLUMES: readonly Input['kind'][] = [
   'volume',
   'added',
   'habit-replace',
+  'habit-paused',
   'flow',
   'trickle',
   'run-up',
@@ -26,6 +27,7 @@ const SHARES: readonly Input['kind'][] = [
   'habit-redirect',
   'habit-catch',
   'habit-reuse',
+  'habit-bring',
   'heat-showers',
 ]
 function value({ kind, quantity }: Input): string {

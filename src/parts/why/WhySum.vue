@@ -5,7 +5,6 @@ import { addWallDays } from '@/core/calendar'
 import { explainAt, explainCount, explainLevel, inputsOf, type Term } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
-import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatFigures, formatPartOfDay, t } from '@/texts'
 
@@ -16,7 +15,6 @@ const props = defineProps<{
 }>()
 
 const forecast = useForecastStore()
-const workspace = useWorkspaceStore()
 const { factor, level } = useAmounts()
 const amount = (value: number) => level(value, container.value?.unit ?? 'L')
 
@@ -50,8 +48,7 @@ const nameOf = (id: string) =>
 const activityName = (id: string) =>
   forecast.model?.activities.find((activity) => activity.id === id)?.name ?? id
 const other = (term: Term) => (term.amount > 0 ? t.why.into(nameOf(term.from)) : t.why.outOf(nameOf(term.to)))
-const inputs = ({ activity }: Term) =>
-  forecast.stay ? inputsOf(workspace.document, forecast.stay, activity) : []
+const inputs = ({ activity }: Term) => (forecast.stayCase ? inputsOf(forecast.stayCase, activity) : [])
 const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.abs(litres))}`
 </script>
 

@@ -61,6 +61,8 @@ export const faults: Record<FaultCode, Words> = {
   'not-allowed': ({ found, expected }) =>
     `${found} needs a rule of the land that is not recorded as allowing it: ${ruleWords(expected)}.`,
   'night-before-day': () => 'The sun sets after it rises.',
+  'body-changed': ({ found }) => `${found}: what a body gives is counted as it is; no habit changes it.`,
+  'probes-fall': () => 'The marks of a panel rise from the lowest to the highest.',
 }
 
 function gearWords(gear: string): string {

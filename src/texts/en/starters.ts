@@ -10,6 +10,7 @@ export const starters: StarterTexts = {
     drinking: 'Drinking',
     'liquid-use': 'Toilet, liquid',
     'solid-use': 'Toilet, solid',
+    'bowl-seal': 'Water left in the bowl',
     cleaning: 'Wiping and cleaning',
     laundry: 'Laundry',
     pet: 'Dog or cat',
@@ -19,33 +20,30 @@ export const starters: StarterTexts = {
       name: 'Wet, soap, rinse',
       note: 'Water off while you soap. A full shut-off stops the trickle.',
     },
+    'full-shut-off': {
+      name: 'Shut the shower right off',
+      note: 'A full shut-off at the head: no trickle while you soap. Where nothing is paused it saves nothing.',
+    },
     'one-hair-rinse': { name: 'Rinse hair once', note: 'Skip the second lather and its rinse.' },
+    'leave-in-conditioner': {
+      name: 'Leave-in conditioner',
+      note: 'One rinse of long hair less. Choose for whom it fits.',
+    },
     'shower-every-other': {
       name: 'Half the showers',
       note: 'Wipes on the days between; bag and bin them, never the toilet.',
     },
-    'basin-dishes': {
-      name: 'Wash up in a basin',
-      note: 'Wipe plates with paper first; one basin to wash, a cup to rinse.',
-    },
-    'paper-plates': { name: 'Paper plates', note: 'Half the washing-up goes into the bin bag.' },
-    'meals-out': { name: 'A meal out each day', note: 'Less cooking, fewer dishes.' },
-    'spare-liquid-flush': {
-      name: 'Small flush for liquids',
-      note: 'A cup is enough for the bowl. Solids still get their full flush.',
-    },
-    'spray-bottle': {
-      name: 'Spray bottle at the bowl',
-      note: 'A quick spray in place of a long rinse. Keep water on the solids.',
-    },
-    'toilets-away': { name: 'Toilets elsewhere by day', note: 'At the site or in town, while it is light.' },
-    'full-shut-off': {
-      name: 'Shut the shower right off',
-      note: 'A full shut-off at the head: no trickle while you soap.',
+    'shower-bag': {
+      name: 'Shower from a bag',
+      note: 'A bag or a hand-pumped vessel, filled from jugs, warmed in the sun.',
     },
     'outdoor-shower': {
       name: 'Shower outdoors',
       note: 'On mild days, in daylight, where the land allows it.',
+    },
+    'shower-carried-out': {
+      name: 'Carry the shower out',
+      note: 'Stand in a basin, scoop it into the pail; only as many litres as the rule allows.',
     },
     'shower-basin': {
       name: 'Scoop the shower for flushing',
@@ -55,7 +53,12 @@ export const starters: StarterTexts = {
       name: 'Catch the cold run-up',
       note: 'A jug under the head until it runs warm; for cooking, cleaning and the dog.',
     },
+    'basin-dishes': {
+      name: 'Wash up in a basin',
+      note: 'Wipe plates with paper first; one basin to wash, a cup to rinse.',
+    },
     'wipe-first': { name: 'Wipe plates first', note: 'With paper, before any water.' },
+    'paper-plates': { name: 'Paper plates', note: 'Half the washing-up goes into the bin bag.' },
     'dish-water-flush': {
       name: 'Dishwater flushes',
       note: 'Keep the basin in a lidded pail, for the toilet only.',
@@ -64,17 +67,49 @@ export const starters: StarterTexts = {
       name: 'Dishwater outdoors',
       note: 'Strained and scattered, only where the land allows it.',
     },
-    'no-liquid-flush': { name: 'No flush for liquids', note: 'The toilet rests between solids.' },
+    'meals-out': { name: 'A meal out each day', note: 'Less cooking, fewer dishes, some toilet uses too.' },
+    'spare-liquid-flush': {
+      name: 'Small flush for liquids',
+      note: 'A cup is enough for the bowl. Solids still get their full flush.',
+    },
+    'no-liquid-flush': {
+      name: 'No flush for liquids',
+      note: 'The toilet rests between solids; what stands in the line still runs out.',
+    },
+    'spray-bottle': {
+      name: 'Spray bottle at the bowl',
+      note: 'A quick spray in place of a long rinse. Keep water on the solids.',
+    },
     'bowl-liners': {
       name: 'Line the bowl with paper',
-      note: 'It takes the solids along: a shorter flush does.',
+      note: 'It takes the solids along: a shorter flush does, for a little more paper.',
     },
-    'paper-bin': { name: 'Paper into a lidded bin', note: 'Liquids then need less water.' },
+    'paper-bin': {
+      name: 'Paper into a lidded bin',
+      note: 'Out of the tank, with liquids and solids alike.',
+    },
+    'dry-bowl': {
+      name: 'Leave no water in the bowl',
+      note: 'For the road and in a cassette; a dry seal lets the smell up.',
+    },
+    'jug-flush': {
+      name: 'Flush from a jug',
+      note: 'While the plumbing is drained against frost, or to spare the tank.',
+    },
+    'toilets-away': { name: 'Toilets at the site by day', note: 'While it is light.' },
+    'toilets-in-town': { name: 'Toilets in town', note: 'On errands at midday: half of those uses.' },
     'liquids-only': { name: 'Liquids only', note: 'Solids go elsewhere; a cassette lasts far longer.' },
-    'urine-outdoors': { name: 'Liquids outdoors by day', note: 'Only where the land allows it.' },
+    'urine-outdoors': {
+      name: 'Liquids outdoors by day',
+      note: 'Only where the land allows it. Choose who does, and at which hours.',
+    },
     'urine-apart': {
       name: 'Liquids into the jug',
-      note: 'A separator or a bottle, emptied with the urine jug.',
+      note: 'A separator or a bottle, emptied with the urine jug: no flush.',
+    },
+    'night-cup': {
+      name: 'A cup at night',
+      note: 'Carried to the site toilet in the morning: no flush.',
     },
     'pump-off': {
       name: 'Pump off between uses',

@@ -35,7 +35,7 @@ export const words = {
   gearNames: {
     'shut-off-head': 'a shower head with a full shut-off', 'outdoor-shower': 'an outdoor shower', 'shower-basin': 'a basin to stand in',
     'run-up-jug': 'a jug for the run-up', 'lidded-pail': 'a lidded pail', 'spray-bottle': 'a spray bottle', 'bowl-liners': 'paper to line the bowl',
-    'lidded-bin': 'a lidded bin',
+    'lidded-bin': 'a lidded bin', 'shower-bag': 'a shower bag or hand-pumped vessel', 'water-jugs': 'jugs of water',
   } satisfies Record<Gear, string>, // prettier-ignore
   landRules: {
     'washing-water': 'Washing-up and wash water on the ground', 'tank-gray': 'Gray water from the tank on the ground', urine: 'Urine outdoors',

@@ -3,9 +3,8 @@ import { computed, ref } from 'vue'
 import BoardHabitBar from './BoardHabitBar.vue'
 import { keptRange, type DayRange } from './rangeDrag'
 import type { useBoard } from './useBoard'
-import { switched } from '@/core/habits'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { stayOf } from '@/document/edits'
+import { setHabit, stayOf } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import { t } from '@/texts'
 
@@ -33,7 +32,7 @@ function set(habit: string, on: boolean, range: DayRange | null, coalesce: strin
       const stay = stayOf(draft, id)
       const at = stay.habits.findIndex((entry) => entry.habit === habit)
       if (on && at >= 0) stay.habits[at]!.days = days
-      else stay.habits = switched(draft, stay.habits, habit, on, days)
+      else setHabit(draft, id, habit, on, days)
     },
     coalesce,
   )

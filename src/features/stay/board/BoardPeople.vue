@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import type { useBoard } from './useBoard'
 import { PARTS, PARTS_PER_DAY, type Part } from '@/core/calendar'
+import { isAwayOn } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setAbsence } from '@/document/edits'
 import { t } from '@/texts'
@@ -13,10 +14,16 @@ const element = ref<HTMLElement | null>(null)
 const { onKeydown, onFocusin, tabindex, startAt } = useGridKeys(() => element.value)
 startAt(0, props.board.firstPart)
 
-const away = computed(
-  () => new Set(props.board.stay.absences.map(({ person, day, part }) => `${person} ${day} ${part}`)),
-)
-const isAway = (person: string, day: number, part: Part) => away.value.has(`${person} ${day} ${part}`)
+/** Whether somebody is away in a part: absent, or a guest on another day. */
+const isAway = (person: string, day: number, part: Part) => {
+  const { stay } = props.board
+  if (isGuestGone(person, day)) return true
+  return stay.absences.some((one) => one.person === person && one.part === part && isAwayOn(one, stay, day))
+}
+const isGuestGone = (person: string, day: number) => {
+  const guest = props.board.stay.guests.find((one) => one.person === person)
+  return guest !== undefined && (day < guest.days[0] || day > guest.days[1])
+}
 
 function toggle(person: string, day: number, part: Part) {
   const { id } = props.board.stay
@@ -36,7 +43,7 @@ function toggle(person: string, day: number, part: Part) {
           type="button"
           role="checkbox"
           class="grid h-9 flex-1 place-items-center disabled:opacity-20 max-lg:h-11"
-          :disabled="day.day === 0 && p < board.firstPart"
+          :disabled="(day.day === 0 && p < board.firstPart) || isGuestGone(person.id, day.day)"
           :data-row="r"
           :data-col="day.day * PARTS_PER_DAY + p"
           :tabindex="tabindex(r, day.day * PARTS_PER_DAY + p)"

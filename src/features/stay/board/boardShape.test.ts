@@ -2,14 +2,14 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { addWallDays, dayZero, wallDaysBetween } from '@/core/calendar'
 import { count, levelAt } from '@/core/count'
-import { compile } from '@/core/model'
+import { caseOf, compile } from '@/core/model'
 import { areaPath, boardCells, boardX } from './boardShape'
 import { documentArb } from '../../../../tests/support/generate'
 
 it('shows the ledger: every day ends at its level, goes on where the day before ended, and says what is past the limit', () => {
   fc.assert(
     fc.property(documentArb, (document) => {
-      const model = compile(document, 'stay')
+      const model = compile(caseOf(document, 'stay'))
       const counted = count(model)
       model.containers.forEach(({ capacity, limit, side, start }, c) => {
         const cells = boardCells(model, counted, c, 12)

@@ -1,4 +1,24 @@
-import { DOCUMENT_FORMAT } from '@/core/model'
+import { PARTS } from '@/core/calendar'
+import {
+  ACTIVITY_KINDS,
+  ADDED_FROM,
+  CARRIER_KINDS,
+  CAUTIONS,
+  DOCUMENT_FORMAT,
+  FLUSH_SCHOOLS,
+  GEAR,
+  HANDLES,
+  LAND_RULES,
+  LEVEL_ERRORS,
+  MEDIA,
+  REDIRECT_ENDS,
+  RIG_SIDES,
+  ROLES,
+  SUPPLY_KINDS,
+  TAKES,
+  TANK_KINDS,
+} from '@/core/model'
+import { SOURCE_IDS } from '@/core/quantities'
 import {
   clockField,
   dateField,
@@ -12,70 +32,16 @@ import {
 import { LIMITS } from './limits'
 import { z } from './zod'
 
-// Version 2 knew these; they stay as they were.
-const PARTS = ['morning', 'midday', 'evening', 'night'] as const
-const ACTIVITY_KINDS = [
-  'shower',
-  'hand-wash',
-  'teeth',
-  'dishes',
-  'cooking',
-  'drinking',
-  'liquid-use',
-  'solid-use',
-  'cleaning',
-  'laundry',
-  'pet',
-  'own',
-] as const
-const GEAR = [
-  'shut-off-head',
-  'outdoor-shower',
-  'shower-basin',
-  'run-up-jug',
-  'lidded-pail',
-  'spray-bottle',
-  'bowl-liners',
-  'lidded-bin',
-] as const
-const LAND_RULES = ['washing-water', 'tank-gray', 'urine', 'solids', 'site-toilets', 'gray-drain'] as const
-const CAUTIONS = [
-  'stored-gray',
-  'bin-not-bowl',
-  'hot-vessel',
-  'land-rules',
-  'clear-of-water',
-  'mound',
-  'wash-hands',
-  'trickle',
-  'slippery',
-  'not-for-drinking',
-] as const
-const MEDIA = ['long', 'short'] as const
-const SUPPLY_KINDS = ['fresh', 'flush'] as const
-const TANK_KINDS = ['gray', 'black'] as const
-const CARRIER_KINDS = ['tote', 'jug'] as const
-const HANDLES = ['pull', 'turn', 'switch'] as const
-const RIG_SIDES = ['left', 'right', 'rear', 'under'] as const
-const ROLES = ['shower', 'kitchen', 'basin', 'toilet', 'laundry', 'outdoor-shower'] as const
-const TAKES = ['all', 'liquids', 'solids'] as const
-const REDIRECT_ENDS = ['ground', 'carried-out'] as const
-const SOURCE_IDS = [
-  'rose-2015',
-  'iom-2005',
-  'sphere',
-  'watersense',
-  'gravity-flush',
-  'iso-11228',
-  'rule-of-thumb',
-  'assumed',
-] as const
-const { quantity: quantityField, weights: weightsField } = originFields(SOURCE_IDS)
+const { quantity: quantityField, weights: weightsField, probes } = originFields(SOURCE_IDS)
+const panel = probes(LIMITS.probes).nullable()
 
 const named = { id: idField, name: nameField }
+/** A coefficient of variation. */
+const spread = quantityField(LIMITS.spread)
 const capacity = quantityField(LIMITS.capacityL)
 const safeFill = quantityField({ min: 0.05, max: 1 })
 const carried = {
+  spread,
   safeFill,
   spares: z.int().min(0).max(LIMITS.spares),
   shell: quantityField(LIMITS.kg),
@@ -87,8 +53,23 @@ const shape = z.strictObject({
 })
 
 const container = z.discriminatedUnion('kind', [
-  z.strictObject({ ...named, kind: z.enum(SUPPLY_KINDS), capacity, reserve: quantityField(LIMITS.levelL) }),
-  z.strictObject({ ...named, kind: z.enum(TANK_KINDS), capacity, safeFill, shape: shape.nullable() }),
+  z.strictObject({
+    ...named,
+    kind: z.enum(SUPPLY_KINDS),
+    capacity,
+    spread,
+    reserve: quantityField(LIMITS.levelL),
+    panel,
+  }),
+  z.strictObject({
+    ...named,
+    kind: z.enum(TANK_KINDS),
+    capacity,
+    spread,
+    safeFill,
+    shape: shape.nullable(),
+    panel,
+  }),
   z.strictObject({
     ...named,
     kind: z.enum(['cassette', 'urine']),
@@ -132,7 +113,7 @@ const outlet = z.strictObject({
   joined: listOf(idField),
 })
 
-const rigSchema = z.strictObject({
+export const rigSchema = z.strictObject({
   ...named,
   containers: listOf(container).min(1),
   fixtures: listOf(fixture),
@@ -168,12 +149,10 @@ const activity = z.strictObject({
   timed: timed.nullable(),
   drainShare: quantityField(LIMITS.share),
   weights: weightsField,
-  spread: quantityField(LIMITS.spread),
+  spread,
+  levelSpread: spread,
   dispersion: z.union([z.literal(0), z.literal(1)]),
-  adds: listOf(
-    z.strictObject({ from: z.enum(['body', 'brought-in']), volume: quantityField(LIMITS.volumeL) }),
-    4,
-  ),
+  adds: listOf(z.strictObject({ from: z.enum(ADDED_FROM), volume: quantityField(LIMITS.volumeL) }), 4),
 })
 
 const person = z.strictObject({
@@ -182,7 +161,7 @@ const person = z.strictObject({
   rates: listOf(z.strictObject({ activity: idField, rate: quantityField(LIMITS.ratePerDay) })),
 })
 
-const crewSchema = z.strictObject({
+export const crewSchema = z.strictObject({
   id: idField,
   name: nameField,
   persons: listOf(person, LIMITS.persons).min(1),
@@ -194,12 +173,31 @@ const crewSchema = z.strictObject({
   }),
   liftLimit: quantityField(LIMITS.kg),
   flushFloor: quantityField(LIMITS.volumeL),
+  flush: z.strictObject({
+    school: z.enum(FLUSH_SCHOOLS),
+    plenty: quantityField(LIMITS.volumeL),
+    rinsesAtFloor: quantityField(LIMITS.rinses),
+    rinsesAtPlenty: quantityField(LIMITS.rinses),
+  }),
 })
 
 const effect = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rate'), activity: idField, factor: quantityField(LIMITS.factor) }),
   z.strictObject({ kind: z.literal('volume'), activity: idField, factor: quantityField(LIMITS.factor) }),
-  z.strictObject({ kind: z.literal('replace'), activity: idField, volume: quantityField(LIMITS.volumeL) }),
+  z.strictObject({
+    kind: z.literal('replace'),
+    activity: idField,
+    volume: quantityField(LIMITS.volumeL),
+    trickle: quantityField(LIMITS.volumeL).nullable(),
+  }),
+  z.strictObject({ kind: z.literal('trickle'), activity: idField, factor: quantityField(LIMITS.share) }),
+  z.strictObject({
+    kind: z.literal('adds'),
+    activity: idField,
+    from: z.enum(ADDED_FROM),
+    factor: quantityField(LIMITS.factor),
+  }),
+  z.strictObject({ kind: z.literal('bring'), activity: idField, share: quantityField(LIMITS.share) }),
   z.strictObject({
     kind: z.literal('redirect'),
     activity: idField,
@@ -210,11 +208,12 @@ const effect = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('reuse'), activity: idField, share: quantityField(LIMITS.share) }),
 ])
 
-const habitSchema = z.strictObject({
+export const habitSchema = z.strictObject({
   id: idField,
   name: nameField,
   note: noteField,
   group: idField.nullable(),
+  where: idField.nullable(),
   effects: listOf(effect),
   vessel: z.strictObject({ capacity: quantityField(LIMITS.capacityL), clean: z.boolean() }).nullable(),
   when: z.strictObject({
@@ -229,8 +228,12 @@ const habitSchema = z.strictObject({
 })
 
 const day = z.int().min(LIMITS.day.min).max(LIMITS.day.max)
+const days = z.tuple([day, day])
+const weekday = z.int().min(1).max(7)
 
-const staySchema = z.strictObject({
+const levelError = z.strictObject({ shape: z.enum(LEVEL_ERRORS), size: quantityField(LIMITS.levelL) })
+
+export const staySchema = z.strictObject({
   id: idField,
   name: nameField,
   rig: idField,
@@ -238,24 +241,49 @@ const staySchema = z.strictObject({
   start: wallTimeField,
   leaveAt: wallTimeField,
   horizonDays: quantityField(LIMITS.horizonDays),
-  levels: listOf(z.strictObject({ container: idField, level: quantityField(LIMITS.levelL) })),
-  habits: listOf(z.strictObject({ habit: idField, days: z.tuple([day, day]).nullable() })),
-  absences: listOf(z.strictObject({ person: idField, day, part: z.enum(PARTS) }), LIMITS.absences),
+  confidence: quantityField(LIMITS.confidence),
+  levels: listOf(
+    z.strictObject({ container: idField, level: quantityField(LIMITS.levelL), error: levelError }),
+  ),
+  habits: listOf(
+    z.strictObject({
+      habit: idField,
+      days: days.nullable(),
+      persons: listOf(idField, LIMITS.persons).min(1).nullable(),
+    }),
+  ),
+  absences: listOf(
+    z.strictObject({
+      person: idField,
+      part: z.enum(PARTS),
+      days,
+      weekdays: listOf(weekday, 7).min(1).nullable(),
+    }),
+    LIMITS.absences,
+  ),
+  guests: listOf(z.strictObject({ person: idField, days }), LIMITS.persons),
   rules: listOf(
-    z.strictObject({ rule: z.enum(LAND_RULES), allowed: z.boolean(), source: noteField, date: dateField }),
+    z.strictObject({
+      rule: z.enum(LAND_RULES),
+      allowed: z.boolean(),
+      litres: z.number().min(0).max(LIMITS.volumeL.max).nullable(),
+      source: noteField,
+      date: dateField,
+    }),
   ),
   weather: z.strictObject({
     usual: quantityField(LIMITS.celsius),
+    spread: quantityField(LIMITS.celsiusSpread),
     days: listOf(z.strictObject({ day, warmest: quantityField(LIMITS.celsius) }), LIMITS.day.max),
     sunrise: clockField,
     sunset: clockField,
   }),
 })
 
-/** Document version 2; `docs/format.md` says it in words. Frozen: a change is a new version with a migration. */
-export const documentSchemaV2 = z.strictObject({
+/** Document version 4; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(2),
+  version: z.literal(4),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),

@@ -1,0 +1,27 @@
+import type { Crew } from './crew'
+import type { Document } from './document'
+import type { Habit } from './habit'
+import { found, type Id } from './ids'
+import type { Rig } from './rig'
+import type { Stay } from './stay'
+
+/**
+ * Everything one computation needs and nothing else: what `compile` takes and what workers are sent. Its cost does not
+ * grow with the other stays, rigs and crews of a document.
+ */
+export interface StayCase {
+  stay: Stay
+  rig: Rig
+  crew: Crew
+  /** The catalogue: those that are on, and those that could be. */
+  habits: Habit[]
+}
+
+/**
+ * A stay with what it refers to, the document's own objects.
+ * @throws RangeError where a reference of the stay does not resolve: a broken contract, not a user's mistake
+ */
+export function caseOf({ stays, rigs, crews, habits }: Document, stayId: Id): StayCase {
+  const stay = found(stays, stayId, 'stay')
+  return { stay, rig: found(rigs, stay.rig, 'rig'), crew: found(crews, stay.crew, 'crew'), habits }
+}
