@@ -2,7 +2,7 @@
 // last line has the true totals. A suite that fails, or that ran no test, fails the run.
 import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
-import { build, installChromium, installPackages, requireNode, run } from './prepare.mjs'
+import { build, installChromium, installPackages, requireNode } from './prepare.mjs'
 
 requireNode()
 installPackages()
@@ -27,18 +27,12 @@ function check(name, script) {
   })
 }
 
-function suite(name, script) {
+async function suite(name, script) {
   console.log(`\n— ${name}`)
   const file = `${reports}/${script}.json`
-  const done = run('npm', [
-    'run',
-    '--silent',
-    script,
-    '--',
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${file}`,
-  ])
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`]
+  const child = spawn('npm', ['run', '--silent', script, '--', ...reporters], { stdio: 'inherit' })
+  const status = await new Promise((resolve) => child.on('close', resolve))
   const report = existsSync(file)
     ? JSON.parse(readFileSync(file, 'utf8'))
     : { numPassedTests: 0, numFailedTests: 0 }
@@ -46,13 +40,14 @@ function suite(name, script) {
   totals.failed += report.numFailedTests
   const ranNothing = report.numPassedTests + report.numFailedTests === 0
   if (ranNothing) console.error(`${name}: no test ran`)
-  if (ranNothing || (done.status !== 0 && report.numFailedTests === 0)) totals.failed += 1
+  if (ranNothing || (status !== 0 && report.numFailedTests === 0)) totals.failed += 1
 }
 
-await Promise.all([check('lint', 'lint'), check('types', 'types')])
-suite('unit tests', 'unit')
+const beside = Promise.all([check('lint', 'lint'), check('types', 'types')])
+await suite('unit tests', 'unit')
+await beside
 build()
-suite('browser tests', 'e2e')
+await suite('browser tests', 'e2e')
 
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exit(totals.failed > 0 ? 1 : 0)

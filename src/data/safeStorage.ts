@@ -1,3 +1,5 @@
+import { customStorageEventName } from '@vueuse/core'
+
 /**
  * This browser's small store of preferences, or a stand-in for as long as the page is open where the browser forbids it;
  * what no longer fits into it is kept in the stand-in.
@@ -11,7 +13,7 @@ export function safeStorage(): Storage {
     real = null
   }
   const own = new Map<string, string>()
-  return {
+  const storage: Storage = {
     get length() {
       return new Set([...keysOf(real), ...own.keys()]).size
     },
@@ -35,6 +37,16 @@ export function safeStorage(): Storage {
       real?.clear()
     },
   }
+  followOtherTabs(storage)
+  return storage
+}
+
+/** What another tab put into the browser's own store is told to those who listen to this one. */
+function followOtherTabs(storageArea: Storage): void {
+  window.addEventListener('storage', ({ key, oldValue, newValue }) => {
+    const detail = { key, oldValue, newValue, storageArea }
+    window.dispatchEvent(new CustomEvent(customStorageEventName, { detail }))
+  })
 }
 
 /** Whether what is put into it outlasts the page. */

@@ -6,12 +6,13 @@ import { example, use } from '../../../tests/support/build'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { plainTrips } from '../../../tests/support/plainTrips'
 import { samplerFor } from '../../../tests/support/spreads'
+import { often } from '../../../tests/support/thorough'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'
 import { vanDemo } from '../../../scripts/demo/van'
 import { riskOf, sampleTrips } from './index'
 
-const TRIPS = 5000
+const TRIPS = often(2500, 5000)
 
 /** Another crew at the same place: levels read off a panel or measured, capacities unsure, heat, habits on. */
 function varied(document: Document, habits: string[]): Document {
