@@ -30,7 +30,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm,webmanifest}'],
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm,webmanifest,json}'],
         maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
         importScripts: ['addresses.js'],
         navigateFallback: 'index.html',

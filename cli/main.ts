@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import { run, type Outcome } from './run'
 
 /** The answer was there, and could not be put where it was to go. */

@@ -1,7 +1,7 @@
 import type { Document } from '@/core/model'
 import { TRIALS } from '@/core/risk'
 import { pathText, readDocument, show } from '@/document'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import { countCommand } from './count'
 import { habitsCommand } from './habits'
 import { riskCommand } from './risk'

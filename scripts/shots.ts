@@ -33,7 +33,7 @@ const SHOTS: Shot[] = [
 ]
 
 async function drawLevels(page: Page) {
-  await page.getByRole('button', { name: 'Draw the levels' }).click()
+  await page.locator('[data-fold=chart] h2 button').click()
   await page.locator('[data-testid=plot] svg').first().waitFor()
   await scrollTo(page, '#chart')
 }

@@ -3,21 +3,25 @@ import { join } from 'node:path'
 import fastifyStatic from '@fastify/static'
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
 import { SECURITY_HEADERS } from './headers'
+import type { Credentials } from './lan'
 
 export interface ServerOptions {
   /** The folder of the build. */
   root: string
   /** Open with the demo data where the visitor has not chosen otherwise. */
   demo: boolean
+  /** Over HTTPS, where there are any. */
+  https?: Credentials | null
 }
 
 const ONE_YEAR_S = 31_536_000
 /** Addresses people may type; the application itself routes by hash. */
-const SCREENS = ['stay', 'habits', 'runs', 'log', 'rig', 'practice', 'guide', 'settings', 'start']
+const SCREENS = ['stay', 'habits', 'runs', 'log', 'rig', 'practice', 'guide', 'settings', 'start', 'more']
 
 /** Serves the build: pre-compressed files, hashed ones cached for good, the page itself always asked for. */
-export async function createServer({ root, demo }: ServerOptions): Promise<FastifyInstance> {
+export async function createServer({ root, demo, https = null }: ServerOptions): Promise<FastifyInstance> {
   const app = Fastify({
+    https,
     logger: false,
     // Addresses that are none, and requests that cannot be read, get the same headers as everything else.
     frameworkErrors: (error, _request, reply: FastifyReply) => {

@@ -4,6 +4,8 @@ export interface StartOptions {
   port: number
   host: string
   demo: boolean
+  /** To the own network, over HTTPS with a certificate of its own. */
+  lan: boolean
 }
 
 const DEFAULT_PORT = '4870'
@@ -18,8 +20,9 @@ export function startOptions(
       args: [...args],
       options: {
         port: { type: 'string' },
-        host: { type: 'string', default: '127.0.0.1' },
+        host: { type: 'string' },
         demo: { type: 'boolean', default: false },
+        lan: { type: 'boolean', default: false },
       },
     })
     // An empty PORT is none.
@@ -27,10 +30,11 @@ export function startOptions(
     const port = /^\d+$/.test(wanted) ? Number(wanted) : NaN
     if (!(port >= 0 && port <= 65_535))
       return { words: `${wanted} is not a port: use a number from 1 to 65535.` }
-    return { port, host: values.host, demo: values.demo }
+    const host = values.host ?? (values.lan ? '0.0.0.0' : '127.0.0.1')
+    return { port, host, demo: values.demo, lan: values.lan }
   } catch {
     return {
-      words: `Unknown option among: ${args.join(' ')}. Known are --port NUMBER, --host NAME and --demo.`,
+      words: `Unknown option among: ${args.join(' ')}. Known are --port NUMBER, --host NAME, --lan and --demo.`,
     }
   }
 }

@@ -16,7 +16,8 @@ import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { SPACE } from '@/parts/space'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import { later } from '@/ui/later'
 import { whenNeeded } from '@/ui/whenNeeded'
 
@@ -162,9 +163,9 @@ function toContent() {
       class="my-10 max-w-[50ch] border-2 border-ink p-6 text-lg"
       role="alert"
     >
-      <p>{{ t.update.oldTab }} {{ workspace.isOnDisk ? t.update.oldTabSaved : '' }}</p>
+      <p>{{ t.states.oldTab }} {{ workspace.isOnDisk ? t.states.oldTabSaved : '' }}</p>
       <TroubleNotice v-if="!workspace.isOnDisk" />
-      <AppButton kind="primary" class="mt-4" @click="reload">{{ t.update.reload }}</AppButton>
+      <AppButton kind="primary" class="mt-4" @click="reload">{{ t.states.reload }}</AppButton>
     </div>
     <RouterView v-else />
   </main>

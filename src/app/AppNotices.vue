@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { useNoticeStore, type Notice } from '@/data/noticeStore'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 /** What happened and is said in passing; it stays until it is put away or three newer ones have come. */
 const notices = useNoticeStore()

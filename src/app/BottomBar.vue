@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NAVIGATION } from './navigation'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useKeepingStore } from '@/data/keepingStore'
 import { useFiles } from '@/parts/files/useFiles'
-import { formatCount, t } from '@/texts'
+import { formatCount } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 /** Quiet, and put away with one tap: a copy on a file is the only one that outlasts this browser. */

@@ -3,13 +3,13 @@ import { useEventListener } from '@vueuse/core'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { NAVIGATION } from './navigation'
+import { APART, NAVIGATION } from './navigation'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTypingStore } from '@/data/typingStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import CountStrip from '@/parts/count/CountStrip.vue'
 import { useSpace } from '@/parts/space'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const workspace = useWorkspaceStore()
 const typing = useTypingStore()
@@ -68,11 +68,20 @@ useEventListener('keydown', (event) => {
       </RouterLink>
       <nav class="ml-4 hidden self-stretch lg:flex" :aria-label="t.app.name">
         <RouterLink
-          v-for="item in NAVIGATION"
+          v-for="item in NAVIGATION.slice(0, -1)"
           :key="item.to"
           :to="item.to"
           class="flex items-center border-b-4 border-transparent px-3.5 pt-1 font-semibold text-soft"
           exact-active-class="!border-ink !text-ink"
+          >{{ item.label }}</RouterLink
+        >
+        <RouterLink
+          v-for="(item, i) in APART"
+          :key="item.to"
+          :to="item.to"
+          class="flex items-center border-b-4 border-transparent px-3.5 pt-1 text-soft"
+          :class="i === 0 ? 'ml-4' : ''"
+          exact-active-class="!border-ink !text-ink font-semibold"
           >{{ item.label }}</RouterLink
         >
       </nav>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useFiles } from '@/parts/files/useFiles'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 /** What stands between the screen and the disk while the work goes on: in words, with a way out. */

@@ -7,7 +7,7 @@ import FilePicker from '@/parts/files/FilePicker.vue'
 import { saveFile } from '@/parts/files/saveFile'
 import { useFiles } from '@/parts/files/useFiles'
 import { useSpace } from '@/parts/space'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppDialog from '@/ui/AppDialog.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useRegisterSW } from 'virtual:pwa-register/vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 /** A newer version is offered, never forced. */

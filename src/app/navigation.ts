@@ -1,11 +1,14 @@
-import { Caravan, CalendarDays, ListChecks, Settings2, Tent } from '@lucide/vue'
-import { t } from '@/texts'
+import { Caravan, CalendarDays, Ellipsis, ListChecks, Tent } from '@lucide/vue'
+import * as t from '@/texts/t'
 
-/** The screens in the order of the bar. */
+/** Five places at the thumb; on a laptop the last one's entries stand apart instead. */
 export const NAVIGATION = [
   { to: '/', label: t.app.nav.camp, icon: Tent },
   { to: '/stay', label: t.app.nav.stay, icon: CalendarDays },
   { to: '/habits', label: t.app.nav.habits, icon: ListChecks },
   { to: '/rig', label: t.app.nav.rig, icon: Caravan },
-  { to: '/settings', label: t.app.nav.settings, icon: Settings2 },
+  { to: '/more', label: t.app.nav.more, icon: Ellipsis },
 ]
+
+/** What stands behind More. */
+export const APART = [{ to: '/settings', label: t.app.nav.settings }]

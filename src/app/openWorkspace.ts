@@ -2,6 +2,7 @@ import { newId } from '@/data/newId'
 import type { Space } from '@/data/storage/database'
 import { openDexieStore } from '@/data/storage/dexieStore'
 import { openMemoryStore } from '@/data/storage/memoryStore'
+import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 
 const clock = () => Date.now()
@@ -15,7 +16,8 @@ export async function openWorkspace(space: Space): Promise<void> {
   const isFilled = workspace.document.stays.length > 0 || workspace.undoLabel !== null
   if (space === 'demo' && !isFilled && workspace.state !== 'fault') {
     const { demoDocument } = await import('@/data/demo')
-    workspace.replace('start', () => demoDocument())
+    const demo = await demoDocument(useSettingsStore().units)
+    workspace.replace('start', () => demo)
   }
   void workspace.verify()
 }

@@ -15,6 +15,7 @@ export function createAppRouter() {
         name: 'gray-to-black',
         component: () => import('@/features/rig/transfer/TransferPage.vue'),
       },
+      { path: '/more', name: 'more', component: () => import('@/features/more/MorePage.vue') },
       {
         path: '/settings',
         name: 'settings',

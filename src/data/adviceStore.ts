@@ -126,7 +126,8 @@ export const useAdviceStore = defineStore('advice', () => {
   function follow(advice: Advice): void {
     onMounted(() => {
       watched.set(advice, (watched.get(advice) ?? 0) + 1)
-      void ask()
+      // The screen is drawn first.
+      setTimeout(() => void ask(), WAIT_MS)
     })
     onBeforeUnmount(() => {
       const left = (watched.get(advice) ?? 1) - 1

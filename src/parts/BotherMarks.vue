@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 defineProps<{
   /** 0 to 5 */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Copy, Trash2 } from '@lucide/vue'
 import ChoiceField from './fields/ChoiceField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import PageHead from './PageHead.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 defineProps<{ title: string }>()
 </script>

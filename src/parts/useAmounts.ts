@@ -1,6 +1,7 @@
 import { useSettingsStore } from '@/data/settingsStore'
 import type { LevelUnit } from '@/core/model'
-import { formatFactor, formatFigures, formatNumber, formatQuantity, formatVolume, t } from '@/texts'
+import { formatFactor, formatFigures, formatNumber, formatQuantity, formatVolume } from '@/texts'
+import * as t from '@/texts/t'
 
 /** Amounts in the owner's units. */
 export function useAmounts() {

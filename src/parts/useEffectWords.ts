@@ -1,7 +1,8 @@
 import { REDIRECT_ENDS, isOneOf, type Effect, type Habit } from '@/core/model'
 import type { Quantity } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import { useAmounts } from './useAmounts'
 
 /** What an effect does, in words and the owner's units. */

@@ -1,5 +1,5 @@
 import { fromSi, type Dimension, type Quantity, type Unit, type UnitChoice } from '@/core/quantities'
-import { words } from './en/words'
+import * as words from './en/words'
 
 const LOCALE = 'en'
 

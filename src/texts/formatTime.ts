@@ -1,5 +1,5 @@
 import { PARTS, dayAndPartOf, dayZero, type WallTime } from '@/core/calendar'
-import { words } from './en/words'
+import * as words from './en/words'
 
 const LOCALE = 'en-GB'
 

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { useBrowser } from './support/app'
+import { fold, useBrowser } from './support/app'
 
 const open = useBrowser()
 const axe = await readFile('node_modules/axe-core/axe.min.js', 'utf8')
@@ -17,7 +17,7 @@ interface Screen {
 const SCREENS: Screen[] = [
   { name: 'Camp, empty', which: 'mine', hash: '/', ready: 'h1' },
   { name: 'Stay, with the chart and what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]', prepare: async (page) => {
-    await page.getByRole('button', { name: 'Draw the levels' }).click()
+    await fold(page, 'chart').click()
     await page.locator('[data-testid=plot] svg').first().waitFor()
     await page.getByText('The same as a table').click()
   } },

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { createServer } from '../../server/app'
-import { dryDays, saved, useBrowser } from './support/app'
+import { dryDays, fold, saved, useBrowser } from './support/app'
 
 const open = useBrowser()
 const gray = (page: Page) => page.getByTestId('tank-gray').getByLabel('Holds')
@@ -108,7 +108,7 @@ describe('data that cannot be lost', () => {
       await page.getByRole('heading', { name: heading }).waitFor()
     }
     await page.goto(`${url}/#/stay`)
-    await page.getByRole('button', { name: 'Draw the levels' }).click()
+    await fold(page, 'chart').click()
     await page.locator('[data-testid=plot] svg').first().waitFor()
     const fonts = await page.evaluate(() =>
       document.fonts.ready.then(() => [...document.fonts].filter(({ status }) => status === 'loaded').length),

@@ -46,18 +46,22 @@ describe('by hand', () => {
   it('a value is kept when it is whole and understood: what is half typed goes back to what stood there', async () => {
     const { page } = await open('demo', '/rig')
     await saved(page)
-    const field = page.getByTestId('tank-gray').getByLabel('At the start')
+    const dialog = page.getByRole('dialog')
+    const field = dialog.getByLabel('In it')
+    const opened = async () => {
+      await page.getByTestId('tank-gray').getByRole('button', { name: /how its level was read/ }).click()
+      return field.inputValue()
+    }
     const kept = async () => {
       await saved(page)
       await page.reload()
-      await field.waitFor()
-      return field.inputValue()
+      return opened()
     }
-    const before = await field.inputValue()
+    const before = await opened()
     // So slowly that each part might be the whole.
     await field.fill('')
     for (const key of '33 gallops') await field.press(key, { delay: key === '3' ? 600 : 10 })
-    await page.getByTestId('tank-gray').getByText(`Still counting with ${before} L`).waitFor()
+    await dialog.getByText(`Still counting with ${before} L`).waitFor()
     await field.blur()
     expect(await kept()).toBe(before)
     for (const [typed, litres] of [['1/3', '70'], ['two thirds', '140'], ['50 %', '105'], ['12', '12']] as const) {
@@ -66,7 +70,15 @@ describe('by hand', () => {
       await field.blur()
       await expect.poll(() => field.inputValue()).toBe(litres)
     }
-    expect(await kept()).toBe('12')
+    // By its panel: a lit third is anything up to the next mark.
+    await dialog.getByRole('radio', { name: 'Off the panel' }).click()
+    await dialog.getByRole('radio', { name: 'thirds' }).click()
+    await dialog.getByRole('radio', { name: /^⅓: 70 L to 140 L$/ }).click()
+    await dialog.getByRole('button', { name: 'Done' }).last().click()
+    await page.getByTestId('tank-gray').getByText('by its panel, 70 L to 140 L').waitFor()
+    await saved(page)
+    await page.reload()
+    await page.getByTestId('tank-gray').getByText('by its panel, 70 L to 140 L').waitFor()
   }) // prettier-ignore
 
   it('Ctrl+Z in a field is the field’s; elsewhere it is the document’s, and says when it takes back another tab’s step', async () => {

@@ -4,7 +4,7 @@ import { saved, useBrowser } from './support/app'
 
 const open = useBrowser()
 const strip = (page: Page) => page.getByTestId('count-strip').innerText()
-const days = async (page: Page) => Number.parseFloat(await strip(page))
+const days = async (page: Page) => Number.parseFloat(/average ([\d.]+)/.exec(await strip(page))?.[1] ?? '')
 const daysOf = async (page: Page, tank: string) =>
   Number.parseFloat(await page.getByTestId(`tank-${tank}`).getByRole('button', { name: /Why\?/ }).innerText())
 

@@ -1,10 +1,10 @@
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { useBrowser } from './support/app'
+import { fold, useBrowser } from './support/app'
 
 const open = useBrowser()
 const strip = (page: Page) => page.getByTestId('count-strip').innerText()
-const days = async (page: Page) => Number.parseFloat(await strip(page))
+const days = async (page: Page) => Number.parseFloat(/average ([\d.]+)/.exec(await strip(page))?.[1] ?? '')
 
 describe('the board', () => {
   it('shows the stop inside its day, and walks by keyboard to a level whose sum it explains', async () => {
@@ -143,7 +143,7 @@ describe('levels over the stay', () => {
         performance.getEntriesByType('resource').some(({ name }) => name.includes('plotly')),
       )
     expect(await loaded()).toBe(false)
-    await page.getByRole('button', { name: 'Draw the levels' }).click()
+    await fold(page, 'chart').click()
     await page.locator('[data-testid=plot] svg').first().waitFor()
     expect(await loaded()).toBe(true)
     expect(await page.getByTestId('chart-sentence').innerText()).toMatch(
@@ -165,8 +165,8 @@ describe('several stays, crews and rigs', () => {
     await expect
       .poll(() => page.getByLabel('Name of the stay').inputValue())
       .toBe('Harrow Ridge raptor count, copy')
-    await page.getByRole('link', { name: 'Rig', exact: true }).first().click()
     await page.getByRole('button', { name: 'Copy Rig of this stay' }).click()
+    await page.getByRole('link', { name: 'Rig', exact: true }).first().click()
     await page.getByTestId('tank-gray').getByLabel('Holds').fill('60')
     await expect.poll(() => strip(page)).not.toBe(before)
     const small = await strip(page)

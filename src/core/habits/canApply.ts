@@ -5,7 +5,10 @@ import { REDIRECT_ENDS, isOneOf, type Crew, type Effect, type Fixture, type Habi
  * be led into it. One that does nothing is not offered.
  */
 export function canApply({ effects }: Pick<Habit, 'effects'>, rig: Rig, crew: Crew): boolean {
-  return effects.length === 0 || effects.some((effect) => actsIn(effect, rig, crew))
+  const leads = effects.filter(({ kind }) => kind === 'redirect')
+  // What it spares hangs on where it leads: no flush is spared by a jug that is not there.
+  const isAstray = leads.length > 0 && !leads.some((effect) => actsIn(effect, rig, crew))
+  return !isAstray && (effects.length === 0 || effects.some((effect) => actsIn(effect, rig, crew)))
 }
 
 function actsIn(effect: Effect, rig: Rig, crew: Crew): boolean {

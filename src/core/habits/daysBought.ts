@@ -3,6 +3,7 @@ import type { Id, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { whole, within, type Steps } from '../steps'
 import { blockedBy, type Blocked } from './blocked'
+import { canApply } from './canApply'
 import { switchHabit } from './switchHabit'
 
 export interface DaysBought {
@@ -12,6 +13,8 @@ export interface DaysBought {
   days: Days
   /** What it lacks in this rig and on this land; null: nothing. */
   blockedBy: Blocked | null
+  /** Whether it does anything in this rig: what does nothing is not offered. */
+  applies: boolean
   /** The count with it lies beyond the horizon, so it may buy more. */
   atLeast: boolean
   /** Containers that it brings nearer their limits: days by which their own counts are shorter with it. */
@@ -28,7 +31,7 @@ export function daysBought(stayCase: StayCase): DaysBought[] {
 
 /** The same in pieces, for those who cannot wait for a dozen counts at once. */
 export function* daysBoughtSteps(stayCase: StayCase): Steps<DaysBought[]> {
-  const { stay, rig, habits } = stayCase
+  const { stay, rig, crew, habits } = stayCase
   const turns = habits.length + 1
   const asItStands = yield* within(dryDays(stayCase), 0, 1 / turns)
   const rows: DaysBought[] = []
@@ -43,6 +46,7 @@ export function* daysBoughtSteps(stayCase: StayCase): Steps<DaysBought[]> {
       on,
       days: withIt.days - without.days,
       blockedBy: blockedBy(habit, rig, stay),
+      applies: canApply(habit, rig, crew),
       atLeast: withIt.beyond,
       pushes: pushesOf(withIt.containers, without.containers),
     })

@@ -15,8 +15,8 @@ export interface Component {
   combos: Combo[]
 }
 
-/** Largest component that is searched whole: 2^12 combinations. */
-export const MOST_IN_COMPONENT = 12
+/** Largest component that is searched whole, in combinations. */
+export const MOST_COMBOS = 1024
 
 /** The activities whose uses, volumes or drains a habit changes; what it catches and reuses goes through its vessel. */
 export function activitiesOf({ effects }: Habit): Id[] {
@@ -26,27 +26,58 @@ export function activitiesOf({ effects }: Habit): Id[] {
 /**
  * Habits apart by what they act on: habits of different components never change what the others do, but for water
  * that a vessel passes on.
- * @param habits the first ones are kept where a component is too large @returns also the ones left out
+ * @param habits the first ones are kept where a component is too large
+ * @param always habits that are on in every combination, at no bother of it
+ * @returns also the ones left out
  */
-export function componentsOf(habits: readonly Habit[]): { components: Component[]; left: Habit[] } {
+export function componentsOf(
+  habits: readonly Habit[],
+  always: readonly Habit[] = [],
+): { components: Component[]; left: Habit[] } {
+  const groups = groupsOf(habits).map((group) => kept(habits.filter((habit) => group.includes(habit))))
+  return {
+    components: groups.map((group) => ({
+      activities: [...new Set(group.flatMap(activitiesOf))],
+      combos: combosOf(group, always).sort((a, b) => a.bother - b.bother),
+    })),
+    left: habits.filter((habit) => !groups.some((group) => group.includes(habit))),
+  }
+}
+
+function groupsOf(habits: readonly Habit[]): Habit[][] {
   const groups: Habit[][] = []
   for (const habit of habits) {
     const meets = groups.filter((group) => group.some((other) => isLinked(habit, other)))
     for (const group of meets) groups.splice(groups.indexOf(group), 1)
     groups.push([...meets.flat(), habit])
   }
-  const kept = groups.map((group) => group.filter((habit) => place(group, habits, habit) < MOST_IN_COMPONENT))
-  return {
-    components: kept.map((group) => ({
-      activities: [...new Set(group.flatMap(activitiesOf))],
-      combos: combosOf(group).sort((a, b) => a.bother - b.bother),
-    })),
-    left: habits.filter((habit) => !kept.some((group) => group.includes(habit))),
-  }
+  return groups
 }
 
-function place(group: readonly Habit[], habits: readonly Habit[], habit: Habit): number {
-  return group.filter((other) => habits.indexOf(other) < habits.indexOf(habit)).length
+/** As many of a group as can be searched whole. */
+function kept(group: readonly Habit[]): Habit[] {
+  return group.reduce<Habit[]>((own, habit) => {
+    const more = [...own, habit]
+    return combosOf(more, []).length <= MOST_COMBOS ? more : own
+  }, [])
+}
+
+/** Habits on each side of a hinge from which it is worth to search with it on and with it off. */
+const LEAST_SIDE = 3
+const MOST_HINGES = 2
+
+/**
+ * Habits that tie together what else could be searched apart, as a meal out ties the washing-up to the toilet: the search
+ * is made with each of them on and off, and both times what is left falls into small components.
+ */
+export function hingesOf(habits: readonly Habit[]): Habit[] {
+  const isHinge = (habit: Habit) => {
+    const sides = groupsOf(habits.filter((other) => other !== habit)).filter((group) =>
+      group.some((other) => isLinked(habit, other)),
+    )
+    return habit.vessel === null && sides.filter((side) => side.length >= LEAST_SIDE).length > 1
+  }
+  return habits.filter(isHinge).slice(0, MOST_HINGES)
 }
 
 function isLinked(a: Habit, b: Habit): boolean {
@@ -55,7 +86,7 @@ function isLinked(a: Habit, b: Habit): boolean {
   return activitiesOf(a).some((activity) => others.includes(activity))
 }
 
-function combosOf(habits: readonly Habit[]): Combo[] {
+function combosOf(habits: readonly Habit[], always: readonly Habit[]): Combo[] {
   return habits.reduce<Combo[]>(
     (combos, habit) => [
       ...combos,
@@ -63,6 +94,6 @@ function combosOf(habits: readonly Habit[]): Combo[] {
         .filter((combo) => combo.habits.every((other) => !areRivals(other, habit)))
         .map((combo) => ({ habits: [...combo.habits, habit], bother: combo.bother + habit.bother.value })),
     ],
-    [{ habits: [], bother: 0 }],
+    [{ habits: [...always], bother: 0 }],
   )
 }

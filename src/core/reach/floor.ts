@@ -15,6 +15,7 @@ export function contextOf(
   components: readonly Component[],
   habits: readonly Habit[],
   keeps: Keeps,
+  always: readonly Habit[] = [],
 ): SearchContext {
   const { model } = table
   const ofFlush = components.map(({ activities }) => keeps !== 'nothing' && fallsOnSolids(model, activities))
@@ -26,7 +27,7 @@ export function contextOf(
   }
   const kept = keeps === 'school' ? flushKept(crew) : crew.flushFloor.value
   const floor = ofFlush.includes(true) ? Math.min(kept, leastOf([])) : 0
-  const relevant = (set: readonly Habit[]) => set.filter((habit) => components.some(({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit))))
+  const relevant = (set: readonly Habit[]) => [...new Set(set)].filter((habit) => always.includes(habit) || components.some(({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit))))
   const known = new Map<string, boolean>()
   const keepsFloor = (set: readonly Habit[]) => {
     const ids = relevant(set).map(({ id }) => id).sort()
@@ -35,7 +36,7 @@ export function contextOf(
     return known.get(key)!
   }
   const allowed = allowedOf(stay.confidence.value, table.trips)
-  return { table, flows: flowTable(table, components, habits), ofFlush, keepsFloor, allowed }
+  return { table, flows: flowTable(table, components, habits, always), ofFlush, keepsFloor, allowed }
 } // prettier-ignore
 
 /** Whether some of the activities put anything into a black tank that solids reach. */

@@ -46,11 +46,12 @@ interface ActivityFlow {
   columns: Weighted[]
 }
 
-/** @param habits all that may be chosen */
+/** @param habits all that may be chosen @param always those that are on whatever is chosen */
 export function flowTable(
   table: TripTable,
   components: readonly Component[],
   habits: readonly Habit[],
+  always: readonly Habit[] = [],
 ): FlowTable {
   const { model, limited, trips } = table
   const vessels = habits.filter(({ vessel }) => vessel !== null).map((habit) => placeOf(table, habit))
@@ -74,7 +75,7 @@ export function flowTable(
     at(days) {
       const total = totalsAt(table, columns, days)
       return {
-        rest: total(others.map((a) => flowOf(a, []))),
+        rest: total(others.map((a) => flowOf(a, always))),
         combos: components.map(({ activities, combos }) =>
           combos.map((combo) => ({
             combo,

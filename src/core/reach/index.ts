@@ -1,4 +1,4 @@
-export { MOST_IN_COMPONENT } from './components'
+export { MOST_COMBOS } from './components'
 export { allowedOf } from './floor'
 export type { Goal } from './goal'
 export { HOLDS, SAMPLE, reach } from './reach'

@@ -8,14 +8,14 @@ import { expectFinderIsBest, finderArb } from '../../../tests/support/finder'
 import { samplerFor } from '../../../tests/support/spreads'
 import { habit } from '../../../tests/support/build'
 import { trailerDemo } from '../../../scripts/demo/trailer'
-import { componentsOf } from './components'
+import { componentsOf, hingesOf } from './components'
 import { reach, type ReachOptions } from './reach'
 import { withHabitsIn } from '../../../tests/support/inDocument'
 import { isThorough, often } from '../../../tests/support/thorough'
 
 const TRIPS = 120
 const UNTIL = 8
-const HORIZON = Math.ceil(UNTIL * 1.6 + 4)
+const HORIZON = Math.ceil(UNTIL * 1.25 + 2)
 const TEN = [
   'wet-soap-rinse', 'one-hair-rinse', 'shower-every-other', 'shower-basin', 'basin-dishes', 'paper-plates',
   'no-liquid-flush', 'toilets-away', 'pump-off', 'tooth-cup',
@@ -23,6 +23,17 @@ const TEN = [
 
 /** Every set of ten takes a thousand counts: one such case is enough in every run. */
 const FEW = isThorough ? TEN : TEN.slice(2)
+
+const TIED = [
+  'wet-soap-rinse',
+  'basin-dishes',
+  'wipe-first',
+  'paper-plates',
+  'no-liquid-flush',
+  'bowl-liners',
+  'toilets-away',
+  'meals-out',
+]
 
 /** A crew that flushes as little as its floor allows. */
 function savesFlush(document: Document): void {
@@ -52,6 +63,7 @@ describe('the least bother that reaches the nights', () => {
         document.habits.push(habit('long-wash', [{ kind: 'volume', activity: 'shower', factor: owned(1.2) }], { bother: owned(0) }))
       }),
     ],
+    ['a meal out that ties the washing-up to the toilet', demoWith(TIED, savesFlush)],
   ])('is what brute force finds: %s', (_, document) => {
     const all = everySet(document, { untilDays: UNTIL, trips: TRIPS })
     const { goal, curve } = searched(document)
@@ -152,6 +164,7 @@ describe('the least bother that reaches the nights', () => {
     const rivals = demoWith(['basin-dishes', 'paper-plates', 'tooth-cup'], ({ habits }) => {
       for (const one of habits) if (one.id !== 'tooth-cup') one.where = 'sink'
     })
+    expect(hingesOf(demoWith(TIED).habits).map(({ id }) => id)).toEqual(['meals-out'])
     expect(
       componentsOf(rivals.habits)
         .components.map(({ combos }) => combos.length)

@@ -1,11 +1,11 @@
-import { blockedBy, canApply } from '../habits'
+import { areRivals, blockedBy, canApply } from '../habits'
 import type { Habit, Id, StayCase } from '../model'
 import { riskTables, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
-import { componentsOf } from './components'
+import { componentsOf, hingesOf } from './components'
 import { contextOf, holdsBackOf, type Keeps } from './floor'
 import { STEP_DAYS, goalOf, type Goal } from './goal'
-import { leastBother } from './leastBother'
+import { leastBother, type FoundSet, type SearchContext } from './leastBother'
 import { mostDays } from './mostDays'
 import { playerOf } from './player'
 import { tripTable } from './tripTable'
@@ -65,8 +65,9 @@ export interface ReachOptions {
 }
 
 export const SAMPLE = 500
-/** How far beyond the goal the curve is followed. */
-const BEYOND_GOAL = 1.6
+/** How far beyond the goal the curve is followed: what buys more than that nobody asked for, and it says 'or more'. */
+const BEYOND_GOAL = 1.25
+const BEYOND_DAYS = 2
 
 /**
  * Which habits make a stay last, with the least bother, and the whole trade-off of bother against days. Habits that are
@@ -110,7 +111,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
 function groundOf(stayCase: StayCase, options: ReachOptions) {
   const { seed, untilDays, trips = SAMPLE, tables = riskTables() } = options
   const { stay } = stayCase
-  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays * BEYOND_GOAL + 4))
+  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays * BEYOND_GOAL + BEYOND_DAYS))
   const table = tripTable(stayCase, { seed, trips, horizonDays, tables })
   const play = playerOf(stayCase, horizonDays, seed, tables)
   return { stayCase, stay, untilDays, horizonDays, table, play }
@@ -126,30 +127,65 @@ export interface Held {
 /** A search among the habits that may be chosen. */
 function searchOn(ground: Ground, { without, keeps }: Held) {
   const { stayCase, table, play, untilDays } = ground
-  const habits = choosable(stayCase, without)
-  const { components, left } = componentsOf(habits)
-  const context = contextOf(ground, components, habits, keeps)
-  const judge = ({ habits: chosen, bother }: { habits: Habit[]; bother: number }): HabitSet => {
-    const ids = chosen.map(({ id }) => id).sort()
+  const branches = branchesOf(ground, choosable(stayCase, without), keeps)
+  const { context } = branches[0]!
+  const judge = ({ habits: chosen, bother }: FoundSet): HabitSet => {
+    const ids = [...new Set(chosen.map(({ id }) => id))].sort()
     return { habits: ids, bother, ...play.quantile(ids, table.trips, context.allowed) }
   }
   const best = (days: Days, over: number, cap: number): HabitSet | null => {
-    const set = leastBother(context, days, over, cap)
-    return set && judge(set)
+    let found: FoundSet | null = null
+    for (const branch of branches) {
+      branch.context.allowed = context.allowed
+      const { bother } = branch
+      const set = leastBother(branch.context, days, over - bother, (found?.bother ?? cap) - bother)
+      if (set) found = { habits: [...branch.always, ...set.habits], bother: set.bother + bother }
+    }
+    return found && judge(found)
+  }
+  const lasting = (days: Days): HabitSet | null => {
+    for (const branch of branches) {
+      branch.context.allowed = context.allowed
+      const set = leastBother(branch.context, days, -1, Infinity, true)
+      if (set)
+        return judge({ habits: [...branch.always, ...set.habits], bother: set.bother + branch.bother })
+    }
+    return null
   }
   return {
     judge,
     best,
-    lasting: (days: Days) => {
-      const set = leastBother(context, days, -1, Infinity, true)
-      return set && judge(set)
-    },
-    left: left.map(({ id }) => id),
+    lasting,
+    left: [...new Set(branches.flatMap(({ left }) => left.map(({ id }) => id)))],
     /** @param under only with less bother than this is it worth a word */
     goal: (curve: readonly HabitSet[], under = Infinity) =>
       goalOf({ context, untilDays, play, best, trips: table.trips, curve, under }),
   }
-} // prettier-ignore
+}
+
+/** A search with some of the hinges on and the others off. */
+interface Branch {
+  always: Habit[]
+  bother: number
+  context: SearchContext
+  left: Habit[]
+}
+
+function branchesOf(ground: Ground, habits: readonly Habit[], keeps: Keeps): Branch[] {
+  const hinges = hingesOf(habits)
+  const sets = hinges.reduce<Habit[][]>(
+    (all, hinge) => [...all, ...all.filter(isFreeOf(hinge)).map((set) => [...set, hinge])],
+    [[]],
+  )
+  return sets.map((always) => {
+    const others = habits.filter((habit) => !hinges.includes(habit) && isFreeOf(habit)(always))
+    const { components, left } = componentsOf(others, always)
+    const bother = always.reduce((sum, habit) => sum + habit.bother.value, 0)
+    return { always, bother, context: contextOf(ground, components, others, keeps, always), left }
+  })
+}
+
+const isFreeOf = (habit: Habit) => (set: readonly Habit[]) => set.every((other) => !areRivals(other, habit))
 
 /** The same search with one of the things allowed that are held back; null where that buys nothing. */
 function withoutHold(ground: Ground, held: Held, by: Hold, { goal, most }: Reach): HeldBack | null {

@@ -1,8 +1,7 @@
 import { blockedBy, switched } from '@/core/habits'
 import type { Document, Gear, Habit, Id, LandRule } from '@/core/model'
 import { owned } from '@/core/quantities'
-import { rigOf } from './rigEdits'
-import { crewOf, stayOf } from './stayEdits'
+import { crewOf, rigOf, stayOf } from './find'
 
 /** Recipes on a draft: habits, and the gear and rules they stand on. */
 
@@ -41,8 +40,9 @@ export function setRule(
   date: string,
 ): void {
   const stay = stayOf(draft, stayId)
+  const litres = stay.rules.find((recorded) => recorded.rule === rule)?.litres ?? null
   stay.rules = stay.rules.filter((recorded) => recorded.rule !== rule)
-  if (allowed !== null) stay.rules.push({ rule, allowed, litres: null, source, date })
+  if (allowed !== null) stay.rules.push({ rule, allowed, litres: allowed ? litres : null, source, date })
   dropBlocked(draft)
 }
 

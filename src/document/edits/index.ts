@@ -1,3 +1,5 @@
+export { containerOf, crewOf, rigOf, stayOf } from './find'
+export { setFlushSchool } from './flushEdits'
 export {
   copyCrew,
   copyRig,
@@ -22,15 +24,14 @@ export {
   addContainer,
   addFixture,
   changeMedium,
-  containerOf,
   newOutlet,
   removeContainer,
   removeFixture,
   reroute,
-  rigOf,
   setCapacity,
   setJoined,
   setOutlet,
+  setPanel,
   setReserve,
   setRole,
   setSafeFill,
@@ -38,7 +39,6 @@ export {
 export {
   addAbsences,
   addPerson,
-  crewOf,
   removeActivity,
   removePerson,
   setAbsence,
@@ -47,8 +47,8 @@ export {
   setModelLevel,
   setNights,
   setOwnRate,
+  setReading,
   setStart,
   setWarmest,
-  stayOf,
   withWeight,
 } from './stayEdits'

@@ -1,16 +1,16 @@
 import {
   sideOf,
-  type Container,
   type ContainerKind,
   type Document,
   type Id,
   type Outlet,
-  type Rig,
+  type Panel,
   type Role,
 } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
 import { fullOrEmpty } from '../starters/assumed'
 import { newContainer, newFixture } from '../starters/containers'
+import { containerOf, rigOf } from './find'
 
 /** Recipes on a draft of the document. Each leaves it valid or is refused as a whole by the check that follows. */
 
@@ -19,6 +19,12 @@ export function addContainer(draft: Document, rigId: Id, kind: ContainerKind, id
   const container = newContainer(kind, id, name)
   rigOf(draft, rigId).containers.push(container)
   for (const stay of draft.stays) if (stay.rig === rigId) stay.levels.push(fullOrEmpty(container))
+}
+
+/** What a monitor panel shows of a tank; null: it has none. */
+export function setPanel(draft: Document, rigId: Id, containerId: Id, panel: Panel): void {
+  const container = containerOf(rigOf(draft, rigId), containerId)
+  if ('panel' in container) container.panel = panel
 }
 
 /** Removes a tank and its starting levels; the check refuses it while a fixture is led to it. */
@@ -88,10 +94,6 @@ export function setRole(draft: Document, rigId: Id, fixtureId: Id, role: Role, s
   ]
 }
 
-export function rigOf(draft: Document, rigId: Id): Rig {
-  return draft.rigs.find(({ id }) => id === rigId)!
-}
-
 /** Leads a fixture's drain, its solids or its supply to another container. @param to null: by hand, or no second receiver */
 export function reroute(
   draft: Document,
@@ -149,8 +151,4 @@ function leaveOutlet(outlet: Outlet, containerId: Id): void {
   outlet.joined = outlet.joined.filter((id) => id !== containerId)
   if (outlet.joined.length < 2) outlet.joined = []
   if (outlet.rinses === containerId) outlet.rinses = null
-}
-
-export function containerOf(rig: Rig, containerId: Id): Container {
-  return rig.containers.find(({ id }) => id === containerId)!
 }

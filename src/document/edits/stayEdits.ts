@@ -1,4 +1,5 @@
 import { leaveAfterNights, nightsBetween, type Part } from '@/core/calendar'
+import { startOf, type Reading } from '@/core/levels'
 import {
   isAwayOn,
   type Absence,
@@ -10,23 +11,40 @@ import {
 } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { LIMITS } from '../schema/limits'
+import { crewOf, stayOf } from './find'
 
 /** Farther than any stay may last. */
 const LAST_DAY = LIMITS.day.max
 
 /** Recipes on a draft: a stay and its crew. */
 
-export function stayOf(draft: Document, stayId: Id): Stay {
-  return draft.stays.find(({ id }) => id === stayId)!
-}
-
-export function crewOf(draft: Document, crewId: Id): Crew {
-  return draft.crews.find(({ id }) => id === crewId)!
-}
-
 export function setLevel(draft: Document, stayId: Id, containerId: Id, litres: number): void {
   const entry = stayOf(draft, stayId).levels.find(({ container }) => container === containerId)
   if (entry) entry.level = owned(litres)
+}
+
+/**
+ * Sets what was read of the tanks that the count takes as one; a panel's step and a share are each tank's own. Amounts are
+ * parted by size.
+ */
+export function setReading(draft: Document, stayId: Id, members: readonly Id[], reading: Reading): void {
+  const stay = stayOf(draft, stayId)
+  const rig = draft.rigs.find(({ id }) => id === stay.rig)!
+  const tanks = rig.containers.filter(({ id }) => members.includes(id))
+  const total = tanks.reduce((sum, { capacity }) => sum + capacity.value, 0)
+  for (const tank of tanks) {
+    const share = tank.capacity.value / total
+    const entry = stay.levels.find(({ container }) => container === tank.id)!
+    Object.assign(entry, startOf(partOf(reading, share), tank))
+  }
+}
+
+function partOf(reading: Reading, share: number): Reading {
+  if (reading.way === 'panel') return reading
+  const level = reading.level * share
+  if (reading.way === 'known') return { way: 'known', level }
+  if (reading.way === 'about') return { way: 'about', level, within: reading.within * share }
+  return { way: 'measured', level, deviation: reading.deviation * share }
 }
 
 /**

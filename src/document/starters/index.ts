@@ -6,6 +6,7 @@ export { PLUMBING_IDS, TOILET_IDS, layoutRig, plannedTanks, toiletsFor } from '.
 export type { LayoutNames, PlannedTank, PlumbingId, TankLitres, TankName, ToiletId } from './layouts'
 export { PRESET_IDS, firstChoices, presetIn, startDocument } from './starterStay'
 export type { PresetId, StartChoices, StarterNames } from './starterStay'
+export { demoInRoundNumbers } from './roundNumbers'
 export { STARTER_HABIT_IDS } from './starterTexts'
 export type { StarterHabitId, StarterTexts } from './starterTexts'
 export { WAYS, litresADay } from './ways'

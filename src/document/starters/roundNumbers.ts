@@ -1,4 +1,4 @@
-import type { Crew, Rig, Stay } from '@/core/model'
+import { sideOf, sparesOf, type Container, type Crew, type Document, type Rig, type Stay } from '@/core/model'
 import { roundIn, type Quantity, type UnitChoice } from '@/core/quantities'
 
 /**
@@ -30,4 +30,57 @@ export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(m
       weather: { ...stay.weather, usual: round(stay.weather.usual, units.temperature) },
     },
   }
-} // prettier-ignore
+}
+
+/**
+ * A demo in numbers that are round in the reader's units: what tanks hold, reserves, starting levels, weights, the weather.
+ * What a use takes stays as it is. A supply that starts full goes on starting full.
+ */
+export function demoInRoundNumbers(document: Document, units: UnitChoice): Document {
+  const round = (quantity: Quantity, unit: UnitChoice[keyof UnitChoice]): Quantity => ({
+    ...quantity,
+    value: roundIn(quantity.value, unit),
+  })
+  const { volume, mass, temperature } = units
+  const rigs = document.rigs.map((rig) => ({
+    ...rig,
+    containers: rig.containers.map((container) => roundContainer(container, round, units)),
+    heater: rig.heater && { ...rig.heater, volume: round(rig.heater.volume, volume) },
+    payload: rig.payload && { limit: round(rig.payload.limit, mass), other: round(rig.payload.other, mass) },
+  }))
+  const levelsOf = (stay: Stay): Stay['levels'] =>
+    stay.levels.map((start) => {
+      const tank = rigs.find(({ id }) => id === stay.rig)!.containers.find(({ id }) => id === start.container)!
+      if (tank.kind === 'solids') return start
+      const full = (1 + sparesOf(tank)) * tank.capacity.value
+      const was = document.rigs.flatMap(({ containers }) => containers).find(({ id }) => id === tank.id)!
+      const isFull = sideOf(tank.kind) !== 'waste' && start.level.value === was.capacity.value
+      const level = isFull ? { ...start.level, value: full } : round(start.level, volume)
+      return { ...start, level, error: { ...start.error, size: round(start.error.size, volume) } }
+    })
+  return {
+    ...document,
+    rigs,
+    stays: document.stays.map((stay) => ({
+      ...stay,
+      levels: levelsOf(stay),
+      weather: {
+        ...stay.weather,
+        usual: round(stay.weather.usual, temperature),
+        days: stay.weather.days.map((day) => ({ ...day, warmest: round(day.warmest, temperature) })),
+      },
+    })),
+  }
+}
+
+type Round = (quantity: Quantity, unit: UnitChoice[keyof UnitChoice]) => Quantity
+
+function roundContainer(container: Container, round: Round, { volume, mass }: UnitChoice): Container {
+  return {
+    ...container,
+    ...(container.kind === 'solids' ? {} : { capacity: round(container.capacity, volume) }),
+    ...('reserve' in container ? { reserve: round(container.reserve, volume) } : {}),
+    ...('light' in container && container.light ? { light: round(container.light, volume) } : {}),
+    ...('shell' in container ? { shell: round(container.shell, mass) } : {}),
+  } as Container
+}

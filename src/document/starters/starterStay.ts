@@ -1,4 +1,5 @@
 import { leaveAfterNights, type WallTime } from '@/core/calendar'
+import { startOf } from '@/core/levels'
 import type { Crew, Document, Rig, Stay } from '@/core/model'
 import { fromSource, roundIn, type UnitChoice } from '@/core/quantities'
 import { starterActivities } from './activities'
@@ -6,10 +7,12 @@ import { assumedCrew, assumedWeather, fullOrEmpty } from './assumed'
 import { starterHabits } from './habits'
 import {
   layoutRig,
+  plannedTanks,
   type KnownTanks,
   type LayoutNames,
   type PlumbingId,
   type TankLitres,
+  type TankName,
   type ToiletId,
 } from './layouts'
 import { inRoundNumbers } from './roundNumbers'
@@ -57,6 +60,10 @@ export interface StartChoices {
   way: Way
   start: WallTime
   nights: number
+  /** The panel's marks, as shares of the volume; null: none, or nobody looks at it. */
+  probes: number[] | null
+  /** What is lit on arrival, by the tank's name in the plan; full or empty where nothing is said. */
+  steps: Partial<Record<TankName, number>>
 }
 
 /** The choices a new owner meets: a van, two people, five nights from tomorrow afternoon. @param tomorrow any time of that day */
@@ -72,6 +79,8 @@ export function firstChoices(tomorrow: WallTime, units: UnitChoice): StartChoice
     way: 'usual',
     start: `${tomorrow.slice(0, 10)}T15:00`,
     nights: 5,
+    probes: null,
+    steps: {},
   }
 }
 
@@ -83,10 +92,11 @@ export function startDocument(
   newId: NewId,
   units: UnitChoice,
 ): Document {
-  const laidOut = starterRig(choices, names, newId)
+  const laidOut = withPanel(starterRig(choices, names, newId), choices.probes)
   const lived = starterCrew(choices, texts, names, newId)
   const planned = starterStay(choices, names.stay, newId('stay'), laidOut, lived)
   const { rig, crew, stay } = inRoundNumbers({ rig: laidOut, crew: lived, stay: planned }, units)
+  stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
     version: 4,
@@ -125,10 +135,32 @@ function starterCrew(
       name: names.person(i + 1),
       rates: [],
     })),
-    activities: starterActivities(texts, { pet, laundry: false })
+    activities: starterActivities(texts, { pet, laundry: false, bowlSeal: toilet === 'black' })
       .map((activity) => asTheyLive(activity, way, persons))
       .map((activity) => flushedWith(activity, toilet === 'black' ? school : 'carried')),
   }
+}
+
+/** A monitor panel reads the built-in tanks. */
+function withPanel(rig: Rig, probes: number[] | null): Rig {
+  if (probes === null) return rig
+  const containers = rig.containers.map((container) =>
+    'panel' in container ? { ...container, panel: { probes: [...probes], by: 'owner' as const } } : container,
+  )
+  return { ...rig, containers }
+}
+
+/** Fresh full and waste empty, but for what the panel shows. */
+function arrivalLevels(rig: Rig, choices: StartChoices, names: StarterNames): Stay['levels'] {
+  const { plumbing, toilet, litres, known, steps } = choices
+  const planned = plannedTanks(plumbing, toilet, litres, names.layout, known)
+  return rig.containers.map((container, i) => {
+    const step = planned[i] && steps[planned[i].name]
+    const start = fullOrEmpty(container)
+    return step === undefined || !('panel' in container) || container.panel === null
+      ? start
+      : { ...start, ...startOf({ way: 'panel', step }, container) }
+  })
 }
 
 /** Fresh full and waste empty. */

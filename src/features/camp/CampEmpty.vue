@@ -4,7 +4,7 @@ import FileMessages from '@/parts/files/FileMessages.vue'
 import FilePicker from '@/parts/files/FilePicker.vue'
 import { useFiles } from '@/parts/files/useFiles'
 import { useSpace } from '@/parts/space'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const router = useRouter()

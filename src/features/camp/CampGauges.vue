@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import CampLevelErrors from './CampLevelErrors.vue'
 import { levelAt, usesLeft } from '@/core/count'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import type { ModelContainer } from '@/core/model'
 import { setModelLevel } from '@/document/edits'
 import StaffGauge from '@/parts/gauge/StaffGauge.vue'
+import LevelButton from '@/parts/levels/LevelButton.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatDays, formatNumber, t } from '@/texts'
+import { formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
@@ -54,7 +55,7 @@ function drag(container: ModelContainer, amount: number) {
 </script>
 
 <template>
-  <section aria-labelledby="gauges">
+  <section aria-labelledby="gauges" data-anchor="level-errors">
     <h2 id="gauges" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.levels }}</h2>
     <ul class="mt-3 grid grid-cols-[repeat(auto-fit,minmax(6.6rem,1fr))] gap-x-2 gap-y-6">
       <li v-for="gauge in gauges" :key="gauge.id" class="min-w-0" :data-testid="`gauge-${gauge.id}`">
@@ -62,6 +63,7 @@ function drag(container: ModelContainer, amount: number) {
         <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge, $event)" />
         <p class="figure mt-2 text-xl leading-tight font-bold">{{ level(gauge.start, gauge.unit) }}</p>
         <p class="text-[0.95rem] text-soft">{{ t.gauge.of(level(gauge.capacity, gauge.unit)) }}</p>
+        <LevelButton :members="gauge.members" :name="gauge.name" />
         <button
           type="button"
           class="figure min-h-11 text-left text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
@@ -87,6 +89,5 @@ function drag(container: ModelContainer, amount: number) {
       </li>
     </ul>
     <p class="mt-2 text-[0.95rem] text-soft">{{ t.camp.levelsHint }}</p>
-    <CampLevelErrors />
   </section>
 </template>

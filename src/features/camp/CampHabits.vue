@@ -1,36 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
+import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit } from '@/document/edits'
 import HabitRow from '@/parts/habits/HabitRow.vue'
-import { t } from '@/texts'
+import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
+import * as t from '@/texts/t'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-
-/** Most days first, as they stood when the screen opened: nothing moves under the thumb while switches are tried. */
-const order = ref<string[]>([])
-watch(
-  () => forecast.stay?.id,
-  () => {
-    order.value = [...forecast.bought].sort((a, b) => b.days - a.days).map(({ habit }) => habit)
-  },
-  { immediate: true },
-)
-const rows = computed(() =>
-  forecast.bought
-    .filter(({ blockedBy }) => blockedBy === null)
-    .sort((a, b) => order.value.indexOf(a.habit) - order.value.indexOf(b.habit))
-    .map((bought) => ({
-      ...bought,
-      habit: workspace.document.habits.find(({ id }) => id === bought.habit)!,
-    })),
-)
+const advice = useAdviceStore()
+const ROOM_ROWS = 10
+const all = useHabitRows('days')
 /** What is blocked is on the Habits screen, with what it needs. */
-const isWorth = ({ days, on }: { days: number; on: boolean }) => Math.abs(days) >= 0.05 || on
-const useful = computed(() => rows.value.filter(isWorth))
-const others = computed(() => rows.value.filter((row) => !isWorth(row)))
+const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
+const useful = computed(() => rows.value.filter(isWorthAWord))
+const others = computed(() => rows.value.filter((row) => !isWorthAWord(row)))
 const stopper = computed(
   () => forecast.rig?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? '',
 )
@@ -43,12 +29,20 @@ function toggle(habit: string, on: boolean) {
 
 <template>
   <section aria-labelledby="habits" data-anchor="habits">
-    <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
-    <ul class="mt-1">
+    <div class="flex flex-wrap items-baseline justify-between gap-x-4">
+      <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
+      <p class="text-[0.9rem] text-soft">{{ t.camp.planOnBought }}</p>
+    </div>
+    <!-- Their room, until what they buy is counted. -->
+    <div v-if="all.length === 0 && workspace.document.habits.length > 0" class="mt-1" aria-hidden="true">
+      <div v-for="n in ROOM_ROWS" :key="n" class="h-[5.85rem] border-b border-line" />
+    </div>
+    <ul v-else class="mt-1">
       <HabitRow
         v-for="row in useful"
         :key="row.habit.id"
         v-bind="row"
+        :is-behind="!advice.isWorthCurrent"
         @toggle="toggle(row.habit.id, $event)"
       />
     </ul>

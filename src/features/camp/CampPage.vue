@@ -1,31 +1,33 @@
 <script setup lang="ts">
-import { defineAsyncComponent } from 'vue'
-import CampEmpty from './CampEmpty.vue'
+import { computed, defineAsyncComponent } from 'vue'
 import CampGauges from './CampGauges.vue'
 import CampHabits from './CampHabits.vue'
+import CampNights from './CampNights.vue'
 import CampSetup from './CampSetup.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
-import { t } from '@/texts'
-import { later } from '@/ui/later'
+import FoldSection from '@/parts/FoldSection.vue'
+import * as t from '@/texts/t'
 
-/** The count is there before its chances are. */
-const RiskPanel = defineAsyncComponent(() => later().then(() => import('@/parts/risk/RiskPanel.vue')))
-const LevelChart = defineAsyncComponent(() => later().then(() => import('@/parts/levels/LevelChart.vue')))
+/** Fetched when somebody opens it: the count does not wait for a picture. */
+const CampEmpty = defineAsyncComponent(() => import('./CampEmpty.vue'))
+const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
+const LevelChart = defineAsyncComponent(() => import('@/parts/levels/LevelChart.vue'))
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()
 const risk = useRiskWords()
+const sure = computed(() => risk.value?.short ?? t.risk.working)
 </script>
 
 <template>
   <CampEmpty v-if="!forecast.stay" />
   <div v-else>
     <h1 class="sr-only">{{ t.camp.title }}</h1>
-    <div class="border-b border-line pt-5 pb-5">
+    <div class="border-b border-line pt-5 pb-4">
       <TheCount v-if="words" :words="words" :risk="risk"
         ><button
           type="button"
@@ -33,17 +35,19 @@ const risk = useRiskWords()
           @click="askCount"
         >
           {{ t.count.why }}
-        </button></TheCount
-      >
+        </button>
+        <template #below><CampNights class="mt-1" /></template>
+      </TheCount>
     </div>
     <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
-      <div>
-        <CampGauges class="pt-6" />
-        <RiskPanel class="pt-6" />
-        <LevelChart class="pt-6" />
+      <!-- While a stay is planned, what changes the answer comes right after it on a phone. -->
+      <CampHabits class="pt-6 lg:col-start-2 lg:row-span-2 lg:row-start-1" />
+      <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" />
+      <div class="pt-4 lg:col-start-1 lg:row-start-2">
+        <FoldSection id="risk" :title="t.risk.title" :answer="sure"><RiskPanel /></FoldSection>
+        <FoldSection id="chart" :title="t.chart.title" :answer="t.chart.closed"><LevelChart /></FoldSection>
         <CampSetup class="pt-6" />
       </div>
-      <CampHabits class="pt-6" />
     </div>
   </div>
 </template>

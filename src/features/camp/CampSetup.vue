@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { today } from '@/parts/today'
-import { formatDate, t } from '@/texts'
+import { formatDate } from '@/texts'
+import * as t from '@/texts/t'
 
 const now = today()
 const forecast = useForecastStore()

@@ -9,7 +9,8 @@ import type { FlushRange } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { usePlotWidth } from '@/parts/usePlotWidth'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ points: FlushPoint[]; crew: Crew; now: FlushRange | null }>()
 const forecast = useForecastStore()

@@ -2,17 +2,18 @@
 import { computed } from 'vue'
 import FlushPlot from './FlushPlot.vue'
 import { flushKept, flushSides, rinsesFor } from '@/core/habits'
-import { caseOf, type Crew, type FlushHabits, type FlushSchool } from '@/core/model'
+import { type Crew, type FlushHabits, type FlushSchool } from '@/core/model'
 import { owned, type Quantity } from '@/core/quantities'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf } from '@/document/edits'
+import { crewOf, setFlushSchool } from '@/document/edits'
 import { chanceWords } from '@/parts/risk/chanceWords'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import AppChoices from '@/ui/AppChoices.vue'
 
 const props = defineProps<{ crew: Crew }>()
@@ -25,7 +26,7 @@ const rough = (litres: number) => volume(Math.round(litres * 10) / 10)
 advice.follow('flush')
 
 const points = computed(() =>
-  forecast.stay ? flushSides(caseOf(workspace.document, forecast.stay.id), forecast.stayParts) : [],
+  forecast.stayCase ? flushSides(forecast.stayCase, forecast.stayParts) : [],
 )
 const kept = computed(() => flushKept(props.crew))
 const now = computed(() => advice.flush.find(({ habit }) => habit === null)?.range ?? null)
@@ -50,20 +51,16 @@ function change(what: string, recipe: (draft: Crew) => void) {
   const { id } = props.crew
   return workspace.edit('crew', (draft) => recipe(crewOf(draft, id)), `flush ${what} ${id}`)
 }
-const setSchool = (school: FlushSchool) => change('school', (draft) => void (draft.flush.school = school))
+function setSchool(school: FlushSchool) {
+  const { id } = props.crew
+  workspace.edit('crew', (draft) => setFlushSchool(draft, id, school))
+}
 const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
   change(key, (draft) => void (draft.flush[key] = owned(value) as Quantity))
 </script>
 
 <template>
-  <section
-    v-if="points.length > 0"
-    class="pt-8"
-    aria-labelledby="flush"
-    data-testid="flush-sides"
-    data-anchor="flush"
-  >
-    <h2 id="flush" class="text-xl font-bold">{{ t.flush.title }}</h2>
+  <div v-if="points.length > 0" data-testid="flush-sides">
     <p class="mt-1 max-w-[70ch] text-lg leading-snug" data-testid="flush-floor">
       {{ sentence ?? (advice.hasFailed ? t.sure.failed : t.sure.working) }}
     </p>
@@ -138,5 +135,5 @@ const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
         </div>
       </div>
     </div>
-  </section>
+  </div>
 </template>

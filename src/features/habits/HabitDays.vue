@@ -1,24 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { addWallDays, dayZero, nightsBetween } from '@/core/calendar'
 import type { Id, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { formatShortDay, t } from '@/texts'
+import { useDayOptions } from '@/parts/useDayOptions'
+import * as t from '@/texts/t'
 
 /** The days on which a habit that is on is kept up. */
 const props = defineProps<{ stay: Stay; habit: Id; name: string; days: [number, number] | null }>()
 const workspace = useWorkspaceStore()
 
-const last = computed(() => nightsBetween(props.stay.start, props.stay.leaveAt))
+const { last, options } = useDayOptions(() => props.stay)
 const from = computed(() => props.days?.[0] ?? 0)
 const to = computed(() => Math.min(last.value, props.days?.[1] ?? last.value))
-const option = (day: number) => ({
-  value: String(day),
-  label: formatShortDay(addWallDays(dayZero(props.stay.start), day)),
-})
-const options = computed(() => Array.from({ length: last.value + 1 }, (_, day) => option(day)))
 
 /** The whole stay is kept as such, so that it goes on being the whole stay when that gets longer. */
 function set(first: number, end: number) {

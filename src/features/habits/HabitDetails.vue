@@ -5,7 +5,8 @@ import type { Habit } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useEffectWords } from '@/parts/useEffectWords'
-import { formatDays, formatSigned, t } from '@/texts'
+import { formatDays, formatSigned } from '@/texts'
+import * as t from '@/texts/t'
 
 /** What a habit does, what it buys in other company, and what it pushes. */
 const props = defineProps<{

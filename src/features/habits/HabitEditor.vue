@@ -18,7 +18,7 @@ import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { quantityOf } from '@/parts/useEffectWords'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ habit: Habit }>()

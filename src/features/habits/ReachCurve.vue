@@ -4,7 +4,8 @@ import AxisTicks from '@/parts/AxisTicks.vue'
 import { reachShape } from './reachShape'
 import type { HabitSet } from '@/core/reach'
 import { usePlotWidth } from '@/parts/usePlotWidth'
-import { formatDays, formatNumber, t } from '@/texts'
+import { formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{
   curve: readonly HabitSet[]

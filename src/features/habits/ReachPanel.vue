@@ -8,9 +8,10 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { fromSource } from '@/core/quantities'
 import type { HabitSet } from '@/core/reach'
-import { crewOf, stayOf } from '@/document/edits'
+import { setFlushSchool, stayOf } from '@/document/edits'
 import { chanceWords } from '@/parts/risk/chanceWords'
-import { formatDays, formatNumber, t } from '@/texts'
+import { formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
 import AppStepper from '@/ui/AppStepper.vue'
@@ -73,14 +74,13 @@ const heldBack = computed(() => {
 }) // prettier-ignore
 function saveFlush() {
   const { id } = forecast.crew!
-  workspace.edit('crew', (draft) => void (crewOf(draft, id).flush.school = 'little'))
+  workspace.edit('crew', (draft) => setFlushSchool(draft, id, 'little'))
 }
 </script>
 
 <template>
-  <section class="border-y-2 border-ink py-4" aria-labelledby="reach" data-testid="reach">
-    <h2 id="reach" class="text-xl font-bold">{{ t.reach.title }}</h2>
-    <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-3">
+  <div data-testid="reach">
+    <div class="flex flex-wrap items-end gap-x-6 gap-y-3">
       <AppStepper
         :value="nights"
         :text="t.camp.nights(nights)"
@@ -158,5 +158,5 @@ function saveFlush() {
         @allow="search.allow($event)"
       />
     </div>
-  </section>
+  </div>
 </template>

@@ -6,7 +6,8 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { stayOf } from '@/document/edits'
 import BotherMarks from '@/parts/BotherMarks.vue'
-import { formatDays, formatNumber, t } from '@/texts'
+import { formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{

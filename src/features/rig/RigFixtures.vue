@@ -11,7 +11,7 @@ import { LIMITS } from '@/document'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ rig: Rig }>()

@@ -1,16 +1,26 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { GEAR, type Gear, type Rig } from '@/core/model'
 import { owned } from '@/core/quantities'
+import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import { setGear } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useRigEdit } from '@/parts/useRigEdit'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
 const props = defineProps<{ rig: Rig }>()
+const workspace = useWorkspaceStore()
 const { change, edit } = useRigEdit(() => props.rig)
+/** What some habit of the catalogue needs, and what the rig lists from before. */
+const items = computed(() =>
+  GEAR.filter(
+    (item) =>
+      props.rig.gear.includes(item) || workspace.document.habits.some(({ gear }) => gear.includes(item)),
+  ),
+)
 const supplies = () => props.rig.containers.filter(({ kind }) => kind === 'fresh')
 
 const toggle = (gear: Gear) =>
@@ -26,12 +36,11 @@ function setHeater(has: boolean) {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="gear" data-anchor="gear">
-    <h2 id="gear" class="text-xl font-bold">{{ t.gear.title }}</h2>
+  <div>
     <p class="text-soft">{{ t.gear.hint }}</p>
     <div class="mt-3 flex flex-wrap gap-2">
       <button
-        v-for="item in GEAR"
+        v-for="item in items"
         :key="item"
         type="button"
         role="checkbox"
@@ -73,5 +82,5 @@ function setHeater(has: boolean) {
         </div>
       </template>
     </div>
-  </section>
+  </div>
 </template>

@@ -19,7 +19,7 @@ import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useRigEdit } from '@/parts/useRigEdit'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
@@ -49,8 +49,7 @@ function setEndValve(outlet: Outlet, has: boolean) {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="outlets" data-anchor="outlets">
-    <h2 id="outlets" class="text-xl font-bold">{{ t.outlets.title }}</h2>
+  <div>
     <p class="text-soft">{{ t.outlets.hint }}</p>
     <ul class="mt-2">
       <li
@@ -157,5 +156,5 @@ function setEndValve(outlet: Outlet, has: boolean) {
         >{{ t.outlets.add }}</AppButton
       >
     </div>
-  </section>
+  </div>
 </template>

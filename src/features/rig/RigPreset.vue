@@ -6,7 +6,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useRig } from '@/document/edits'
 import { PLUMBING_IDS, layoutRig, toiletsFor, type PlumbingId, type ToiletId } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ rig: Rig; stay: Stay }>()
@@ -41,8 +41,7 @@ function add() {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="preset">
-    <h2 id="preset" class="text-xl font-bold">{{ t.map.preset }}</h2>
+  <div>
     <p class="text-soft">{{ t.map.presetHint }}</p>
     <div class="mt-3 grid items-end gap-x-4 gap-y-3 sm:grid-cols-[1fr_1fr_auto]">
       <ChoiceField
@@ -59,5 +58,5 @@ function add() {
       />
       <AppButton class="justify-self-start" @click="add">{{ t.map.addPreset }}</AppButton>
     </div>
-  </section>
+  </div>
 </template>

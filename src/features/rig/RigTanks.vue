@@ -10,7 +10,6 @@ import {
   removeContainer,
   rigOf,
   setCapacity,
-  setLevel,
   setReserve,
   setSafeFill,
 } from '@/document/edits'
@@ -19,21 +18,27 @@ import {
   SUPPLY_KINDS,
   WASTE_KINDS,
   sparesOf,
+  unitOf,
   type Container,
   type ContainerKind,
   type Rig,
   type Stay,
 } from '@/core/model'
 import QuantityField from '@/parts/fields/QuantityField.vue'
+import LevelButton from '@/parts/levels/LevelButton.vue'
+import { useAmounts } from '@/parts/useAmounts'
 import TextField from '@/parts/fields/TextField.vue'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatDays, formatNumber, t } from '@/texts'
+import { formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ rig: Rig; stay: Stay }>()
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const why = useWhyStore()
+const { level } = useAmounts()
+const fullOf = (container: Container) => container.capacity.value * (1 + sparesOf(container))
 const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS, ...CARRIER_KINDS]
 
 const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('rig', recipe, key)
@@ -82,8 +87,7 @@ function daysOf(id: string): string {
 </script>
 
 <template>
-  <section class="pt-8" aria-labelledby="tanks">
-    <h2 id="tanks" class="text-xl font-bold">{{ t.rig.tanks }}</h2>
+  <div>
     <p class="text-soft">{{ t.rig.tanksHint }}</p>
     <ul class="mt-2">
       <li
@@ -136,22 +140,12 @@ function daysOf(id: string): string {
         />
         <span v-else class="max-lg:hidden" />
         <div>
-          <QuantityField
-            :label="t.rig.start"
-            :value="levelOf(container.id)"
-            :dimension="container.kind === 'solids' ? 'number' : 'volume'"
-            :min="0"
-            :max="container.capacity.value * (1 + sparesOf(container))"
-            :whole="container.capacity.value * (1 + sparesOf(container))"
-            :save="
-              (litres) =>
-                edit(`level ${container.id}`, (draft) => setLevel(draft, stay.id, container.id, litres))
-            "
-          />
-          <p
-            v-if="levelOf(container.id) > container.capacity.value * (1 + sparesOf(container))"
-            class="mt-1 text-[0.95rem] font-semibold"
-          >
+          <p class="text-[0.92rem] font-semibold text-soft">{{ t.rig.start }}</p>
+          <p class="figure flex flex-wrap items-baseline gap-x-2 text-lg font-semibold">
+            {{ level(levelOf(container.id), unitOf(container.kind)) }}
+            <LevelButton :members="[container.id]" :name="container.name" />
+          </p>
+          <p v-if="levelOf(container.id) > fullOf(container)" class="mt-1 text-[0.95rem] font-semibold">
             {{ t.rig.tooFull }}
           </p>
         </div>
@@ -195,5 +189,5 @@ function daysOf(id: string): string {
         >{{ t.kinds[kind] }}</AppButton
       >
     </div>
-  </section>
+  </div>
 </template>

@@ -12,7 +12,8 @@ import { crewOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { useRigEdit } from '@/parts/useRigEdit'
-import { formatDate, formatShortDay, t } from '@/texts'
+import { formatDate, formatShortDay } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ rig: Rig; crew: Crew; stay: Stay }>()
@@ -77,8 +78,7 @@ function setLift(kg: number) {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="weight" data-anchor="weight">
-    <h2 id="weight" class="text-xl font-bold">{{ t.weight.title }}</h2>
+  <div>
     <p class="text-soft">{{ t.weight.hint }}</p>
     <div class="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-2">
       <div class="min-w-0">
@@ -182,5 +182,5 @@ function setLift(kg: number) {
         </ul>
       </div>
     </div>
-  </section>
+  </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PendingImport } from '@/parts/files/useFiles'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppDialog from '@/ui/AppDialog.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 /** Whether this browser holds the application itself. */
 const isReady = ref(false)

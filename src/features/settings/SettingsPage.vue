@@ -12,7 +12,7 @@ import FilePicker from '@/parts/files/FilePicker.vue'
 import { useFiles } from '@/parts/files/useFiles'
 import PageHead from '@/parts/PageHead.vue'
 import { useSpace } from '@/parts/space'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
 import AppDialog from '@/ui/AppDialog.vue'
@@ -29,13 +29,17 @@ function setUnit(dimension: Dimension, unit: string) {
 }
 async function resetDemo() {
   const { demoDocument } = await import('@/data/demo')
-  workspace.replace('start', () => demoDocument())
+  const demo = await demoDocument(settings.units)
+  workspace.replace('start', () => demo)
 }
 const isClearing = ref(false)
 async function clear() {
   isClearing.value = false
   workspace.replace('clear', () => emptyDocument())
+  const said = message.value
   await workspace.settled()
+  // Something else has been said since.
+  if (message.value !== said) return
   message.value = {
     text: workspace.saveState === 'unsaved' ? t.settings.clearedUnsaved : t.settings.cleared,
     faults: [],

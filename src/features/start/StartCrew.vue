@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { WAYS, litresADay, type StartChoices } from '@/document/starters'
 import { useAmounts } from '@/parts/useAmounts'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppChoices from '@/ui/AppChoices.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'

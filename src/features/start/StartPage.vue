@@ -4,9 +4,8 @@ import { useRoute, useRouter } from 'vue-router'
 import StartCrew from './StartCrew.vue'
 import StartRig from './StartRig.vue'
 import StartStay from './StartStay.vue'
+import { usePreview } from './usePreview'
 import { addWallDays } from '@/core/calendar'
-import { count } from '@/core/count'
-import { caseOf, compile } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -15,9 +14,8 @@ import { addDocument } from '@/document'
 import { firstChoices, startDocument } from '@/document/starters'
 import { useFieldGroup } from '@/parts/fields/fieldGroup'
 import TheCount from '@/parts/count/TheCount.vue'
-import { countWords } from '@/parts/count/useCountWords'
 import { today } from '@/parts/today'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const STEPS = [StartRig, StartCrew, StartStay]
@@ -34,19 +32,7 @@ const typing = useTypingStore()
 
 const step = computed(() => Math.min(STEPS.length, Math.max(1, Number(route.query.step ?? 1) || 1)))
 const isLast = computed(() => step.value === STEPS.length)
-/** The same choices, counted as they stand; ids do not matter here. */
-const preview = computed(() => {
-  let n = 0
-  const document = startDocument(
-    choices,
-    t.starters,
-    t.starterNames,
-    (kind) => `${kind}-${(n += 1)}`,
-    settings.units,
-  )
-  const model = compile(caseOf(document, document.currentStay!))
-  return countWords(document.stays[0]!, model, count(model))
-})
+const { words: preview, risk } = usePreview(choices)
 
 const go = (to: number) => router.push({ path: '/start', query: { step: to } })
 watch(step, () => void nextTick(() => heading.value?.focus()))
@@ -102,7 +88,7 @@ function finish() {
       class="border-t-2 border-ink pt-4 max-lg:order-first max-lg:border-t-0 max-lg:border-b-2 max-lg:pt-0 max-lg:pb-3 lg:border-t-0 lg:border-l-2 lg:pt-0 lg:pl-10"
       :aria-label="t.start.live"
     >
-      <TheCount :words="preview" compact />
+      <TheCount :words="preview" :risk="risk" compact />
     </aside>
   </div>
 </template>

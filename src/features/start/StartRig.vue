@@ -19,7 +19,7 @@ import {
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppChoices from '@/ui/AppChoices.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 

@@ -3,7 +3,8 @@ import { isWallTime } from '@/core/calendar'
 import type { EditResult } from '@/data/workspaceStore'
 import type { StartChoices } from '@/document/starters'
 import TextField from '@/parts/fields/TextField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
+import StartLevels from './StartLevels.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 
 defineProps<{ choices: StartChoices }>()
@@ -36,5 +37,6 @@ function setStart(start: string): EditResult {
       :more="t.stay.moreNights"
       @change="emit('change', { nights: $event })"
     />
+    <StartLevels :choices="choices" @change="emit('change', $event)" />
   </div>
 </template>

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
-import type { Crew } from '@/core/model'
+import PersonDays from './PersonDays.vue'
+import PersonAway from './PersonAway.vue'
+import { nightsBetween } from '@/core/calendar'
+import type { Crew, Stay } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addPerson, crewOf, removePerson } from '@/document/edits'
+import { addPerson, crewOf, removePerson, setGuest } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
-const props = defineProps<{ crew: Crew }>()
+const props = defineProps<{ crew: Crew; stay: Stay }>()
 const workspace = useWorkspaceStore()
 
 function rename(person: string, name: string) {
@@ -23,10 +26,15 @@ function renameCrew(name: string) {
   const crew = props.crew.id
   return workspace.edit('crew', (draft) => void (crewOf(draft, crew).name = name), `crew ${crew}`)
 }
-function add() {
+/** @param isGuest there on two days of this stay, for a beginning */
+function add(isGuest: boolean) {
   const { id, persons } = props.crew
+  const { id: stayId, start, leaveAt } = props.stay
+  const person = newId('person')
+  const last = Math.min(2, nightsBetween(start, leaveAt))
   workspace.edit('crew', (draft) => {
-    addPerson(draft, id, newId('person'), t.starterNames.person(persons.length + 1))
+    addPerson(draft, id, person, isGuest ? t.stay.guestName : t.starterNames.person(persons.length + 1))
+    if (isGuest) setGuest(draft, stayId, person, [Math.min(1, last), last])
     nameByNumber(crewOf(draft, id), persons.length)
   })
 }
@@ -44,13 +52,16 @@ function nameByNumber(crew: Crew, before: number) {
 </script>
 
 <template>
-  <section class="pt-6" aria-labelledby="who">
-    <h2 id="who" class="text-xl font-bold">{{ t.stay.who }}</h2>
-    <TextField class="mt-3" :label="t.stay.crewName" :value="crew.name" :save="renameCrew" />
+  <div>
+    <TextField class="max-w-xl" :label="t.stay.crewName" :value="crew.name" :save="renameCrew" />
     <ul class="mt-3">
-      <li v-for="person in crew.persons" :key="person.id" class="mb-2 flex items-center gap-2">
+      <li
+        v-for="person in crew.persons"
+        :key="person.id"
+        class="grid grid-cols-[minmax(0,1fr)_2.75rem] items-end gap-x-3 gap-y-2 border-t border-line py-3 lg:grid-cols-[minmax(0,4fr)_minmax(0,6fr)_minmax(0,6fr)_2.75rem]"
+        :data-testid="`person-${person.id}`"
+      >
         <TextField
-          class="grow"
           :label="t.stay.person"
           hide-label
           :value="person.name"
@@ -58,6 +69,7 @@ function nameByNumber(crew: Crew, before: number) {
         />
         <AppButton
           kind="quiet"
+          class="lg:order-last"
           :disabled="crew.persons.length === 1"
           :title="crew.persons.length === 1 ? t.stay.lastPerson : undefined"
           :aria-label="t.rig.remove(person.name)"
@@ -65,8 +77,14 @@ function nameByNumber(crew: Crew, before: number) {
         >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
+        <PersonDays class="max-lg:col-span-2" :stay="stay" :person="person" />
+        <PersonAway class="max-lg:col-span-2" :stay="stay" :person="person" />
       </li>
     </ul>
-    <AppButton @click="add">{{ t.stay.addPerson }}</AppButton>
-  </section>
+    <div class="flex flex-wrap gap-3 border-t border-line pt-3">
+      <AppButton @click="add(false)">{{ t.stay.addPerson }}</AppButton>
+      <AppButton @click="add(true)">{{ t.stay.addGuest }}</AppButton>
+    </div>
+    <p class="mt-3 text-[0.95rem] text-soft">{{ t.stay.awayHint }} {{ t.stay.hours }}</p>
+  </div>
 </template>

@@ -5,7 +5,7 @@ import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { copyCrew, removeCrew, useCrew } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()

@@ -14,7 +14,8 @@ import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatSource, t } from '@/texts'
+import { formatSource } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ crew: Crew }>()
@@ -49,8 +50,7 @@ const source = ({ volume: quantity }: Activity) => formatSource(quantity)
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="uses">
-    <h2 id="uses" class="text-xl font-bold">{{ t.stay.uses }}</h2>
+  <div>
     <p class="text-soft">{{ t.stay.usesHint }}</p>
     <ul class="mt-2">
       <li
@@ -124,5 +124,5 @@ const source = ({ volume: quantity }: Activity) => formatSource(quantity)
     <div class="border-t border-line pt-4">
       <AppButton @click="add">{{ t.stay.addActivity }}</AppButton>
     </div>
-  </section>
+  </div>
 </template>

@@ -1,10 +1,20 @@
 <script setup lang="ts">
-import { useCountWords } from '@/parts/count/useCountWords'
 import CountSentence from '@/parts/count/CountSentence.vue'
+import { useCountWords } from '@/parts/count/useCountWords'
+import { useRiskWords } from '@/parts/risk/useRiskWords'
+import * as t from '@/texts/t'
 
+/** The same answer as everywhere: what to plan on, then where the average stops. */
 const words = useCountWords()
+const risk = useRiskWords()
 </script>
 
 <template>
-  <CountSentence v-if="words" :words="words" />
+  <div v-if="words">
+    <p class="figure text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]" data-testid="stay-plan-on">
+      <template v-if="risk">{{ t.risk.planOn }} {{ risk.plan }} {{ t.count.dryDays(risk.figure) }}.</template>
+      <span v-else class="invisible" aria-hidden="true">{{ t.risk.planOn }} 0.0 {{ t.count.dryDays('0.0') }}.</span>
+    </p>
+    <CountSentence :words="words" is-average />
+  </div>
 </template>

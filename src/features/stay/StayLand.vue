@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { LAND_RULES, type LandRule, type Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setRule } from '@/document/edits'
+import { LIMITS } from '@/document'
+import { setRule, stayOf } from '@/document/edits'
+import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { today } from '@/parts/today'
-import { formatDate, t } from '@/texts'
+import { formatDate } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
@@ -30,11 +33,21 @@ function setSource(rule: LandRule, source: string) {
     `rule ${rule} ${stay}`,
   )
 }
+/** Rules that may say how much of it; 0 stands for no limit given. */
+const ON_GROUND: readonly LandRule[] = ['washing-water', 'tank-gray', 'urine']
+function setLitres(rule: LandRule, litres: number) {
+  const stay = props.stay.id
+  return workspace.edit(
+    'stay',
+    (draft) =>
+      void (stayOf(draft, stay).rules.find((entry) => entry.rule === rule)!.litres = litres || null),
+    `rule litres ${rule} ${stay}`,
+  )
+}
 </script>
 
 <template>
-  <section class="pt-8" aria-labelledby="land" data-anchor="land">
-    <h2 id="land" class="text-xl font-bold">{{ t.land.title }}</h2>
+  <div>
     <p class="text-soft">{{ t.land.hint }} {{ t.cautions['land-rules'] }}</p>
     <ul class="mt-2">
       <li
@@ -69,11 +82,21 @@ function setSource(rule: LandRule, source: string) {
             :value="recorded(rule)!.source"
             :save="(source) => setSource(rule, source)"
           />
+          <QuantityField
+            v-if="isAllowed(rule) && ON_GROUND.includes(rule)"
+            class="w-36"
+            :label="t.land.litres"
+            :value="recorded(rule)!.litres ?? 0"
+            dimension="volume"
+            :min="0"
+            :max="LIMITS.volumeL.max"
+            :save="(litres) => setLitres(rule, litres)"
+          />
           <span class="pb-2.5 text-[0.95rem] text-soft">{{
             t.land.on(formatDate(`${recorded(rule)!.date}T12:00`))
           }}</span>
         </div>
       </li>
     </ul>
-  </section>
+  </div>
 </template>

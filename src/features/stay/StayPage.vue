@@ -1,21 +1,36 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import CrewPersons from './CrewPersons.vue'
-import CrewSwitcher from './CrewSwitcher.vue'
 import CrewUses from './CrewUses.vue'
 import StayAssumptions from './StayAssumptions.vue'
 import StayLand from './StayLand.vue'
 import StayWeather from './StayWeather.vue'
 import StayHeadline from './StayHeadline.vue'
-import StaySwitcher from './StaySwitcher.vue'
 import StayWhen from './StayWhen.vue'
+import StayWhich from './StayWhich.vue'
 import TheBoard from './board/TheBoard.vue'
+import { useStayAnswers } from './useStayAnswers'
 import { useForecastStore } from '@/data/forecastStore'
+import FoldSection from '@/parts/FoldSection.vue'
 import RiskPanel from '@/parts/risk/RiskPanel.vue'
 import LevelChart from '@/parts/levels/LevelChart.vue'
 import NoStay from '@/parts/NoStay.vue'
-import { t } from '@/texts'
+import SectionList from '@/parts/SectionList.vue'
+import * as t from '@/texts/t'
 
 const forecast = useForecastStore()
+const answers = useStayAnswers()
+const sections = computed(() => [
+  { id: 'risk', title: t.risk.title },
+  { id: 'assumptions', title: t.sure.title },
+  { id: 'chart', title: t.chart.title },
+  { id: 'who', title: t.stay.who },
+  { id: 'weather', title: t.weather.title },
+  { id: 'land', title: t.land.title },
+  { id: 'uses', title: t.stay.uses },
+  { id: 'when', title: t.stay.when },
+  { id: 'which', title: t.switcher.title },
+])
 </script>
 
 <template>
@@ -25,21 +40,33 @@ const forecast = useForecastStore()
     <StayHeadline class="pt-5 pb-4" />
     <TheBoard />
     <p class="mt-1 max-w-[80ch] text-[0.95rem] text-soft">{{ t.board.hint }}</p>
-    <RiskPanel class="pt-6" is-wide />
-    <LevelChart class="pt-6" />
-    <StayAssumptions />
-    <div class="grid gap-x-12 lg:grid-cols-2">
+    <div class="grid gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
+      <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
-        <StayWhen :stay="forecast.stay" />
-        <StaySwitcher class="mt-4" :stay="forecast.stay" />
-      </div>
-      <div>
-        <CrewPersons :crew="forecast.crew" />
-        <CrewSwitcher class="mt-4" :stay="forecast.stay" />
+        <FoldSection id="risk" :title="t.risk.title" :answer="answers.risk"><RiskPanel is-wide /></FoldSection>
+        <FoldSection id="assumptions" :title="t.sure.title" :answer="answers.assumptions">
+          <StayAssumptions />
+        </FoldSection>
+        <FoldSection id="chart" :title="t.chart.title" :answer="answers.chart"><LevelChart /></FoldSection>
+        <FoldSection id="who" :title="t.stay.who" :answer="answers.who">
+          <CrewPersons :crew="forecast.crew" :stay="forecast.stay" />
+        </FoldSection>
+        <FoldSection id="weather" :title="t.weather.title" :answer="answers.weather">
+          <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
+        </FoldSection>
+        <FoldSection id="land" :title="t.land.title" :answer="answers.land">
+          <StayLand :stay="forecast.stay" />
+        </FoldSection>
+        <FoldSection id="uses" :title="t.stay.uses" :answer="answers.uses" :places="['use-']">
+          <CrewUses :crew="forecast.crew" />
+        </FoldSection>
+        <FoldSection id="when" :title="t.stay.when" :answer="answers.when">
+          <StayWhen :stay="forecast.stay" />
+        </FoldSection>
+        <FoldSection id="which" :title="t.switcher.title" :answer="answers.which">
+          <StayWhich :stay="forecast.stay" />
+        </FoldSection>
       </div>
     </div>
-    <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
-    <StayLand :stay="forecast.stay" />
-    <CrewUses :crew="forecast.crew" />
   </div>
 </template>

@@ -6,7 +6,7 @@ import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { copyStay, removeStay } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const props = defineProps<{ stay: Stay }>()

@@ -8,7 +8,8 @@ import { LIMITS } from '@/document'
 import { crewOf, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
-import { formatSource, t } from '@/texts'
+import { formatSource } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ stay: Stay; crew: Crew }>()
 const workspace = useWorkspaceStore()
@@ -38,8 +39,7 @@ const heat = computed(() => {
 </script>
 
 <template>
-  <section class="pt-8" aria-labelledby="weather" data-anchor="weather">
-    <h2 id="weather" class="text-xl font-bold">{{ t.weather.title }}</h2>
+  <div>
     <p class="text-soft">{{ t.weather.hint }}</p>
     <div class="mt-3 grid grid-cols-2 gap-4 sm:grid-cols-4">
       <QuantityField
@@ -87,5 +87,5 @@ const heat = computed(() => {
         <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ formatSource(crew.heat[field.what]) }}</p>
       </div>
     </div>
-  </section>
+  </div>
 </template>

@@ -5,7 +5,7 @@ import type { Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setNights, setStart, stayOf } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppStepper from '@/ui/AppStepper.vue'
 
 const props = defineProps<{ stay: Stay }>()
@@ -17,8 +17,7 @@ const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
 </script>
 
 <template>
-  <section class="pt-6" aria-labelledby="when">
-    <h2 id="when" class="text-xl font-bold">{{ t.stay.when }}</h2>
+  <div>
     <div class="mt-3 grid gap-4 sm:grid-cols-2">
       <TextField
         class="sm:col-span-2"
@@ -49,5 +48,5 @@ const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
         @change="(to) => edit('nights', (draft) => setNights(draft, stay.id, to))"
       />
     </div>
-  </section>
+  </div>
 </template>

@@ -7,7 +7,7 @@ import { LIMITS } from '@/document'
 import { crewOf, setOwnRate, withWeight } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'
 

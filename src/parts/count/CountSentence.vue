@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { CountWords } from './useCountWords'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 defineProps<{
   words: CountWords

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import { LEAST_WIDTH, tallyShape } from './tally'
 import CountSentence from './CountSentence.vue'
 import TallyMarks from './TallyMarks.vue'
@@ -15,6 +15,7 @@ const props = defineProps<{
   /** One column, for a place beside something else. */
   compact?: boolean
 }>()
+const roomForNights = computed(() => t.risk.nights(props.words.nights, t.risk.of100(50)))
 const figure = computed(() => props.risk?.figure ?? props.words.figure)
 const isBeyond = computed(() => (props.risk ? props.risk.planOn.isBeyond : props.words.isBeyond))
 const wide = useMediaQuery('(min-width: 40rem)')
@@ -35,7 +36,7 @@ const tallyWidth = computed(() => {
   >
     <div>
       <h2 id="the-count" class="text-[0.95rem] font-semibold text-soft">
-        {{ risk ? t.risk.planOn : t.count.planning }}
+        {{ risk ? t.risk.planOn : t.count.onAverageYouHave }}
       </h2>
       <p class="flex items-end gap-3">
         <span v-if="isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
@@ -49,13 +50,18 @@ const tallyWidth = computed(() => {
           t.count.dryDays(figure)
         }}</span>
       </p>
+      <p v-if="!compact" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">{{ t.count.explained }}</p>
     </div>
     <div class="min-w-0">
-      <CountSentence :words="words" :is-average="Boolean(risk)"><slot /></CountSentence>
+      <CountSentence :words="words" is-average><slot /></CountSentence>
       <p v-if="risk" class="mt-1 text-lg leading-snug" data-testid="count-range">
         <span data-testid="count-days" class="figure font-bold">{{ words.figure }}</span>
         {{ t.risk.rest(risk.likely, risk.best) }}
         <span class="font-semibold">{{ risk.nights }}</span>
+      </p>
+      <!-- As much room as the chances will take, so that nothing moves when they arrive. -->
+      <p v-else class="invisible mt-1 text-lg leading-snug" aria-hidden="true">
+        0.0 {{ t.risk.rest('0.0', '0.0') }} <span class="font-semibold">{{ roomForNights }}</span>
       </p>
       <TallyMarks
         :planned="words.nights"
@@ -67,6 +73,7 @@ const tallyWidth = computed(() => {
         :class="compact ? 'max-lg:hidden' : ''"
         :style="{ width: tallyWidth }"
       />
+      <slot name="below" />
     </div>
   </section>
 </template>

@@ -4,7 +4,8 @@ import type { Model, Stay } from '@/core/model'
 import { dayZero, nightsBetween, wallDaysBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { today } from '@/parts/today'
-import { formatDate, formatDays, formatNumber, formatPartOfDay, t } from '@/texts'
+import { formatDate, formatDays, formatNumber, formatPartOfDay } from '@/texts'
+import * as t from '@/texts/t'
 
 export type CountWords = ReturnType<typeof countWords>
 

@@ -10,6 +10,8 @@ const props = defineProps<{
   hideLabel?: boolean
   value: string
   type?: 'text' | 'time' | 'datetime-local'
+  /** What is wrong with a text before it is saved; null: nothing. */
+  wrong?: (text: string) => string | null
   save: (text: string) => EditResult
 }>()
 
@@ -17,7 +19,10 @@ const id = useId()
 const { text, fault, typed, left, commit } = useSavedField({
   shown: () => props.value,
   value: () => props.value,
-  parse: (value: string) => ({ ok: true, value }),
+  parse: (value: string) => {
+    const words = props.wrong?.(value) ?? null
+    return words === null ? { ok: true, value } : { ok: false, words }
+  },
   save: (value: string) => props.save(value),
 })
 useInGroup(id, fault)

@@ -1,5 +1,5 @@
 import type { DocumentFault } from '@/document'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 /** Why an edit was refused: all that is wrong where the first fault is, each thing once. */
 export function refusalWords(faults: readonly DocumentFault[]): string {

@@ -5,7 +5,7 @@ import { loadChecks } from '@/data/checks'
 import { useKeepingStore } from '@/data/keepingStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import { saveFile } from './saveFile'
 
 /** What happened to a file, in words; `faults` only where it was refused. */

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { LevelUnit, Side } from '@/core/model'
 import { useAmounts } from '../useAmounts'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{
   name: string

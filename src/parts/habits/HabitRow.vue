@@ -5,7 +5,8 @@ import type { Habit } from '@/core/model'
 import { useSettingsStore } from '@/data/settingsStore'
 import BotherMarks from '@/parts/BotherMarks.vue'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatQuantity, formatSigned, t } from '@/texts'
+import { formatQuantity, formatSigned } from '@/texts'
+import * as t from '@/texts/t'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
 const props = defineProps<{
@@ -33,8 +34,8 @@ const limits = computed(() => {
   const { parts, daylight, lowest } = props.habit.when
   return [
     ...(parts ?? []).map((part) => t.parts[part]),
-    ...(daylight ? [t.habits.daylight] : []),
-    ...(lowest ? [t.habits.lowest(formatQuantity(lowest.value, 'temperature', settings.units))] : []),
+    ...(daylight ? [t.habitRow.daylight] : []),
+    ...(lowest ? [t.habitRow.lowest(formatQuantity(lowest.value, 'temperature', settings.units))] : []),
   ].join(', ')
 })
 </script>
@@ -52,7 +53,7 @@ const limits = computed(() => {
       class="-ml-2"
       @change="$emit('toggle', $event)"
     />
-    <svg v-else viewBox="0 0 28 28" class="mt-2 h-7 w-7" role="img" :aria-label="t.habits.blocked">
+    <svg v-else viewBox="0 0 28 28" class="mt-2 h-7 w-7" role="img" :aria-label="t.habitRow.blocked">
       <rect
         x="2"
         y="2"
@@ -75,7 +76,7 @@ const limits = computed(() => {
     <div class="pt-1.5 text-right">
       <button
         type="button"
-        :aria-label="`${gain} d. ${t.why.habit(habit.name)}`"
+        :aria-label="`${gain} d. ${t.habitRow.why(habit.name)}`"
         class="figure min-h-8 text-xl leading-tight font-bold whitespace-nowrap"
         :class="shown > 0.05 && !(isBehind && planOn != null) ? 'text-sage' : 'text-soft'"
         :aria-busy="isBehind && planOn != null"
@@ -83,8 +84,13 @@ const limits = computed(() => {
       >
         {{ gain }} <span class="text-base font-semibold">d</span>
       </button>
-      <p v-if="planOn != null" class="text-[0.85rem] leading-tight text-soft">
-        {{ t.habits.average(formatSigned(days)) }}
+      <!-- Its room is kept while it is on its way. -->
+      <p
+        v-if="planOn !== undefined"
+        class="text-[0.85rem] leading-tight text-soft"
+        :class="planOn === null ? 'invisible' : ''"
+      >
+        {{ t.habitRow.average(formatSigned(days)) }}
       </p>
       <BotherMarks :bother="habit.bother.value" class="mt-0.5 ml-auto" />
     </div>

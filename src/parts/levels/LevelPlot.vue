@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { LevelSeries } from './levelSeries'
 import { useSettingsStore } from '@/data/settingsStore'
 import { chartLayout, themeColours } from '@/parts/chartStyle'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import PlotFigure from '@/ui/PlotFigure.vue'
 
 const props = defineProps<{ series: LevelSeries[] }>()

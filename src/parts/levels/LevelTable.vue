@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LevelSeries } from './levelSeries'
-import { formatDate, formatNumber, t } from '@/texts'
+import { formatDate, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ series: LevelSeries[] }>()
 

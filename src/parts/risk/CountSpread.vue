@@ -8,7 +8,8 @@ import type { CountQuantile } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'
 import { usePlotWidth } from '../usePlotWidth'
-import { formatDays, t } from '@/texts'
+import { formatDays } from '@/texts'
+import * as t from '@/texts/t'
 
 const chances = useRiskStore()
 const forecast = useForecastStore()

@@ -6,7 +6,7 @@ import RiskStory from './RiskStory.vue'
 import StopperShares from './StopperShares.vue'
 import { useRiskWords } from './useRiskWords'
 import { useRiskStore } from '@/data/riskStore'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 defineProps<{
   /** Beside each other where there is room. */
@@ -18,11 +18,8 @@ const isEmpty = computed(() => chances.risk === null)
 </script>
 
 <template>
-  <section aria-labelledby="risk" data-testid="risk">
-    <div class="flex flex-wrap items-baseline justify-between gap-x-6">
-      <h2 id="risk" class="text-xl font-bold">{{ t.risk.title }}</h2>
-      <RiskProgress />
-    </div>
+  <div data-testid="risk">
+    <RiskProgress class="justify-end" />
     <p v-if="isEmpty" class="min-h-40 py-4 text-soft" role="status">
       {{ chances.state === 'failed' ? t.risk.failed : t.risk.working }}
     </p>
@@ -36,5 +33,5 @@ const isEmpty = computed(() => chances.risk === null)
         <RiskStory />
       </div>
     </div>
-  </section>
+  </div>
 </template>

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { TRIALS } from '@/core/risk'
 import { useRiskStore } from '@/data/riskStore'
-import { formatCount, t } from '@/texts'
+import { formatCount } from '@/texts'
+import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 const chances = useRiskStore()

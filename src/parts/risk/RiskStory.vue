@@ -4,7 +4,8 @@ import { storyReasons } from './storyWords'
 import { addWallDays } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'
-import { formatDays, formatPartOfDay, t } from '@/texts'
+import { formatDays, formatPartOfDay } from '@/texts'
+import * as t from '@/texts/t'
 
 const chances = useRiskStore()
 const forecast = useForecastStore()

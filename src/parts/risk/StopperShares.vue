@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 const chances = useRiskStore()
 const forecast = useForecastStore()

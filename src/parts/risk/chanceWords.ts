@@ -1,4 +1,4 @@
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 /** A chance as people say it; never 'certain', never 'never', unless no trip says otherwise. */
 export function chanceWords(share: number): string {

@@ -1,5 +1,6 @@
 import type { Story } from '@/core/risk'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 /** A difference worth a word: in uses, and in how much each takes. */
 const NOTICED = 0.06

@@ -1,32 +1,50 @@
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
-import type { CountQuantile } from '@/core/risk'
+import type { Model, Stay } from '@/core/model'
+import type { CountQuantile, Risk } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'
-import { formatDays, formatNumber, t } from '@/texts'
+import { formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import { chanceWords } from './chanceWords'
 
-export type RiskWords = NonNullable<ReturnType<typeof useRiskWords>['value']>
+export type RiskWords = ReturnType<typeof riskWords>
 
-/** What the trips say, in words. Null before the first answer. */
+/** What the trips of the current stay say, in words. Null before the first answer. */
 export function useRiskWords() {
   const chances = useRiskStore()
   const forecast = useForecastStore()
-  const text = ({ days, isBeyond }: CountQuantile) =>
-    isBeyond ? t.risk.beyond(formatNumber(days, 0)) : formatDays(days)
   return computed(() => {
     const { risk } = chances
-    const { stay } = forecast
-    if (!risk || !stay) return null
-    const nights = nightsBetween(stay.start, stay.leaveAt)
-    return {
-      planOn: risk.planOn,
-      figure: risk.planOn.isBeyond ? formatNumber(risk.planOn.days, 0) : formatDays(risk.planOn.days),
-      plan: text(risk.planOn),
-      likely: text(risk.likely),
-      best: text(risk.atBest),
-      nights: t.risk.nights(nights, chanceWords(risk.nights)),
-      sentence: t.risk.sentence(text(risk.planOn), text(risk.likely), text(risk.atBest)),
-    }
+    const { stay, model } = forecast
+    return risk && stay && model ? riskWords(risk, stay, model) : null
   })
+}
+
+/** Trips in words. */
+export function riskWords(risk: Risk, stay: Pick<Stay, 'start' | 'leaveAt'>, model: Model) {
+  const nights = nightsBetween(stay.start, stay.leaveAt)
+  const { planOn, likely, atBest } = risk
+  return {
+    planOn,
+    figure: planOn.isBeyond ? formatNumber(planOn.days, 0) : formatDays(planOn.days),
+    plan: text(planOn),
+    likely: text(likely),
+    best: text(atBest),
+    nights: t.risk.nights(nights, chanceWords(risk.nights)),
+    short: t.risk.short(text(planOn), topStopper(risk, model)),
+    sentence: t.risk.sentence(text(planOn), text(likely), text(atBest)),
+  }
+}
+
+function text({ days, isBeyond }: CountQuantile): string {
+  return isBeyond ? t.risk.beyond(formatNumber(days, 0)) : formatDays(days)
+}
+
+/** What stops most trips, and how many of a hundred. */
+function topStopper({ stoppers }: Risk, { containers }: Model): string | null {
+  const [top] = [...stoppers].sort((a, b) => b.share - a.share)
+  if (!top || top.share < 0.005) return null
+  const name = containers.find(({ id }) => id === top.container)?.name ?? ''
+  return t.risk.stopsIn(name, formatNumber(100 * top.share, 0))
 }

@@ -5,7 +5,7 @@ import WhySum from './WhySum.vue'
 import WhyUse from './WhyUse.vue'
 import { useWhyTitle } from './useWhyTitle'
 import { useWhyStore } from './whyStore'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import AppDialog from '@/ui/AppDialog.vue'
 
 const why = useWhyStore()

@@ -4,7 +4,8 @@ import type { Effect } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { quantityOf, useEffectWords } from '@/parts/useEffectWords'
-import { formatNumber, formatSigned, formatSource, t } from '@/texts'
+import { formatNumber, formatSigned, formatSource } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ habitId: string }>()
 const forecast = useForecastStore()

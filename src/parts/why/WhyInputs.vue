@@ -3,7 +3,8 @@ import type { Input } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from './whyStore'
-import { formatNumber, formatShortDay, formatSource, t } from '@/texts'
+import { formatNumber, formatShortDay, formatSource } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ activityId: string; inputs: readonly Input[] }>()
 const why = useWhyStore()

@@ -6,7 +6,8 @@ import { explainAt, explainCount, explainLevel, inputsOf, type Term } from '@/co
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatFigures, formatPartOfDay, t } from '@/texts'
+import { formatFigures, formatPartOfDay } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{
   containerId: string

@@ -5,7 +5,8 @@ import WhyInputs from './WhyInputs.vue'
 import { dailyInputsOf, dailyUse } from '@/core/explain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatFigures, t } from '@/texts'
+import { formatFigures } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ activityId: string }>()
 const forecast = useForecastStore()

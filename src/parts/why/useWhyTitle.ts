@@ -2,7 +2,8 @@ import { computed } from 'vue'
 import { addWallDays, dayZero } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { formatDate, formatDays, formatNumber, t } from '@/texts'
+import { formatDate, formatDays, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 import { useWhyStore } from './whyStore'
 
 /** The question in words. */
@@ -15,7 +16,7 @@ export function useWhyTitle() {
     const { model, result, stay } = forecast
     if (!question || !model || !result || !stay) return ''
     if (question.kind === 'habit')
-      return t.why.habit(workspace.document.habits.find(({ id }) => id === question.habit)?.name ?? '')
+      return t.habitRow.why(workspace.document.habits.find(({ id }) => id === question.habit)?.name ?? '')
     if (question.kind === 'use')
       return t.why.use(forecast.crew?.activities.find(({ id }) => id === question.activity)?.name ?? '')
     const index = model.containers.findIndex(({ id }) => id === question.container)

@@ -1,5 +1,5 @@
 import type { DocumentFault, FaultCode } from '@/document'
-import { words } from './words'
+import * as words from './words'
 
 type Words = (fault: DocumentFault) => string
 

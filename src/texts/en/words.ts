@@ -1,78 +1,153 @@
 import type {
-  Caution, ContainerKind, FlowEnd, Gear, Handle, LandRule, Medium, RigSide, Role, Takes,
-} from '@/core/model' // prettier-ignore
+  Caution,
+  ContainerKind,
+  FlowEnd,
+  Gear,
+  Handle,
+  LandRule,
+  Medium,
+  RigSide,
+  Role,
+  Takes,
+} from '@/core/model'
 import type { Part } from '@/core/calendar'
 import type { Origin, SourceId, Unit } from '@/core/quantities'
 
 /** Single words and short names of the domain, as the glossary has them. */
-export const words = {
-  parts: { morning: 'morning', midday: 'midday', evening: 'evening', night: 'night' } satisfies Record<
-    Part,
-    string
-  >,
-  units: {
-    L: 'L', 'gal-us': 'gal', 'gal-imp': 'imp gal', kg: 'kg', lb: 'lb', km: 'km', mi: 'mi', C: '°C', F: '°F',
-    m: 'm', cm: 'cm', in: 'in',
-  } satisfies Record<Unit, string>, // prettier-ignore
-  unitNames: {
-    L: 'litres', 'gal-us': 'US gallons', 'gal-imp': 'imperial gallons', kg: 'kilograms', lb: 'pounds',
-    km: 'kilometres', mi: 'miles', C: 'Celsius', F: 'Fahrenheit', m: 'metres', cm: 'centimetres', in: 'inches',
-  } satisfies Record<Unit, string>, // prettier-ignore
-  kinds: {
-    fresh: 'Fresh', flush: 'Flush water', gray: 'Gray', black: 'Black', cassette: 'Cassette', urine: 'Urine jug', solids: 'Solids bin',
-    tote: 'Tote', jug: 'Jug',
-  } satisfies Record<ContainerKind, string>, // prettier-ignore
-  media: { long: 'coir or peat', short: 'sawdust' } satisfies Record<Medium, string>,
-  takes: { all: 'everything', liquids: 'liquids only', solids: 'solids only' } satisfies Record<
-    Takes,
-    string
-  >,
-  rigSides: { left: 'left', right: 'right', rear: 'rear', under: 'underneath' } satisfies Record<
-    RigSide,
-    string
-  >,
-  handles: { pull: 'pull', turn: 'turn', switch: 'switch' } satisfies Record<Handle, string>,
-  gearNames: {
-    'shut-off-head': 'a shower head with a full shut-off', 'outdoor-shower': 'an outdoor shower', 'shower-basin': 'a basin to stand in',
-    'run-up-jug': 'a jug for the run-up', 'lidded-pail': 'a lidded pail', 'spray-bottle': 'a spray bottle', 'bowl-liners': 'paper to line the bowl',
-    'lidded-bin': 'a lidded bin', 'shower-bag': 'a shower bag or hand-pumped vessel', 'water-jugs': 'jugs of water',
-  } satisfies Record<Gear, string>, // prettier-ignore
-  landRules: {
-    'washing-water': 'Washing-up and wash water on the ground', 'tank-gray': 'Gray water from the tank on the ground', urine: 'Urine outdoors',
-    solids: 'Solids in the ground', 'site-toilets': 'Toilets at or near the site', 'gray-drain': 'A drain for gray water',
-  } satisfies Record<LandRule, string>, // prettier-ignore
-  cautions: {
-    'stored-gray': 'Stored gray: lidded, under a day, for the toilet only.',
-    'bin-not-bowl': 'Wipes and paper towels are bagged and binned, never put into a tank.',
-    'hot-vessel':
-      'Never heat a closed vessel for a shower, and never run a stove in a closed room: burns and carbon monoxide.',
-    'land-rules': 'Only as the land manager’s written rules allow. Packing it out is always right.',
-    'clear-of-water': 'Stay well clear of water and wildlife; never a storm drain or ditch.',
-    mound: 'Less water on the solids: keep your litres per solid use, or rinse hard at the dump.',
-    'wash-hands': 'Wash your hands afterwards; that water is never saved.',
-    trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
-    slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
-    'not-for-drinking':
-      'Catch it in a clean vessel, keep it covered, use it the same day; boil it where it goes into cooking. Never drink it as it is.',
-  } satisfies Record<Caution, string>,
-  roles: {
-    shower: 'Shower', kitchen: 'Kitchen tap', basin: 'Basin', toilet: 'Toilet', laundry: 'Laundry', 'outdoor-shower': 'Outdoor shower',
-  } satisfies Record<Role, string>, // prettier-ignore
-  ends: {
-    body: 'the body', 'brought-in': 'brought in', consumed: 'consumed', 'carried-out': 'carried out', ground: 'the ground', kept: 'kept',
-  } satisfies Record<FlowEnd, string>, // prettier-ignore
-  origins: { owner: 'yours', learned: 'learned', default: 'assumed' } satisfies Record<Origin['by'], string>,
-  sources: {
-    'rose-2015': 'Rose et al., Critical Reviews in Environmental Science and Technology 45(17), 2015',
-    'iom-2005':
-      'Institute of Medicine, Dietary Reference Intakes for Water, 2005: 2.2 to 3.0 L per adult and day',
-    sphere: 'Sphere Handbook: 7.5 to 15 L per person and day for basic needs',
-    watersense:
-      'US EPA WaterSense: shower heads 7.6 L a minute at the label’s limit; about two minutes of water assumed',
-    'gravity-flush': 'Gravity toilets take 0.5 to 2 L a flush',
-    'iso-11228':
-      'ISO 11228-1:2003, Annex C: a reference mass of 15 kg suits about 95 % of women and 99 % of men',
-    'rule-of-thumb': 'Rule of thumb among practitioners',
-    assumed: 'Assumed; no public figure. Your own log will replace it',
-  } satisfies Record<SourceId, string>,
-}
+
+export const parts = {
+  morning: 'morning',
+  midday: 'midday',
+  evening: 'evening',
+  night: 'night',
+} satisfies Record<Part, string>
+
+export const units = {
+  L: 'L',
+  'gal-us': 'gal',
+  'gal-imp': 'imp gal',
+  kg: 'kg',
+  lb: 'lb',
+  km: 'km',
+  mi: 'mi',
+  C: '°C',
+  F: '°F',
+  m: 'm',
+  cm: 'cm',
+  in: 'in',
+} satisfies Record<Unit, string>
+
+export const unitNames = {
+  L: 'litres',
+  'gal-us': 'US gallons',
+  'gal-imp': 'imperial gallons',
+  kg: 'kilograms',
+  lb: 'pounds',
+  km: 'kilometres',
+  mi: 'miles',
+  C: 'Celsius',
+  F: 'Fahrenheit',
+  m: 'metres',
+  cm: 'centimetres',
+  in: 'inches',
+} satisfies Record<Unit, string>
+
+export const kinds = {
+  fresh: 'Fresh',
+  flush: 'Flush water',
+  gray: 'Gray',
+  black: 'Black',
+  cassette: 'Cassette',
+  urine: 'Urine jug',
+  solids: 'Solids bin',
+  tote: 'Tote',
+  jug: 'Jug',
+} satisfies Record<ContainerKind, string>
+
+export const media = { long: 'coir or peat', short: 'sawdust' } satisfies Record<Medium, string>
+
+export const takes = { all: 'everything', liquids: 'liquids only', solids: 'solids only' } satisfies Record<
+  Takes,
+  string
+>
+
+export const rigSides = { left: 'left', right: 'right', rear: 'rear', under: 'underneath' } satisfies Record<
+  RigSide,
+  string
+>
+
+export const handles = { pull: 'pull', turn: 'turn', switch: 'switch' } satisfies Record<Handle, string>
+
+export const gearNames = {
+  'shut-off-head': 'a shower head with a full shut-off',
+  'outdoor-shower': 'an outdoor shower',
+  'shower-basin': 'a basin to stand in',
+  'run-up-jug': 'a jug for the run-up',
+  'lidded-pail': 'a lidded pail',
+  'spray-bottle': 'a spray bottle',
+  'bowl-liners': 'paper to line the bowl',
+  'lidded-bin': 'a lidded bin',
+  'shower-bag': 'a shower bag or hand-pumped vessel',
+  'water-jugs': 'jugs of water',
+} satisfies Record<Gear, string>
+
+export const landRules = {
+  'washing-water': 'Washing-up and wash water on the ground',
+  'tank-gray': 'Gray water from the tank on the ground',
+  urine: 'Urine outdoors',
+  solids: 'Solids in the ground',
+  'site-toilets': 'Toilets at or near the site',
+  'gray-drain': 'A drain for gray water',
+} satisfies Record<LandRule, string>
+
+export const cautions = {
+  'stored-gray': 'Stored gray: lidded, under a day, for the toilet only.',
+  'bin-not-bowl': 'Wipes and paper towels are bagged and binned, never put into a tank.',
+  'hot-vessel':
+    'Never heat a closed vessel for a shower, and never run a stove in a closed room: burns and carbon monoxide.',
+  'land-rules': 'Only as the land manager’s written rules allow. Packing it out is always right.',
+  'clear-of-water': 'Stay well clear of water and wildlife; never a storm drain or ditch.',
+  mound: 'Less water on the solids: keep your litres per solid use, or rinse hard at the dump.',
+  'wash-hands': 'Wash your hands afterwards; that water is never saved.',
+  trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
+  slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
+  'not-for-drinking':
+    'Catch it in a clean vessel, keep it covered, use it the same day; boil it where it goes into cooking. Never drink it as it is.',
+} satisfies Record<Caution, string>
+
+export const roles = {
+  shower: 'Shower',
+  kitchen: 'Kitchen tap',
+  basin: 'Basin',
+  toilet: 'Toilet',
+  laundry: 'Laundry',
+  'outdoor-shower': 'Outdoor shower',
+} satisfies Record<Role, string>
+
+export const ends = {
+  body: 'the body',
+  'brought-in': 'brought in',
+  consumed: 'consumed',
+  'carried-out': 'carried out',
+  ground: 'the ground',
+  kept: 'kept',
+} satisfies Record<FlowEnd, string>
+
+export const origins = { owner: 'yours', learned: 'learned', default: 'assumed' } satisfies Record<
+  Origin['by'],
+  string
+>
+
+export const sources = {
+  'rose-2015': 'Rose et al., Critical Reviews in Environmental Science and Technology 45(17), 2015',
+  'iom-2005':
+    'Institute of Medicine, Dietary Reference Intakes for Water, 2005: 2.2 to 3.0 L per adult and day',
+  sphere: 'Sphere Handbook: 7.5 to 15 L per person and day for basic needs',
+  watersense:
+    'US EPA WaterSense: shower heads 7.6 L a minute at the label’s limit; about two minutes of water assumed',
+  'gravity-flush': 'Gravity toilets take 0.5 to 2 L a flush',
+  'iso-11228':
+    'ISO 11228-1:2003, Annex C: a reference mass of 15 kg suits about 95 % of women and 99 % of men',
+  'rule-of-thumb': 'Rule of thumb among practitioners',
+  assumed: 'Assumed; no public figure. Your own log will replace it',
+} satisfies Record<SourceId, string>

@@ -9,6 +9,20 @@ export interface App {
   noise: string[]
 }
 
+const SECTIONS = [
+  ...['risk', 'assumptions', 'who', 'weather', 'land', 'uses', 'when', 'which'],
+  ...['tanks', 'map', 'outlets', 'weight', 'gear', 'preset'],
+  ...['reach', 'flush', 'habits-others', 'habits-blocked'],
+]
+function openSections(sections: string[]): void {
+  try {
+    if (localStorage.getItem('dry-count:open') === null)
+      localStorage.setItem('dry-count:open', JSON.stringify(sections))
+  } catch {
+    // Site data is blocked: then everything is folded.
+  }
+}
+
 /** One browser for a file of tests. */
 export function useBrowser() {
   let browser: Browser
@@ -21,7 +35,7 @@ export function useBrowser() {
   return async function open(
     which: 'demo' | 'mine',
     hash = '/',
-    options: BrowserContextOptions = {},
+    { isFolded = false, ...options }: BrowserContextOptions & { isFolded?: boolean } = {},
   ): Promise<App> {
     const context = await browser.newContext({
       viewport: { width: 1280, height: 800 },
@@ -30,6 +44,9 @@ export function useBrowser() {
       serviceWorkers: 'block',
       ...options,
     })
+    if (process.env.E2E_PATIENCE_MS) context.setDefaultTimeout(Number(process.env.E2E_PATIENCE_MS))
+    // As somebody who opened every section before; `isFolded` is the first visit.
+    if (!isFolded) await context.addInitScript(openSections, SECTIONS)
     const page = await context.newPage()
     const noise: string[] = []
     page.on('console', (message) => {
@@ -46,6 +63,11 @@ export function useBrowser() {
         .waitFor({ state: 'attached' })
     return { page, context, noise }
   }
+}
+
+/** What opens and closes a section. */
+export function fold(page: Page, section: string) {
+  return page.locator(`[data-fold=${section}] h2 button`)
 }
 
 /** The large figure of Camp. */

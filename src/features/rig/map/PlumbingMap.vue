@@ -9,7 +9,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { reroute } from '@/document/edits'
 import { useAmounts } from '@/parts/useAmounts'
 import { useRigEdit } from '@/parts/useRigEdit'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import MapTank from './MapTank.vue'
 import { mapLayout, nextOf, nodeHeight, pipePath, pipeWidth } from './mapLayout'
 
@@ -136,8 +136,7 @@ function drop(event: PointerEvent) {
 </script>
 
 <template>
-  <section class="pt-10" aria-labelledby="map" data-anchor="map">
-    <h2 id="map" class="text-xl font-bold">{{ t.map.title }}</h2>
+  <div>
     <p class="max-w-[80ch] text-soft">{{ t.map.hint }}</p>
     <p class="min-h-7 pt-1 font-semibold" aria-live="polite">
       {{ refused !== '' ? refused : heldPipe ? t.map.pick(heldPipe.label) : '' }}
@@ -259,5 +258,5 @@ function drop(event: PointerEvent) {
         }}
       </li>
     </ul>
-  </section>
+  </div>
 </template>

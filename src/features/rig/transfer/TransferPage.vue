@@ -10,7 +10,8 @@ import PageHead from '@/parts/PageHead.vue'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatDays, formatQuantity, formatSigned, t } from '@/texts'
+import { formatDays, formatQuantity, formatSigned } from '@/texts'
+import * as t from '@/texts/t'
 import TransferPicture from './TransferPicture.vue'
 
 const forecast = useForecastStore()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { TankContainer } from '@/core/model'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{
   gray: TankContainer

@@ -6,7 +6,8 @@ import { chanceToLast } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'
 import { chanceWords } from '@/parts/risk/chanceWords'
-import { formatNumber, t } from '@/texts'
+import { formatNumber } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']> }>()
 const forecast = useForecastStore()

@@ -2,7 +2,7 @@
 import { X } from '@lucide/vue'
 import { ref } from 'vue'
 import { movedEnd, type DayRange } from './rangeDrag'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{
   name: string

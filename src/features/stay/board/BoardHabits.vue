@@ -6,7 +6,7 @@ import type { useBoard } from './useBoard'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit, stayOf } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']>; dayWidth: number }>()
 const workspace = useWorkspaceStore()

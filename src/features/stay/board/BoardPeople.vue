@@ -5,7 +5,7 @@ import { PARTS, PARTS_PER_DAY, type Part } from '@/core/calendar'
 import { isAwayOn } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setAbsence } from '@/document/edits'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import { useGridKeys } from '@/ui/useGridKeys'
 
 const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']> }>()

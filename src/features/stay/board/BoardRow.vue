@@ -2,7 +2,7 @@
 import { areaPath, linePath, type BoardCell } from './boardShape'
 import type { ModelContainer } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{
   row: ModelContainer & { cells: BoardCell[] }

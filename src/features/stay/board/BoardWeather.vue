@@ -5,7 +5,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import { setWarmest } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
 const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']> }>()
 const workspace = useWorkspaceStore()

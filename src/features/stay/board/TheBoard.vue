@@ -11,7 +11,7 @@ import { useElementSize, useMediaQuery } from '@vueuse/core'
 import type { ModelContainer } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 import { useGridKeys } from '@/ui/useGridKeys'
 
 const board = useBoard()

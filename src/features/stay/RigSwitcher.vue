@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Rig, Stay } from '@/core/model'
+import type { Stay } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { copyRig, removeRig, useRig } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
-import { t } from '@/texts'
+import * as t from '@/texts/t'
 
-const props = defineProps<{ rig: Rig; stay: Stay }>()
+const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
-const others = computed(() => workspace.document.rigs.filter(({ id }) => id !== props.rig.id))
+const rig = computed(() => workspace.document.rigs.find(({ id }) => id === props.stay.rig)!)
+const others = computed(() => workspace.document.rigs.filter(({ id }) => id !== rig.value.id))
 const usedElsewhere = computed(() =>
-  workspace.document.stays.some((stay) => stay.id !== props.stay.id && stay.rig === props.rig.id),
+  workspace.document.stays.some((stay) => stay.id !== props.stay.id && stay.rig === rig.value.id),
 )
 
 function choose(id: string) {
@@ -21,12 +22,12 @@ function choose(id: string) {
 function copy() {
   const stay = props.stay.id
   const id = newId('rig')
-  const { name } = props.rig
+  const { name } = rig.value
   workspace.edit('copy', (draft) => copyRig(draft, stay, id, t.switcher.copyName(name)))
 }
 /** The stay takes another rig, then this one goes. */
 function remove() {
-  const [stay, id, next] = [props.stay.id, props.rig.id, others.value[0]!.id]
+  const [stay, id, next] = [props.stay.id, rig.value.id, others.value[0]!.id]
   workspace.edit('remove', (draft) => {
     useRig(draft, stay, next)
     removeRig(draft, id)

@@ -1,0 +1,75 @@
+import { sparesOf, type Container, type LevelError, type Panel, type StartLevel } from '../model'
+import { owned, type Quantity } from '../quantities'
+
+/**
+ * How a level was read, and what was read; amounts in the container's unit (L, or uses of a solids bin).
+ * `known`: it stands as it is, as right after filling or emptying. `about`: anywhere within so much either way.
+ * `measured`: by stick or scale, with a standard deviation. `panel`: the step that is lit, 0 where none is.
+ */
+export type Reading =
+  | { way: 'known'; level: number }
+  | { way: 'about'; level: number; within: number }
+  | { way: 'measured'; level: number; deviation: number }
+  | { way: 'panel'; step: number }
+
+/** Panels as they are sold; another has marks of the owner's own. */
+export const PANEL_KINDS = ['thirds', 'quarters'] as const
+export type PanelKind = (typeof PANEL_KINDS)[number]
+
+/** A panel's probes, as shares of the volume: the topmost lights when the tank is full. */
+export function panelOf(kind: PanelKind): NonNullable<Panel> {
+  const count = kind === 'thirds' ? 3 : 4
+  return { probes: Array.from({ length: count }, (_, i) => (i + 1) / count), by: 'owner' }
+}
+
+/** What a step of a panel may mean, as shares of the capacity: from its probe to the next (model.md section 6). */
+export function panelSteps({ probes }: NonNullable<Panel>): { from: number; to: number }[] {
+  const edges = [0, ...probes]
+  return edges.map((from, step) => ({ from, to: Math.min(1, edges[step + 1] ?? 1) }))
+}
+
+type Full = Pick<Container, 'capacity'> & { panel?: Panel; spares?: number }
+
+/** Everything the container holds, spares included. */
+function fullOf(container: Full): number {
+  return (1 + (container.spares ?? 0)) * container.capacity.value
+}
+
+/**
+ * The starting level and its error that a reading comes to. A step of a panel is anywhere between its probe and the next,
+ * never a point with ±; a tank whose topmost probe lights is full.
+ * @throws RangeError where the container has no such step
+ */
+export function startOf(reading: Reading, container: Full): { level: Quantity; error: LevelError } {
+  if (reading.way === 'known') return { level: owned(reading.level), error: evenly(0) }
+  if (reading.way === 'about') return { level: owned(reading.level), error: evenly(reading.within) }
+  if (reading.way === 'measured')
+    return { level: owned(reading.level), error: { shape: 'normal', size: owned(reading.deviation) } }
+  const step = container.panel ? panelSteps(container.panel)[reading.step] : undefined
+  if (!step) throw new RangeError(`no step ${reading.step} on this panel`)
+  const full = fullOf(container)
+  return {
+    level: owned(((step.from + step.to) / 2) * full),
+    error: evenly(((step.to - step.from) / 2) * full),
+  }
+}
+
+function evenly(size: number): LevelError {
+  return { shape: 'even', size: owned(size) }
+}
+
+/** How a starting level was read, from what is kept of it. */
+export function asReading({ level, error }: Pick<StartLevel, 'level' | 'error'>, container: Container): Reading {
+  if (error.shape === 'normal') return { way: 'measured', level: level.value, deviation: error.size.value }
+  const panel = 'panel' in container ? container.panel : null
+  const full = fullOf({ capacity: container.capacity, spares: sparesOf(container) })
+  const step = (panel ? panelSteps(panel) : []).findIndex(
+    ({ from, to }) =>
+      from < to &&
+      Math.abs(((from + to) / 2) * full - level.value) < 1e-6 * full &&
+      Math.abs(((to - from) / 2) * full - error.size.value) < 1e-6 * full,
+  )
+  if (step >= 0) return { way: 'panel', step }
+  if (error.size.value === 0) return { way: 'known', level: level.value }
+  return { way: 'about', level: level.value, within: error.size.value }
+}

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { nightsBetween } from '@/core/calendar'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setNights } from '@/document/edits'
+import * as t from '@/texts/t'
+
+/** One more night, or one less, in one tap: the count says at once whether it holds. */
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+const nights = computed(() =>
+  forecast.stay ? nightsBetween(forecast.stay.start, forecast.stay.leaveAt) : 0,
+)
+const most = computed(() => (forecast.stay?.horizonDays.value ?? 60) - 1)
+
+function change(by: number) {
+  const { id } = forecast.stay!
+  workspace.edit('stay', (draft) => setNights(draft, id, nights.value + by), `nights ${id}`)
+}
+</script>
+
+<template>
+  <p class="flex flex-wrap items-center gap-x-4" data-testid="more-nights">
+    <span class="font-semibold">{{ t.camp.nights(nights) }}</span>
+    <button
+      type="button"
+      class="min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4 disabled:opacity-35"
+      :disabled="nights >= most"
+      @click="change(1)"
+    >
+      {{ t.camp.oneMore }}
+    </button>
+    <button
+      type="button"
+      class="min-h-11 text-soft underline decoration-line decoration-2 underline-offset-4 disabled:opacity-35"
+      :disabled="nights <= 1"
+      @click="change(-1)"
+    >
+      {{ t.camp.oneLess }}
+    </button>
+  </p>
+</template>

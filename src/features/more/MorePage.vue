@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { UNIT_SYSTEMS, systemOf } from '@/core/quantities'
+import { useForecastStore } from '@/data/forecastStore'
+import { useSettingsStore } from '@/data/settingsStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import PageHead from '@/parts/PageHead.vue'
+import { useSpace } from '@/parts/space'
+import * as t from '@/texts/t'
+
+/** What does not fit at the thumb, each with its answer in a line. */
+const settings = useSettingsStore()
+const workspace = useWorkspaceStore()
+const forecast = useForecastStore()
+const { space } = useSpace()
+
+const units = computed(() => {
+  const system = systemOf(settings.units)
+  const isWhole = Object.entries(UNIT_SYSTEMS[system]).every(
+    ([dimension, unit]) => settings.units[dimension as keyof typeof settings.units] === unit,
+  )
+  return isWhole ? t.more.systems[system] : t.more.mixed(t.more.systems[system])
+})
+const entries = computed(() => [
+  {
+    to: '/settings',
+    name: t.app.nav.settings,
+    answer: t.more.settings(units.value, t.settings.theme[settings.theme], t.more.kept[space]),
+  },
+  { to: '/start', name: t.more.start, answer: t.more.startAnswer },
+  {
+    to: '/stay?show=which',
+    name: t.more.switch,
+    answer: t.more.switchAnswer(forecast.stay?.name ?? '–', workspace.document.stays.length),
+  },
+])
+</script>
+
+<template>
+  <PageHead :title="t.app.nav.more" />
+  <ul class="max-w-2xl">
+    <li v-for="entry in entries" :key="entry.to" class="border-b border-line">
+      <RouterLink :to="entry.to" class="block min-h-14 py-3">
+        <span class="block text-xl leading-tight font-bold underline decoration-line decoration-2 underline-offset-4">{{
+          entry.name
+        }}</span>
+        <span class="mt-0.5 block leading-snug text-soft wrap-anywhere">{{ entry.answer }}</span>
+      </RouterLink>
+    </li>
+  </ul>
+</template>

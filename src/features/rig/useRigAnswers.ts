@@ -1,0 +1,52 @@
+import { computed } from 'vue'
+import { unitOf, type Container, type Rig } from '@/core/model'
+import { aboardKg } from '@/core/weight'
+import { useForecastStore } from '@/data/forecastStore'
+import { useAmounts } from '@/parts/useAmounts'
+import * as t from '@/texts/t'
+
+/** What each section of the screen says while it is closed. */
+export function useRigAnswers() {
+  const forecast = useForecastStore()
+  const { level, mass } = useAmounts()
+
+  const tank = (container: Container) =>
+    `${container.name} ${level(container.capacity.value, unitOf(container.kind))}`
+  const nameOf = ({ containers }: Rig, id: string) => containers.find((one) => one.id === id)?.name ?? id
+  /** Where each drain leads, those to one tank together. */
+  function map(rig: Rig): string {
+    const byTank = new Map<string, string[]>()
+    for (const { name, drains } of rig.fixtures) byTank.set(drains, [...(byTank.get(drains) ?? []), name])
+    return [...byTank].map(([id, names]) => t.map.into(names.join(', '), nameOf(rig, id))).join('; ')
+  }
+  function outlets(rig: Rig): string {
+    if (rig.outlets.length === 0) return t.outlets.noneYet
+    return rig.outlets
+      .map(({ containers, endValve }) =>
+        t.outlets.short(containers.map((id) => nameOf(rig, id)).join(' + '), endValve),
+      )
+      .join('; ')
+  }
+  function weight(rig: Rig): string {
+    const { model, result } = forecast
+    if (!model || !result) return ''
+    const now = aboardKg(rig, model, result.ledger, -1)
+    if (!rig.payload) return t.weight.noLimit(mass(now))
+    const room = rig.payload.limit.value - rig.payload.other.value
+    return now > room ? t.weight.shortOver(mass(now), mass(now - room)) : t.weight.shortRoom(mass(now), mass(room))
+  }
+  const gear = (rig: Rig) =>
+    rig.gear.length === 0 ? t.gear.noneYet : rig.gear.map((item) => t.gearNames[item]).join(', ')
+
+  return computed(() => {
+    const { rig } = forecast
+    if (!rig) return {}
+    return {
+      tanks: rig.containers.map(tank).join(', '),
+      map: map(rig),
+      outlets: outlets(rig),
+      weight: weight(rig),
+      gear: gear(rig),
+    }
+  })
+}

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import { computed } from 'vue'
+import { PARTS, type Part } from '@/core/calendar'
+import type { Absence, Person, Stay } from '@/core/model'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { addAbsences, stayOf } from '@/document/edits'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import * as t from '@/texts/t'
+
+/** When somebody is away again and again: each day or on some weekdays, in one part of the day. */
+const props = defineProps<{ stay: Stay; person: Person }>()
+const workspace = useWorkspaceStore()
+
+const RHYTHMS = { everyDay: null, weekdays: [1, 2, 3, 4, 5], weekend: [6, 7] } as const
+type Rhythm = keyof typeof RHYTHMS
+const rhythmOf = ({ weekdays }: Absence): Rhythm =>
+  weekdays === null ? 'everyDay' : weekdays.every((day) => day >= 6) ? 'weekend' : 'weekdays'
+
+const repeating = computed(() =>
+  props.stay.absences.filter(({ person, days }) => person === props.person.id && days[0] < days[1]),
+)
+const wordsOf = (absence: Absence) => t.stay.repeats(t.stay[rhythmOf(absence)], t.parts[absence.part])
+const choices = [
+  { value: '', label: t.stay.awayNone },
+  ...(Object.keys(RHYTHMS) as Rhythm[]).flatMap((rhythm) =>
+    PARTS.map((part) => ({ value: `${rhythm} ${part}`, label: t.stay.repeats(t.stay[rhythm], t.parts[part]) })),
+  ),
+]
+
+function add(choice: string) {
+  const [rhythm, part] = choice.split(' ') as [Rhythm, Part]
+  const { id } = props.stay
+  const person = props.person.id
+  if (part !== undefined)
+    workspace.edit('absence', (draft) => addAbsences(draft, id, person, [part], RHYTHMS[rhythm]))
+}
+function remove(absence: Absence) {
+  const { id } = props.stay
+  const at = props.stay.absences.indexOf(absence)
+  workspace.edit('absence', (draft) => void stayOf(draft, id).absences.splice(at, 1))
+}
+</script>
+
+<template>
+  <div>
+    <ChoiceField :of="person.name" :label="t.stay.awayWhen" value="" :options="choices" @choose="add" />
+    <ul v-if="repeating.length > 0" class="flex flex-wrap gap-x-4">
+      <li v-for="(absence, i) in repeating" :key="i" class="flex items-center">
+        <span>{{ wordsOf(absence) }}</span>
+        <button
+          type="button"
+          class="grid h-11 w-9 place-items-center"
+          :aria-label="t.stay.awayRemove(person.name, wordsOf(absence))"
+          @click="remove(absence)"
+        >
+          <X :size="18" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>

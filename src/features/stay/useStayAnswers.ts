@@ -1,0 +1,71 @@
+import { computed } from 'vue'
+import { nightsBetween } from '@/core/calendar'
+import { dailyUse } from '@/core/explain'
+import { LAND_RULES, type Crew, type Stay } from '@/core/model'
+import { useAdviceStore } from '@/data/adviceStore'
+import { useForecastStore } from '@/data/forecastStore'
+import { useChartSentence } from '@/parts/levels/useChartSentence'
+import { useRiskWords } from '@/parts/risk/useRiskWords'
+import { today } from '@/parts/today'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatDate } from '@/texts'
+import * as t from '@/texts/t'
+import { useSwings } from './useSwings'
+
+/** What each section of the screen says while it is closed. */
+export function useStayAnswers() {
+  const forecast = useForecastStore()
+  const advice = useAdviceStore()
+  const risk = useRiskWords()
+  const swings = useSwings()
+  const chart = useChartSentence()
+  const { volume, temperature } = useAmounts()
+  const now = today()
+
+  function assumptions(): string {
+    if (advice.hasFailed) return t.sure.failed
+    if (swings.value === null) return t.sure.working
+    return swings.value[0] ? t.sure.measureFirst(swings.value[0].name) : t.sure.none
+  }
+  function who({ persons }: Crew, { absences, guests }: Stay): string {
+    const names = persons.map(({ name }) => name).join(', ')
+    const away = absences.length > 0 ? t.stay.awayTimes(absences.length) : null
+    const guest = guests.length > 0 ? t.stay.guestsOf(guests.length) : null
+    return [names, guest, away].filter((words) => words !== null).join('; ')
+  }
+  function weather({ weather: { usual, days, sunrise, sunset } }: Stay): string {
+    const all = [usual.value, ...days.map(({ warmest }) => warmest.value)]
+    const warmest = Math.max(...all)
+    const heat = warmest > usual.value ? t.weather.upTo(temperature(warmest)) : null
+    return [temperature(usual.value), heat, t.weather.light(sunrise, sunset)]
+      .filter((words) => words !== null)
+      .join(', ')
+  }
+  function land({ rules }: Stay): string {
+    const allowed = rules.filter((rule) => rule.allowed).length
+    return t.land.recorded(rules.length, LAND_RULES.length, allowed)
+  }
+  function uses(crew: Crew): string {
+    const all = crew.activities
+      .map((activity) => ({ name: activity.name, litres: dailyUse(crew, activity).litres }))
+      .sort((a, b) => b.litres - a.litres)
+    const total = all.reduce((sum, { litres }) => sum + litres, 0)
+    return all[0] ? t.stay.takes(volume(total), all[0].name, volume(all[0].litres)) : ''
+  }
+  return computed(() => {
+    const { stay, crew, rig } = forecast
+    if (!stay || !crew || !rig) return {}
+    const nights = t.camp.nights(nightsBetween(stay.start, stay.leaveAt))
+    return {
+      risk: risk.value?.short ?? t.risk.working,
+      assumptions: assumptions(),
+      chart: chart.value,
+      who: who(crew, stay),
+      weather: weather(stay),
+      land: land(stay),
+      uses: uses(crew),
+      when: `${nights}, ${formatDate(stay.start)} – ${formatDate(stay.leaveAt, now)}`,
+      which: [stay.name, crew.name, rig.name].join(' · '),
+    }
+  })
+}

@@ -1,0 +1,64 @@
+import { computed, ref, watch } from 'vue'
+import { daysPerBother } from '@/core/habits'
+import type { Id } from '@/core/model'
+import { useAdviceStore } from '@/data/adviceStore'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+
+/** By the days alone, or by the days for the bother. */
+export type HabitOrder = 'days' | 'worth'
+
+/**
+ * Every habit that does something in this rig, with what it buys: most to plan on first, as it stood when it was first
+ * known, so that nothing moves under the thumb while switches are tried. Until then the average has to do.
+ */
+export function useHabitRows(by: HabitOrder) {
+  const forecast = useForecastStore()
+  const workspace = useWorkspaceStore()
+  const advice = useAdviceStore()
+  advice.follow('worth')
+  const order = ref<Id[]>([])
+  let isFinal = false
+
+  const habitOf = (id: Id) => workspace.document.habits.find((habit) => habit.id === id)
+  const weigh = (id: Id, days: number) =>
+    by === 'days' ? days : daysPerBother(days, habitOf(id)?.bother.value ?? 0)
+  const sorted = (all: readonly { habit: Id; days: number }[]) =>
+    [...all].sort((a, b) => weigh(b.habit, b.days) - weigh(a.habit, a.days)).map(({ habit }) => habit)
+
+  watch(
+    () => forecast.stay?.id,
+    () => {
+      isFinal = false
+      order.value = sorted(forecast.bought)
+    },
+    { immediate: true },
+  )
+  watch(
+    () => advice.worth,
+    (worth) => {
+      if (isFinal || worth.size === 0) return
+      isFinal = true
+      order.value = sorted([...worth.values()].map(({ habit, planOn }) => ({ habit, days: planOn })))
+    },
+    { immediate: true },
+  )
+  return computed(() => {
+    const place = (id: Id) => (order.value.includes(id) ? order.value.indexOf(id) : order.value.length)
+    return forecast.bought
+      .filter(({ applies, on }) => applies || on)
+      .sort((a, b) => place(a.habit) - place(b.habit))
+      .map((bought) => ({
+        ...bought,
+        planOn: advice.worth.get(bought.habit)?.planOn ?? null,
+        habit: habitOf(bought.habit)!,
+      }))
+  })
+}
+
+/** Days below which a habit buys nothing worth a word. */
+const LEAST_DAYS = 0.05
+
+export function isWorthAWord({ days, planOn, on }: { days: number; planOn: number | null; on: boolean }): boolean {
+  return on || Math.abs(planOn ?? days) >= LEAST_DAYS
+}

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { PANEL_KINDS, panelOf, panelSteps, type PanelKind, type Reading } from '@/core/levels'
+import type { Id, Panel } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { LIMITS } from '@/document'
+import { setPanel, setReading } from '@/document/edits'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import TextField from '@/parts/fields/TextField.vue'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import AppChoices from '@/ui/AppChoices.vue'
+import { marksOf, marksText } from './marks'
+import { stepNames } from './stepNames'
+import { useReading } from './useReading'
+
+/** The one way to say what is in a tank, and how that was read. */
+const props = defineProps<{ members: readonly Id[] }>()
+const { first, unit, full, panel, reading, steps, amount } = useReading(() => props.members)
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+
+function save(read: Reading) {
+  const { id } = forecast.stay!
+  const ids = [...props.members]
+  return workspace.edit('level', (draft) => setReading(draft, id, ids, read), `reading ${ids.join()}`)
+}
+function savePanel(next: Panel) {
+  const { id } = forecast.rig!
+  const ids = [...props.members]
+  return workspace.edit('rig', (draft) => {
+    for (const tank of ids) setPanel(draft, id, tank, next)
+  })
+}
+
+const hasPanel = computed(() => first.value !== null && 'panel' in first.value)
+const ways = computed(() =>
+  (['panel', 'about', 'measured', 'known'] as const)
+    .filter((way) => way !== 'panel' || hasPanel.value)
+    .map((value) => ({ value, label: t.levels.ways[value] })),
+)
+/** A panel is asked for before its first step can be read. */
+const isAsking = ref(false)
+const way = computed(() => (isAsking.value ? 'panel' : (reading.value?.way ?? 'known')))
+const level = computed(() => {
+  const read = reading.value
+  if (!read) return 0
+  if (read.way !== 'panel') return read.level
+  const { from, to } = steps.value[read.step]!
+  return ((from + to) / 2) * full.value
+})
+
+function choose(next: Reading['way']) {
+  isAsking.value = next === 'panel' && panel.value === null
+  if (isAsking.value) return
+  if (next === 'panel') readStep()
+  else if (next === 'known') save({ way: 'known', level: level.value })
+  else if (next === 'about') save({ way: 'about', level: level.value, within: 0.05 * full.value })
+  else save({ way: 'measured', level: level.value, deviation: 0.02 * full.value })
+}
+/** The step that the level stands in now. */
+function readStep() {
+  const share = level.value / full.value
+  const step = steps.value.findIndex(({ to }) => share < to)
+  save({ way: 'panel', step: step < 0 ? steps.value.length - 1 : step })
+}
+
+const isOwn = ref(false)
+const kind = computed((): PanelKind | 'own' | '' => {
+  if (isOwn.value) return 'own'
+  if (panel.value === null) return ''
+  const probes = panel.value.probes.join()
+  return PANEL_KINDS.find((one) => panelOf(one).probes.join() === probes) ?? 'own'
+})
+const kinds = [...PANEL_KINDS, 'own' as const].map((value) => ({ value, label: t.levels.panels[value] }))
+function setKind(next: string) {
+  isOwn.value = next === 'own'
+  if (isOwn.value) return
+  takePanel(panelOf(next as PanelKind).probes)
+}
+function takePanel(probes: number[]) {
+  const result = savePanel({ probes, by: 'owner' })
+  if (!result.ok) return result
+  isAsking.value = false
+  const share = level.value / full.value
+  const marks = panelSteps({ probes, by: 'owner' })
+  const step = marks.findIndex(({ to }) => share < to)
+  return save({ way: 'panel', step: step < 0 ? marks.length - 1 : step })
+}
+const wrongMarks = (text: string) => (marksOf(text) === null ? t.levels.marksWrong : null)
+const options = computed(() =>
+  stepNames(steps.value).map((name, step) => {
+    const { from, to } = steps.value[step]!
+    const [low, high] = [from, to].map((share) => amount(share * full.value, unit.value)) as [string, string]
+    return { value: String(step), label: from === to ? `${name}: ${low}` : t.levels.step(name, low, high) }
+  }),
+)
+</script>
+
+<template>
+  <div class="grid gap-4 pt-2">
+    <AppChoices :label="t.levels.how" :value="way" :options="ways" @choose="choose" />
+    <p class="text-soft">{{ t.levels.hints[way] }}</p>
+    <template v-if="way === 'panel'">
+      <AppChoices
+        :label="panel === null ? t.levels.noPanel : t.levels.panel"
+        :value="kind"
+        :options="kinds"
+        @choose="setKind"
+      />
+      <TextField v-if="kind === 'own'" :label="t.levels.marks" :value="marksText(panel?.probes ?? [])" :wrong="wrongMarks" :save="(text) => takePanel(marksOf(text)!)" />
+      <AppChoices
+        v-if="panel !== null && reading?.way === 'panel'"
+        :label="t.levels.lit"
+        :value="String(reading.step)"
+        :options="options"
+        @choose="(step) => save({ way: 'panel', step: Number(step) })"
+      />
+    </template>
+    <div v-else class="grid grid-cols-2 items-end gap-4">
+      <QuantityField
+        :label="t.levels.level"
+        :value="level"
+        :dimension="unit === 'L' ? 'volume' : 'number'"
+        :min="0"
+        :max="LIMITS.levelL.max"
+        :whole="full"
+        :save="(litres) => save({ ...(reading as Exclude<Reading, { way: 'panel' }>), level: litres })"
+      />
+      <QuantityField
+        v-if="reading?.way === 'about'"
+        :label="t.levels.within"
+        :value="reading.within"
+        :dimension="unit === 'L' ? 'volume' : 'number'"
+        :min="0"
+        :max="LIMITS.levelL.max"
+        :save="(within) => save({ way: 'about', level, within })"
+      />
+      <QuantityField
+        v-else-if="reading?.way === 'measured'"
+        :label="t.levels.deviation"
+        :value="reading.deviation"
+        :dimension="unit === 'L' ? 'volume' : 'number'"
+        :min="0"
+        :max="LIMITS.levelL.max"
+        :save="(deviation) => save({ way: 'measured', level, deviation })"
+      />
+      <div v-else class="flex gap-2">
+        <AppButton @click="save({ way: 'known', level: full })">{{ t.levels.fullNow }}</AppButton>
+        <AppButton @click="save({ way: 'known', level: 0 })">{{ t.levels.emptyNow }}</AppButton>
+      </div>
+    </div>
+  </div>
+</template>

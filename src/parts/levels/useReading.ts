@@ -1,0 +1,45 @@
+import { computed } from 'vue'
+import { asReading, panelSteps, type Reading } from '@/core/levels'
+import { sparesOf, unitOf, type Id, type Panel } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useAmounts } from '@/parts/useAmounts'
+import * as t from '@/texts/t'
+
+/** What was read of the tanks that are counted as one, and that in words. */
+export function useReading(members: () => readonly Id[]) {
+  const forecast = useForecastStore()
+  const { level: amount } = useAmounts()
+
+  const tanks = computed(() =>
+    (forecast.rig?.containers ?? []).filter(({ id }) => members().includes(id)),
+  )
+  const first = computed(() => tanks.value[0] ?? null)
+  const unit = computed(() => (first.value ? unitOf(first.value.kind) : 'L'))
+  const full = computed(() =>
+    tanks.value.reduce((sum, tank) => sum + (1 + sparesOf(tank)) * tank.capacity.value, 0),
+  )
+  const panel = computed((): Panel => (first.value && 'panel' in first.value ? first.value.panel : null))
+  /** Of tanks that are joined the amounts are those of all of them. */
+  const reading = computed((): Reading | null => {
+    const levels = forecast.stay?.levels.filter(({ container }) => members().includes(container)) ?? []
+    if (!first.value || levels.length === 0) return null
+    const one = asReading(levels.find(({ container }) => container === first.value!.id)!, first.value)
+    if (one.way === 'panel') return one
+    const level = levels.reduce((sum, entry) => sum + entry.level.value, 0)
+    const size = levels.reduce((sum, entry) => sum + entry.error.size.value, 0)
+    if (one.way === 'known') return { way: 'known', level }
+    return one.way === 'about' ? { way: 'about', level, within: size } : { way: 'measured', level, deviation: size }
+  })
+  const steps = computed(() => (panel.value ? panelSteps(panel.value) : []))
+  const words = computed(() => {
+    const read = reading.value
+    if (!read) return ''
+    if (read.way === 'known') return t.levels.words.known
+    if (read.way === 'about') return t.levels.words.about(amount(read.within, unit.value))
+    if (read.way === 'measured') return t.levels.words.measured(amount(read.deviation, unit.value))
+    const { from, to } = steps.value[read.step]!
+    return t.levels.words.panel(amount(from * full.value, unit.value), amount(to * full.value, unit.value))
+  })
+
+  return { first, unit, full, panel, reading, steps, words, amount }
+}

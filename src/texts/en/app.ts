@@ -1,0 +1,67 @@
+/** What stands on every screen. */
+
+export const app = {
+  name: 'Dry Count',
+  nav: { camp: 'Camp', stay: 'Stay', habits: 'Habits', rig: 'Rig', settings: 'Settings', more: 'More', start: 'Set up' },
+  skip: 'Skip to the content',
+  saved: 'saved',
+  saving: 'saving…',
+  notSaved: 'not saved',
+  notKept: 'kept nowhere',
+  demo: 'Demo',
+}
+
+export const edits = {
+  undo: 'Undo',
+  redo: 'Redo',
+  labels: {
+    level: 'level',
+    rig: 'rig',
+    crew: 'crew',
+    stay: 'stay',
+    habit: 'habit',
+    absence: 'absence',
+    import: 'import',
+    clear: 'clearing',
+    start: 'new stay',
+    'switch-stay': 'switch of stay',
+    copy: 'copy',
+    remove: 'removal',
+  },
+  undoOf: (what: string) => `Undo: ${what}`,
+  redoOf: (what: string) => `Redo: ${what}`,
+}
+
+export const field = {
+  empty: 'Put in a number.',
+  'not-a-number': (found: string) => `“${found}” is not a number Dry Count can read.`,
+  'unknown-unit': (found: string) => `“${found}” is no unit Dry Count knows here.`,
+  'wrong-dimension': (found: string) => `“${found}” measures something else.`,
+  range: (min: string, max: string) => `Between ${min} and ${max}, please.`,
+  kept: (good: string) => `Still counting with ${good}.`,
+}
+
+export const states = {
+  oldTab: 'Dry Count was updated in another tab. Reload this one.',
+  oldTabSaved: 'Everything is saved.',
+  reload: 'Reload',
+  loading: 'Reading your stay…',
+  slow: 'Reading takes longer than it should. Other tabs of Dry Count may be in the way: close them.',
+  volatile: 'This browser keeps nothing for Dry Count. Export a file before you close the page.',
+  tryAgain: 'Try again',
+  inMemory: 'Go on without keeping anything',
+  counting: (percent: string) => `Counting a very large plan: ${percent} %…`,
+  onMain: 'This browser runs nothing in the background here, so chances and advice take longer.',
+}
+
+export const switcher = {
+  title: 'Which stay, crew and rig',
+  stay: 'Stay',
+  rig: 'Rig of this stay',
+  crew: 'Crew of this stay',
+  newStay: 'New stay',
+  copy: (what: string) => `Copy ${what}`,
+  remove: (what: string) => `Remove ${what}`,
+  copyName: (name: string) => `${name}, copy`,
+  inUse: 'A stay uses it.',
+}

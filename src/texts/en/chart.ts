@@ -1,0 +1,17 @@
+/** The levels, drawn. */
+export const chart = {
+  closed: 'Day by day, each with the range it may lie in',
+  title: 'Levels and their ranges',
+  show: 'Draw the levels',
+  hide: 'Put the chart away',
+  table: 'The same as a table',
+  day: 'Day',
+  loading: 'Drawing…',
+  failed: 'The chart could not be drawn; the table has the same numbers.',
+  sentence: (name: string, when: string, others: string) =>
+    `${name} reaches its limit first, ${when}${others === '' ? '' : `; then ${others}`}.`,
+  sentenceNone: (horizon: string) => `No tank reaches its limit within ${horizon} days.`,
+  reading: 'The line is the average, the band holds eight trips in ten, the dots are the limit.',
+  range: (low: string, high: string) => `${low} to ${high}`,
+  after: (name: string, days: string) => `${name} after ${days} days`,
+}

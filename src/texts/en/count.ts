@@ -1,0 +1,91 @@
+import { spelled } from './numbers'
+
+/** The answer, wherever it stands. */
+
+export const count = {
+  onAverageYouHave: 'On average you have',
+  explained: 'Dry days end when the first tank meets its limit, if nobody dumps or refills.',
+  planOnStrip: 'to plan on',
+  averageStrip: (days: string) => `average ${days}`,
+  dryDays: (days: string) => (days === '1' ? 'dry day' : 'dry days'),
+  beyond: (horizon: string) => `beyond ${horizon}`,
+  stops: (container: string) => `${container} stops you`,
+  nothingStops: (horizon: string) => `Nothing stops you in the next ${horizon} days.`,
+  startsPast: (container: string) => `${container} is past its limit before you start.`,
+  short: (nights: number) => (nights === 1 ? 'one night short' : `${spelled(nights)} nights short`),
+  enough: 'and that is after you leave',
+  of: (nights: number) => (nights === 1 ? 'of 1 night' : `of ${nights} nights`),
+  stripBeyond: (horizon: string) => `beyond ${horizon}`,
+  days: 'days',
+  covered: (nights: number) => (nights === 1 ? 'your night covered' : `all ${nights} nights covered`),
+  tally: (nights: number, whole: string) => `${nights} nights planned; ${whole} of them dry`,
+  why: 'Why?',
+  onAverage: 'On average',
+}
+
+export const risk = {
+  short: (plan: string, stops: string | null) => `${plan} to plan on${stops === null ? '' : `, ${stops}`}`,
+  stopsIn: (container: string, of100: string) => `${container} stops ${of100} trips in 100`,
+  planOn: 'You can plan on',
+  strip: (days: string) => `plan on ${days} days`,
+  likely: 'likely',
+  atBest: 'at best',
+  plan: 'plan on',
+  rest: (likely: string, best: string) => `on average; likely ${likely}, at best ${best}.`,
+  nights: (nights: number, chance: string) =>
+    nights === 1 ? `The night: ${chance}.` : `All ${nights} nights: ${chance}.`,
+  of100: (n: number) => `${n} in 100`,
+  under1: 'less than 1 in 100',
+  over99: 'more than 99 in 100',
+  title: 'How sure is that',
+  beyond: (days: string) => `beyond ${days}`,
+  sentence: (plan: string, likely: string, best: string) =>
+    `Nine trips in ten last at least ${plan} days, half of them ${likely}, one in ten ${best} or more.`,
+  spread: 'Ten thousand trips by the days they last',
+  stay: 'you leave',
+  table: 'The chances as a table',
+  lasts: 'Dry for',
+  chance: 'Trips',
+  days: (n: number) => (n === 1 ? '1 day' : `${n} days`),
+  stoppers: 'What stops them',
+  nothing: (horizon: string) => `Nothing in ${horizon} days`,
+  share: (n: string) => `${n} of 100`,
+  story: 'The worst one in ten, told',
+  storyStop: (container: string, day: string, part: string, days: string) =>
+    `${container} stops you ${day}, ${part}, after ${days} days.`,
+  storyNone: 'Nine trips in ten last beyond the horizon: there is no bad one to tell.',
+  because: {
+    more: (activity: string, uses: string, usual: string) =>
+      `${activity} ${uses} times where ${usual} are usual`,
+    both: (activity: string, uses: string, usual: string, percent: string) =>
+      `${activity} ${uses} times where ${usual} are usual, ${percent} % more each`,
+    fewer: (activity: string, percent: string) => `${activity} takes ${percent} % more each time`,
+    start: 'The start was worse than read',
+    capacity: 'The tank holds less than it says',
+  },
+  hot: (days: number, given: number) =>
+    `${days === 1 ? 'One hot day' : `${days} hot days`}, ${given === 0 ? 'none' : given === 1 ? 'one' : given} foreseen.`,
+  trips: (n: string, of: string) => `${n} of ${of} trips`,
+  working: 'Playing trips…',
+  stop: 'Stop',
+  again: 'Play them again',
+  stopped: 'Stopped: this is what the trips so far say.',
+  failed: 'The trips could not be played in this browser. The average still counts.',
+  stillDry: 'Still dry',
+  ofTrips: 'of 100 trips',
+  stillDryAt: (day: string, chance: string) => `Nothing stops you up to the end of ${day} in ${chance}`,
+}
+
+export const gauge = {
+  label: (name: string) => `${name}, starting level`,
+  value: (level: string, capacity: string) => `${level} of ${capacity}`,
+  days: (days: string) => `${days} d`,
+  uses: (n: string) => (n === '1' ? '1 use' : `${n}\u00a0uses`),
+  light: (uses: number) =>
+    uses === 1 ? 'At the light: about 1 use left' : `At the light: about ${uses} uses left`,
+  lightOn: (uses: number) =>
+    uses === 1 ? 'Light on: about 1 use left' : `Light on: about ${uses} uses left`,
+  of: (capacity: string) => `of ${capacity}`,
+  never: (horizon: string) => `over ${horizon} d`,
+  why: (name: string) => `Why? ${name}`,
+}

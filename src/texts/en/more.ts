@@ -1,0 +1,12 @@
+/** What stands behind More. */
+export const more = {
+  systems: { metric: 'Metric', us: 'US units', imperial: 'Imperial' },
+  mixed: (system: string) => `${system}, some of your own`,
+  kept: { demo: 'the demo is on the screen', mine: 'your own data, in this browser' },
+  settings: (units: string, look: string, kept: string) => `${units}; look: ${look.toLowerCase()}; ${kept}`,
+  start: 'Set up another stay',
+  startAnswer: 'The guide: rig, people, dates, in two minutes',
+  switch: 'Another stay, crew or rig',
+  switchAnswer: (stay: string, stays: number) =>
+    stays === 1 ? `Now: ${stay}` : `Now: ${stay}, one of ${stays}`,
+}

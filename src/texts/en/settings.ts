@@ -1,0 +1,50 @@
+/** Settings and files. */
+
+export const settings = {
+  title: 'Settings',
+  units: 'Units',
+  look: 'Look',
+  data: 'Your data',
+  dimension: {
+    volume: 'Water',
+    mass: 'Weight',
+    distance: 'Distance',
+    temperature: 'Temperature',
+    length: 'Length',
+  },
+  theme: { auto: 'As the device', light: 'Day', dark: 'Night', sun: 'Bright sun' },
+  offlineReady: 'Ready to work without a network.',
+  offlineNotYet: 'Not kept for offline use in this browser yet.',
+  dataText:
+    'Everything is kept in this browser, on this device. A file is the way to take it along or keep a copy.',
+  export: 'Export to a file',
+  import: 'Import a file',
+  clear: 'Clear everything',
+  demoReset: 'Put the demo back as it was',
+  leaveDemo: 'Use my own data',
+  openDemo: 'Open the demo',
+  demoText: 'This is the demo world. Whatever you change here never touches your own data.',
+  mineText: 'The demo is kept apart from your own data.',
+  cleared: 'Cleared. Undo brings it back.',
+  clearedUnsaved: 'Cleared here, but not saved. Undo brings it back.',
+  clearTitle: 'Clear everything?',
+  clearText: (stays: number, rigs: number) =>
+    `${stays} ${stays === 1 ? 'stay' : 'stays'} and ${rigs} ${rigs === 1 ? 'rig' : 'rigs'} go from this browser. Undo brings them back as long as you do not clear the browser itself.`,
+  keepIt: 'Leave it',
+  imported: (name: string) => `Opened ${name}. Undo brings back what was here.`,
+  refused: (name: string) => `${name} was not opened, and nothing has changed.`,
+  more: (n: number) => `and ${n} more`,
+  unreadable: (name: string) => `${name} could not be read.`,
+}
+
+export const imports = {
+  title: (name: string) => `Open ${name}`,
+  text: (stays: number, rigs: number) =>
+    `It holds ${stays} ${stays === 1 ? 'stay' : 'stays'} and ${rigs} ${rigs === 1 ? 'rig' : 'rigs'}.`,
+  replace: 'Replace what is here',
+  add: 'Add to what is here',
+  cancel: 'Leave it',
+  added: (name: string) => `Added ${name}. Undo takes it out again.`,
+  keeping: (name: string) => `Keeping ${name}…`,
+  notKept: (name: string) => `${name} is shown, but not saved. Undo brings back what was here.`,
+}

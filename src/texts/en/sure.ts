@@ -1,0 +1,37 @@
+/** How sure each number is. */
+
+export const sure = {
+  title: 'What would you rather know',
+  lead: 'The days each assumption is worth: the count with one number at the low and at the high end of what it may be, and all others as they stand.',
+  working: 'Counting…',
+  failed: 'This could not be counted in this browser. The averages still count.',
+  none: 'Every number is held to be certain.',
+  swing: (low: string, high: string) => `${low} to ${high} d`,
+  measureFirst: (what: string) => `Measure first: ${what}.`,
+  activity: (name: string) => `${name}: water a use`,
+  capacity: (name: string) => `${name}: what it holds`,
+  level: (name: string) => `${name}: level at the start`,
+  weather: 'How warm it gets',
+  how: {
+    activity:
+      'Shakedown: with hookups at hand, start empty, count every use until the tank is full. Tank ÷ counts is what a use takes.',
+    capacity: 'Fill it once through a flow meter, or with a bucket of known size, and put in what went in.',
+    level: 'Read it with a stick or a scale rather than off the panel.',
+    weather: 'Look at a forecast shortly before you leave.',
+  },
+  ends: (low: string, high: string) => `${low} gives the fewer days, ${high} the more`,
+  all: (n: number) => `${n} more that matter less`,
+  middle: (days: string) => `The dashed line is the average count, ${days} days.`,
+  capacityOff: 'May be off by',
+  metered: 'Metered',
+  isMetered: 'It was metered',
+  volumeVaries: 'One use varies by',
+  levelOff: 'Our average may be off by',
+  exact: 'Always the same number of uses',
+  levelAs: 'How it was read',
+  readEven: 'off a panel or by eye',
+  readNormal: 'measured',
+  levelSize: { even: 'Somewhere in a span of', normal: 'Give or take' },
+  weatherOff: (unit: string) => `Days may differ by, ${unit}`,
+  levels: 'How sure are these levels',
+}
