@@ -202,6 +202,6 @@ describe('habits by what can be planned on', () => {
     await flush.getByRole('radio', { name: 'little, and rinse hard' }).click()
     await expect.poll(() => page.getByTestId('flush-floor').innerText(), PATIENT).toMatch(/you keep 2\sL/)
     await expect.poll(() => row.innerText(), PATIENT).not.toContain('▲')
-    expect(await row.innerText()).toMatch(/3\.\d rinses/)
+    expect(await row.innerText()).toMatch(/[23]\.\d rinses/)
   })
 })
