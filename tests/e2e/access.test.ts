@@ -33,6 +33,11 @@ const SCREENS: Screen[] = [
   { name: 'Gray to black', which: 'demo', hash: '/rig/gray-to-black', ready: 'h1' },
   { name: 'Camp, how sure', which: 'demo', hash: '/?show=level-errors', ready: '[data-testid=plan-on]', prepare: (page) => page.getByTestId('stopper-share').first().waitFor() },
   { name: 'Settings', which: 'demo', hash: '/settings', ready: '[data-testid=count-strip]' },
+  { name: 'More', which: 'demo', hash: '/more', ready: 'main li' },
+  { name: 'Camp, a level read', which: 'demo', hash: '/', ready: '[data-testid=gauge-gray]', prepare: async (page) => {
+    await page.getByTestId('gauge-gray').getByRole('button', { name: /how its level was read/ }).click()
+    await page.getByRole('radio', { name: 'Off the panel' }).click()
+  } },
   { name: 'Start, rig', which: 'mine', hash: '/start', ready: '[data-testid=count-days]' },
   { name: 'Start, crew', which: 'mine', hash: '/start?step=2', ready: '[data-testid=count-days]' },
   { name: 'Start, stay', which: 'mine', hash: '/start?step=3', ready: '[data-testid=count-days]' },
@@ -74,6 +79,8 @@ async function look(page: Page, theme: string): Promise<void> {
     window.dispatchEvent(new StorageEvent('storage', { key: 'dry-count:theme', newValue, storageArea }))
   }, theme)
   await page.locator(`html[data-theme=${theme}]`).waitFor()
+  // Every element has been drawn in it.
+  await page.waitForTimeout(300)
 }
 
 async function violations(page: Page, runOnly: object): Promise<string[]> {

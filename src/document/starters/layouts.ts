@@ -4,13 +4,25 @@ import { newContainer, newFixture } from './containers'
 
 /** How the drains run. */
 export const PLUMBING_IDS = [
-  'one-gray', 'kitchen-and-bath', 'bath-into-black', 'two-bathrooms', 'black-as-gray', 'apart',
-] as const // prettier-ignore
+  'one-gray',
+  'kitchen-and-bath',
+  'basin-into-black',
+  'bath-into-black',
+  'two-bathrooms',
+  'black-as-gray',
+  'apart',
+] as const
 export type PlumbingId = (typeof PLUMBING_IDS)[number]
 
 export const TOILET_IDS = [
-  'black', 'cassette', 'cassette-fresh', 'diverting', 'diverting-tank', 'portable', 'none',
-] as const // prettier-ignore
+  'black',
+  'cassette',
+  'cassette-fresh',
+  'diverting',
+  'diverting-tank',
+  'portable',
+  'none',
+] as const
 export type ToiletId = (typeof TOILET_IDS)[number]
 
 export type TankLitres = Record<'fresh' | 'gray' | 'black', number>
@@ -31,11 +43,22 @@ export interface KnownTanks {
 }
 const NOTHING_KNOWN: KnownTanks = { sizes: {}, spares: 0 }
 
+type PlannedName =
+  | 'fresh'
+  | 'gray'
+  | 'black'
+  | 'grayKitchen'
+  | 'grayBath'
+  | 'black2'
+  | 'blackAsGray'
+  | 'flush'
+  | 'cassette'
+  | 'portable'
+  | 'urine'
+  | 'solids'
+
 export interface LayoutNames {
-  tanks: Record<
-    'fresh' | 'gray' | 'black' | 'grayKitchen' | 'grayBath' | 'black2' | 'blackAsGray' | 'flush' | 'cassette' | 'portable' | 'urine' | 'solids',
-    string
-  > // prettier-ignore
+  tanks: Record<PlannedName, string>
   fixtures: Record<'kitchen' | 'basin' | 'shower' | 'toilet' | 'basin2' | 'toilet2', string>
   outlet: string
   outlet2: string
@@ -43,9 +66,11 @@ export interface LayoutNames {
 
 type NewId = (kind: 'rig' | 'tank' | 'fixture' | 'outlet') => string
 
-/** The toilets that fit a plumbing: a bath led into the black tank, or a second bathroom, stands on black tanks. */
+const INTO_BLACK: readonly PlumbingId[] = ['basin-into-black', 'bath-into-black']
+
+/** The toilets that fit a plumbing: a drain led into the black tank, or a second bathroom, stands on black tanks. */
 export function toiletsFor(plumbing: PlumbingId): readonly ToiletId[] {
-  if (plumbing === 'bath-into-black' || plumbing === 'two-bathrooms') return ['black']
+  if (INTO_BLACK.includes(plumbing) || plumbing === 'two-bathrooms') return ['black']
   return plumbing === 'black-as-gray' || plumbing === 'apart'
     ? TOILET_IDS.filter((id) => id !== 'black')
     : TOILET_IDS
@@ -89,10 +114,11 @@ function laidOut(
   const fresh = layout.tank('fresh', 'fresh', litres.fresh)
   const { kitchen, bath, solo } = grayTanks(layout, plumbing, litres)
   const black = toilet === 'black' ? layout.tank('black', 'black', litres.black) : null
-  const bathDrain = plumbing === 'bath-into-black' && black ? black : bath
+  const basinDrain = INTO_BLACK.includes(plumbing) && black ? black : bath
+  const showerDrain = plumbing === 'bath-into-black' ? basinDrain : bath
   layout.fixture('kitchen', 'kitchen', fresh, kitchen)
-  layout.fixture('basin', 'basin', fresh, bathDrain)
-  layout.fixture('shower', 'shower', fresh, bathDrain)
+  layout.fixture('basin', 'basin', fresh, basinDrain)
+  layout.fixture('shower', 'shower', fresh, showerDrain)
   addToilet(layout, toilet, fresh, black, bath)
   layout.outlet(
     'outlet',
@@ -106,7 +132,7 @@ function laidOut(
 
 /** @returns the receivers of kitchen and bath, and the old black tank that stands open to them */
 function grayTanks(layout: Layout, plumbing: PlumbingId, { gray, black }: TankLitres) {
-  if (plumbing === 'kitchen-and-bath')
+  if (plumbing === 'kitchen-and-bath' || plumbing === 'basin-into-black')
     return {
       kitchen: layout.tank('gray', 'grayKitchen', Math.round(gray / 2)),
       bath: layout.tank('gray', 'grayBath', Math.round(gray / 2)),

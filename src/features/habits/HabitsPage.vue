@@ -70,7 +70,7 @@ const addCatalogue = () =>
     <PageHead :title="t.habits.title" />
     <p class="text-lg">{{ stopper ? t.habits.lead(stopper) : t.habits.leadNone }}</p>
     <p v-if="advice.hasFailed" class="text-soft" role="status">{{ t.sure.failed }}</p>
-    <div class="grid gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
       <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
         <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights)"><ReachPanel /></FoldSection>

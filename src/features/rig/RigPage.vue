@@ -49,7 +49,7 @@ function rename(name: string) {
         >{{ t.rig.another }}</RouterLink
       >
     </div>
-    <div class="grid gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
       <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
         <FoldSection id="tanks" :title="t.rig.tanks" :answer="answers.tanks" :places="['tank-']">

@@ -40,7 +40,7 @@ const sections = computed(() => [
     <StayHeadline class="pt-5 pb-4" />
     <TheBoard />
     <p class="mt-1 max-w-[80ch] text-[0.95rem] text-soft">{{ t.board.hint }}</p>
-    <div class="grid gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
       <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
         <FoldSection id="risk" :title="t.risk.title" :answer="answers.risk"><RiskPanel is-wide /></FoldSection>

@@ -88,6 +88,7 @@ export const map = {
   plumbings: {
     'one-gray': 'One gray tank',
     'kitchen-and-bath': 'Kitchen and bath gray apart',
+    'basin-into-black': 'Two grays, the basin into black',
     'bath-into-black': 'Bath drains into the black tank',
     'two-bathrooms': 'Two bathrooms, one black alone',
     'black-as-gray': 'Black tank as a second gray',

@@ -1,0 +1,97 @@
+import type { Page } from 'playwright-core'
+import { describe, expect, it } from 'vitest'
+import { dryDays, fold, saved, useBrowser } from './support/app'
+
+const open = useBrowser()
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+const height = (page: Page) => page.evaluate(() => document.documentElement.scrollHeight)
+const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())
+
+describe('sections that fold', () => {
+  it('say their answer while closed, six phone screens at most, and are open next time if they were', async () => {
+    const { page } = await open('demo', '/stay', { ...PHONE, isFolded: true })
+    await expect
+      .poll(() => page.getByTestId('answer-risk').innerText())
+      .toMatch(/^4\.\d to plan on, Gray stops \d\d trips in 100$/)
+    expect(await page.getByTestId('answer-who').innerText()).toBe('Maren, Tobin, Wren; away 12 times')
+    expect(await page.getByTestId('answer-land').innerText()).toBe('2 of 6 rules recorded, 1 allowed')
+    expect(await page.getByTestId('answer-weather').innerText()).toMatch(/^19\s°C, up to 25\s°C, light 06:50–19:30$/)
+    await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure first: /)
+    for (const path of ['/stay', '/rig', '/habits', '/']) {
+      await page.goto(page.url().replace(/#.*/, `#${path}`))
+      await page.waitForTimeout(1500)
+      expect(await height(page), path).toBeLessThanOrEqual(6 * 844)
+    }
+    await page.getByRole('link', { name: 'Rig', exact: true }).last().click()
+    expect(await page.getByTestId('answer-weight').innerText()).toMatch(/kg at the start: .* too much/)
+    expect(await page.getByTestId('tank-gray').count()).toBe(0)
+    await fold(page, 'tanks').click()
+    await page.getByTestId('tank-gray').waitFor()
+    await page.reload()
+    await page.getByTestId('tank-gray').waitFor()
+    // A place that a number leads to opens its section.
+    await page.goto(page.url().replace(/#.*/, '#/stay?show=use-shower'))
+    await page.getByTestId('use-shower').waitFor()
+  })
+
+  it('five places at the thumb, none of them empty; the rest behind More, set apart on a laptop', async () => {
+    const { page } = await open('demo', '/', { ...PHONE, isFolded: true })
+    const bar = page.getByRole('navigation').last()
+    expect(await bar.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Habits', 'Rig', 'More'])
+    await bar.getByRole('link', { name: 'More' }).click()
+    await page.getByRole('link', { name: /Another stay, crew or rig/ }).click()
+    await page.getByRole('combobox', { name: 'Crew of this stay' }).waitFor()
+    const wide = await open('demo', '/', { isFolded: true })
+    const top = wide.page.getByRole('navigation').first()
+    expect(await top.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Habits', 'Rig', 'Settings'])
+  })
+})
+
+describe('who is there, and one more night', () => {
+  it('one more night is one tap on Camp', async () => {
+    const { page } = await open('demo', '/', PHONE)
+    await page.getByTestId('more-nights').getByText('12 nights').waitFor()
+    await page.getByRole('button', { name: 'One more night?' }).click()
+    await page.getByTestId('more-nights').getByText('13 nights').waitFor()
+    await page.getByRole('button', { name: 'One less' }).click()
+    await page.getByTestId('more-nights').getByText('12 nights').waitFor()
+  })
+
+  it('a guest for two days costs less than one for all of them; each weekday midday away gains', async () => {
+    const { page } = await open('demo', '/stay')
+    const camp = async () => {
+      await saved(page)
+      await page.getByRole('link', { name: 'Camp', exact: true }).first().click()
+      const days = await dryDays(page)
+      await page.getByRole('link', { name: 'Stay', exact: true }).first().click()
+      return days
+    }
+    const alone = await camp()
+    await page.getByRole('button', { name: 'A guest for some days' }).click()
+    await page.getByTestId('answer-who').getByText('one of them a guest').waitFor()
+    const some = await camp()
+    await page.getByLabel('Guest: There').selectOption({ label: 'all the time' })
+    await expect.poll(() => page.getByTestId('answer-who').innerText()).not.toContain('a guest')
+    const all = await camp()
+    expect([all < some, some < alone]).toEqual([true, true])
+    await page.getByLabel('Guest: Away again and again').selectOption({ label: 'on weekdays, midday' })
+    await page.getByText('on weekdays, midday').last().waitFor()
+    expect(await camp()).toBeGreaterThan(all)
+    await page.getByRole('button', { name: 'Guest: no longer away on weekdays, midday' }).click()
+    expect(await camp()).toBe(all)
+  })
+
+  it('a habit of one person buys less than everybody’s', async () => {
+    const { page } = await open('demo', '/habits')
+    const row = page.getByTestId('habit-wet-soap-rinse')
+    await row.getByRole('switch').click()
+    await page.getByRole('link', { name: 'Camp', exact: true }).first().click()
+    await expect.poll(() => page.getByTestId('plan-on').count()).toBe(1)
+    await page.waitForTimeout(1500)
+    const everybody = await planOn(page)
+    await page.getByRole('link', { name: 'Habits', exact: true }).first().click()
+    for (const name of ['Tobin', 'Wren']) await row.getByRole('checkbox', { name }).click()
+    await page.getByRole('link', { name: 'Camp', exact: true }).first().click()
+    await expect.poll(() => planOn(page)).toBeLessThan(everybody)
+  })
+})
