@@ -25,6 +25,7 @@ export async function benchBrowser(): Promise<void> {
   await page.goto(url)
   const post = page.getByRole('slider', { name: 'Gray, starting level' })
   await post.waitFor()
+  await post.scrollIntoViewIfNeeded()
   await page.waitForTimeout(1500)
   await page.evaluate((name) => {
     const watch: Watch = { counts: [], longTasks: [], frames: [] }
@@ -43,12 +44,15 @@ export async function benchBrowser(): Promise<void> {
     }
     requestAnimationFrame(frame)
   }, COUNT_MEASURE)
-  const { x, y, width, height } = (await post.boundingBox())!
-  await page.mouse.move(x + width / 2, y + height / 2)
+  const { y, height } = (await post.boundingBox())!
+  const handle = (await post.locator('.handle').boundingBox())!
+  const x = handle.x + handle.width / 2
+  const from = handle.y + handle.height / 2
+  await page.mouse.move(x, from)
   await page.mouse.down()
   const end = Date.now() + DRAG_MS
   for (let step = 0; Date.now() < end; step++) {
-    await page.mouse.move(x + width / 2, y + height * (0.5 + 0.45 * Math.sin(step / 12)))
+    await page.mouse.move(x, y + height * (0.5 + 0.45 * Math.sin(step / 12)))
     await page.waitForTimeout(8)
   }
   await page.mouse.up()

@@ -1,5 +1,6 @@
 import { cpus } from 'node:os'
 import { benchBrowser } from './browser'
+import { benchEdit } from './edit'
 import { sixtyDays } from './documents'
 import { benchReach, benchRisk } from './risk'
 import { median, sample } from './timing'
@@ -17,6 +18,7 @@ console.log(
     `${median(times).toFixed(3)} ms median (limit 2)`,
 )
 
+benchEdit()
 await benchRisk()
 benchReach()
 await benchBrowser()

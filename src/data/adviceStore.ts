@@ -118,8 +118,8 @@ export const useAdviceStore = defineStore('advice', () => {
 
   watch(() => forecast.stay?.id, forget)
   watchDebounced([() => forecast.stayCase, () => forecast.model], () => void ask(), {
+    // While something is dragged nobody reads what habits would buy.
     debounce: WAIT_MS,
-    maxWait: 4 * WAIT_MS,
   })
 
   /** Keeps a piece of advice current as long as the component that calls it is there. */

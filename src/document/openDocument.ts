@@ -69,14 +69,18 @@ const ENTITY_SCHEMAS = { rigs: rigSchema, crews: crewSchema, habits: habitSchema
 export function checkedEdit(base: Document, next: Document): Result<Document, DocumentFault[]> {
   const shape = (Object.keys(ENTITY_SCHEMAS) as (keyof typeof ENTITY_SCHEMAS)[]).flatMap((list) => {
     if (next[list] === base[list]) return []
-    const known = new Set<object>(base[list])
-    const changed = next[list].flatMap((entity, i) => {
-      const parsed = known.has(entity) ? null : ENTITY_SCHEMAS[list].safeParse(entity)
-      if (!parsed || parsed.success) return []
-      return shapeFaults(parsed.error.issues, entity).map((fault) => ({
-        ...fault,
-        path: [list, i, ...fault.path],
-      }))
+    const known = new Set<object>()
+    const isNew = (entity: object, i: number) => {
+      if (entity === base[list][i]) return false
+      if (known.size === 0) for (const one of base[list]) known.add(one)
+      return !known.has(entity)
+    }
+    const changed: DocumentFault[] = []
+    next[list].forEach((entity, i) => {
+      const parsed = isNew(entity, i) ? ENTITY_SCHEMAS[list].safeParse(entity) : null
+      if (!parsed || parsed.success) return
+      for (const fault of shapeFaults(parsed.error.issues, entity))
+        changed.push({ ...fault, path: [list, i, ...fault.path] })
     })
     const tooMany = next[list].length > LIMITS.entries
     return tooMany ? [tooManyFault(list, next[list].length), ...changed] : changed

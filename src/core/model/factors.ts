@@ -25,6 +25,7 @@ interface Acting {
 export function factorsOf(activity: Activity, habits: readonly ActiveHabit[], count: number): PartFactors {
   const acting = actingOn(activity, habits, count)
   const rate = new Float64Array(count).fill(1)
+  if (acting.length === 0) return { rate, volume: new Float64Array(count).fill(volumePerUse(activity)) }
   for (const { effect, share } of acting)
     if (effect.kind === 'rate') multiply(rate, share, effect.factor.value)
   return { rate, volume: volumes(activity, acting, count) }

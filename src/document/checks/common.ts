@@ -11,11 +11,11 @@ export function sumsToOne(total: number): boolean {
 
 export function duplicateIds(list: readonly { id: string }[], path: Path): DocumentFault[] {
   const seen = new Set<string>()
-  return list.flatMap(({ id }, i): DocumentFault[] => {
-    if (!seen.has(id)) {
-      seen.add(id)
-      return []
-    }
-    return [{ code: 'duplicate-id', path: [...path, i, 'id'], found: show(id), expected: '' }]
+  const faults: DocumentFault[] = []
+  list.forEach(({ id }, i) => {
+    if (seen.has(id))
+      faults.push({ code: 'duplicate-id', path: [...path, i, 'id'], found: show(id), expected: '' })
+    seen.add(id)
   })
+  return faults
 }

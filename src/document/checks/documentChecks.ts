@@ -8,7 +8,7 @@ import { stayChecks } from './stayChecks'
 
 /** What no shape can say: every reference resolves, every sum adds up. Expects the right shape. */
 export function documentChecks(document: Document): DocumentFault[] {
-  return faultsOf(document, { rigs: always, crews: always, habits: always, stays: always })
+  return faultsOf(document, { rigs: always, crews: always, habits: always, stays: always }, null)
 }
 
 /**
@@ -21,24 +21,26 @@ export function editChecks(base: Document, next: Document): DocumentFault[] {
   const crews = changedIds(base.crews, next.crews)
   const habits = changedIds(base.habits, next.habits)
   const stays = changedIds(base.stays, next.stays)
+  const changedCrews = crews.size === 0 ? [] : [...base.crews, ...next.crews]
   const activities = new Set(
-    [...base.crews, ...next.crews].flatMap((crew) =>
-      crews.has(crew.id) ? crew.activities.map(({ id }) => id) : [],
-    ),
+    changedCrews.flatMap((crew) => (crews.has(crew.id) ? crew.activities.map(({ id }) => id) : [])),
   )
   // Where the first crew came or the last one went, every habit's activities are looked at anew.
   const isFirstCrew = (base.crews.length === 0) !== (next.crews.length === 0)
-  return faultsOf(next, {
+  const chosen: Chosen = {
     rigs: ({ id }) => rigs.has(id),
     crews: ({ id }) => crews.has(id),
     habits: ({ id, effects }) =>
-      habits.has(id) || isFirstCrew || effects.some(({ activity }) => activities.has(activity)),
+      habits.has(id) ||
+      isFirstCrew ||
+      (activities.size > 0 && effects.some(({ activity }) => activities.has(activity))),
     stays: (stay) =>
       stays.has(stay.id) ||
       rigs.has(stay.rig) ||
       crews.has(stay.crew) ||
-      stay.habits.some(({ habit }) => habits.has(habit)),
-  })
+      (habits.size > 0 && stay.habits.some(({ habit }) => habits.has(habit))),
+  }
+  return faultsOf(next, chosen, base)
 }
 
 interface Chosen {
@@ -49,7 +51,8 @@ interface Chosen {
 }
 const always = () => true
 
-function faultsOf(document: Document, chosen: Chosen): DocumentFault[] {
+/** @param base a good document: lists with the same ids have none twice */
+function faultsOf(document: Document, chosen: Chosen, base: Document | null): DocumentFault[] {
   const { rigs, crews, habits, stays, currentStay } = document
   const current: DocumentFault[] =
     currentStay === null || stays.some(({ id }) => id === currentStay)
@@ -61,9 +64,17 @@ function faultsOf(document: Document, chosen: Chosen): DocumentFault[] {
     list: readonly T[],
     isChosen: (one: T) => boolean,
     check: (one: T, i: number) => DocumentFault[],
-  ) => list.flatMap((one, i) => (isChosen(one) ? check(one, i) : []))
+  ) => {
+    const faults: DocumentFault[] = []
+    list.forEach((one, i) => {
+      if (isChosen(one)) faults.push(...check(one, i))
+    })
+    return faults
+  }
   return [
-    ...Object.entries(lists).flatMap(([name, list]) => duplicateIds(list, [name])),
+    ...(Object.keys(lists) as (keyof typeof lists)[]).flatMap((name) =>
+      base && haveSameIds(base[name], lists[name]) ? [] : duplicateIds(lists[name], [name]),
+    ),
     ...current,
     ...of(rigs, chosen.rigs, (rig, i) => rigChecks(rig, ['rigs', i])),
     ...of(crews, chosen.crews, (crew, i) => crewChecks(crew, ['crews', i])),
@@ -72,11 +83,23 @@ function faultsOf(document: Document, chosen: Chosen): DocumentFault[] {
   ]
 }
 
+function haveSameIds(before: readonly { id: Id }[], after: readonly { id: Id }[]): boolean {
+  if (before === after) return true
+  if (before.length !== after.length) return false
+  for (let i = 0; i < after.length; i++) if (after[i]!.id !== before[i]!.id) return false
+  return true
+}
+
 /** Ids of what is new, gone or another object than before. */
 function changedIds<T extends { id: Id }>(before: readonly T[], after: readonly T[]): Set<Id> {
   if (before === after) return new Set()
-  const old = new Map(before.map((entity) => [entity.id, entity]))
   const changed = new Set<Id>()
+  // Most edits leave everything in its place.
+  if (haveSameIds(before, after)) {
+    after.forEach((entity, i) => entity !== before[i] && changed.add(entity.id))
+    return changed
+  }
+  const old = new Map(before.map((entity) => [entity.id, entity]))
   for (const entity of after) {
     if (old.get(entity.id) !== entity) changed.add(entity.id)
     old.delete(entity.id)
