@@ -24,6 +24,7 @@ export function createAppRouter() {
       { path: '/start', name: 'start', component: () => import('@/features/start/StartPage.vue') },
       { path: '/:rest(.*)*', redirect: '/' },
     ],
-    scrollBehavior: () => ({ top: 0 }),
+    // The first screen stands at its top already.
+    scrollBehavior: (_, from) => (from.matched.length === 0 ? false : { top: 0 }),
   })
 }

@@ -29,7 +29,8 @@ export class DryCountDatabase extends Dexie {
   history!: Table<HistoryStep, number>
 
   constructor(space: Space) {
-    super(DATABASE_NAMES[space], { chromeTransactionDurability: 'strict' })
+    // Nothing is queried live: rows that are kept twice would only be copied twice.
+    super(DATABASE_NAMES[space], { chromeTransactionDurability: 'strict', cache: 'disabled' })
     this.version(1).stores({
       rigs: 'id',
       crews: 'id',
