@@ -40,11 +40,17 @@ export async function benchRisk(): Promise<void> {
       `${Math.min(...warm).toFixed(0)} ms best, ${median(warm).toFixed(0)} ms median of ${RUNS}, one worker, warm (limit 150)`,
   )
   const cold = times(9, () => sampled(14, TRIALS, riskTables())())
-  console.log(`risk: the same with its tables built: ${Math.min(...cold).toFixed(0)} ms best, ${median(cold).toFixed(0)} ms median (limit 300)`)
+  console.log(
+    `risk: the same with its tables built: ${Math.min(...cold).toFixed(0)} ms best, ${median(cold).toFixed(0)} ms median (limit 300)`,
+  )
   const peak = Number(execFileSync(process.execPath, [join(import.meta.dirname, 'riskMemory.mjs')]))
-  console.log(`risk: ${peak.toFixed(0)} MiB more at its peak in a process of its own, tables included (limit 64)`)
+  console.log(
+    `risk: ${peak.toFixed(0)} MiB more at its peak in a process of its own, tables included (limit 64)`,
+  )
   const first = times(RUNS, () => sampled(60, 500)())
-  console.log(`risk: from an edit to 500 trips, 60 days ahead, compiled anew, tables at hand: ${median(first).toFixed(0)} ms median (limit 100)`)
+  console.log(
+    `risk: from an edit to 500 trips, 60 days ahead, compiled anew, tables at hand: ${median(first).toFixed(0)} ms median (limit 100)`,
+  )
   for (const horizon of HORIZONS) {
     const run = sampled(horizon)
     run()
@@ -56,7 +62,7 @@ export async function benchRisk(): Promise<void> {
         `a plain loop ${thousands(plain)}, ${(one / plain).toFixed(0)} times slower`,
     )
   }
-} // prettier-ignore
+}
 
 /** Twenty habits of the catalogue that the demo rig can do, three of them vessels. */
 export function benchReach(): void {
@@ -86,10 +92,13 @@ export function benchReach(): void {
   )
   const ids = document.habits.map(({ id }) => id)
   const worth = times(3, () => {
-    for (const row of habitsWorth(caseOf(document, stay.id), ids, { seed: 1, trials: 1000, tables })) if (row.days > 99) throw new Error(row.habit)
+    for (const row of habitsWorth(caseOf(document, stay.id), ids, { seed: 1, trials: 1000, tables }))
+      if (row.days > 99) throw new Error(row.habit)
   })
-  console.log(`habits: what ${document.habits.length} habits buy on 1,000 trips each: ${median(worth).toFixed(0)} ms median`)
-} // prettier-ignore
+  console.log(
+    `habits: what ${document.habits.length} habits buy on 1,000 trips each: ${median(worth).toFixed(0)} ms median`,
+  )
+}
 
 function thousands(n: number): string {
   return n >= 10_000 ? `${(n / 1000).toFixed(0)},000` : n.toFixed(0)
@@ -97,8 +106,11 @@ function thousands(n: number): string {
 
 /** Trips a second where two threads share them; each is warm before the clock starts. */
 async function onTwoWorkers(horizonDays: number): Promise<number> {
-  const workers = [0, 1].map((half) => new Worker(join(import.meta.dirname, 'riskThread.mjs'), { workerData: { horizonDays, half } }))
-  const next = () => Promise.all(workers.map((worker) => new Promise((resolve) => worker.once('message', resolve))))
+  const workers = [0, 1].map(
+    (half) => new Worker(join(import.meta.dirname, 'riskThread.mjs'), { workerData: { horizonDays, half } }),
+  )
+  const next = () =>
+    Promise.all(workers.map((worker) => new Promise((resolve) => worker.once('message', resolve))))
   await next()
   let best = Infinity
   for (let run = 0; run < 4; run++) {
@@ -110,4 +122,4 @@ async function onTwoWorkers(horizonDays: number): Promise<number> {
   }
   await Promise.all(workers.map((worker) => worker.terminate()))
   return (1000 * TRIALS) / best
-} // prettier-ignore
+}

@@ -114,15 +114,25 @@ describe('dry-count habits', () => {
     const { output } = await run(['habits', DEMO, '--trials', '200'], read)
     const answer = JSON.parse(output!) as {
       base: { days: number; planOn: number }
-      habits: { id: string; on: boolean; daysBought: number; planOnBought: number; bother: number; blockedBy: unknown }[]
+      habits: {
+        id: string
+        on: boolean
+        daysBought: number
+        planOnBought: number
+        bother: number
+        blockedBy: unknown
+      }[]
     }
     expect(answer.base.planOn).toBeLessThan(answer.base.days)
     const worth = answer.habits.map(({ planOnBought, bother }) => planOnBought / (0.5 + bother))
     expect(worth).toEqual([...worth].sort((a, b) => b - a))
     expect(answer.habits.find(({ id }) => id === 'tooth-cup')!.on).toBe(true)
-    expect(answer.habits.find(({ id }) => id === 'outdoor-shower')!.blockedBy).toEqual({ gear: ['outdoor-shower'], permission: 'washing-water' })
+    expect(answer.habits.find(({ id }) => id === 'outdoor-shower')!.blockedBy).toEqual({
+      gear: ['outdoor-shower'],
+      permission: 'washing-water',
+    })
   })
-}) // prettier-ignore
+})
 
 describe('the command line as a process', () => {
   const command = (shell: string) => spawnSync('bash', ['-o', 'pipefail', '-c', shell], { encoding: 'utf8' })

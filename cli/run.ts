@@ -82,9 +82,14 @@ async function answer(
       return unusable([t.cli.badNumber(option, found, min, max)])
     values[option] = value
   }
-  const options = { stay, horizon: values['--horizon'], seed: values['--seed'] ?? 1, trials: values['--trials'] ?? TRIALS }
+  const options = {
+    stay,
+    horizon: values['--horizon'],
+    seed: values['--seed'] ?? 1,
+    trials: values['--trials'] ?? TRIALS,
+  }
   return { output: `${JSON.stringify(command(document, options))}\n`, messages: [], exitCode: 0 }
-} // prettier-ignore
+}
 
 const FLAGS = ['--stay', ...Object.keys(RANGES)]
 

@@ -64,10 +64,17 @@ describe('the server', () => {
 
   it('is started with a port, or an empty one that is none, and says in a line what it does not know', () => {
     expect(startOptions([], { PORT: '' })).toEqual({ port: 4870, host: '127.0.0.1', demo: false, lan: false })
-    expect(startOptions(['--demo', '--port', '5000'], { PORT: '6000' })).toMatchObject({ port: 5000, demo: true })
+    expect(startOptions(['--demo', '--port', '5000'], { PORT: '6000' })).toMatchObject({
+      port: 5000,
+      demo: true,
+    })
     expect(startOptions([], { PORT: '6000' })).toMatchObject({ port: 6000 })
     for (const port of ['x', '-1', '70000', '1.5', '1e3'])
-      expect(startOptions([], { PORT: port })).toEqual({ words: expect.stringContaining(`${port} is not a port`) as string })
-    expect(startOptions(['--lan-party'], {})).toEqual({ words: expect.stringMatching(/^Unknown option.*--lan-party/) as string })
-  }) // prettier-ignore
+      expect(startOptions([], { PORT: port })).toEqual({
+        words: expect.stringContaining(`${port} is not a port`) as string,
+      })
+    expect(startOptions(['--lan-party'], {})).toEqual({
+      words: expect.stringMatching(/^Unknown option.*--lan-party/) as string,
+    })
+  })
 })

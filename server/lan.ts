@@ -12,7 +12,9 @@ export interface Credentials {
 /** Addresses of this machine in its own network, IPv4. */
 export function ownAddresses(interfaces = networkInterfaces()): string[] {
   return Object.values(interfaces).flatMap((all) =>
-    (all ?? []).filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address),
+    (all ?? [])
+      .filter(({ family, internal }) => family === 'IPv4' && !internal)
+      .map(({ address }) => address),
   )
 }
 
@@ -39,7 +41,8 @@ export async function credentialsFor(
   now: number,
 ): Promise<Credentials> {
   const kept = read(file)
-  if (kept && kept.addresses.join() === addresses.join() && kept.until - now > LEAST_DAYS * DAY_MS) return kept
+  if (kept && kept.addresses.join() === addresses.join() && kept.until - now > LEAST_DAYS * DAY_MS)
+    return kept
   const until = now + VALID_DAYS * DAY_MS
   const { private: key, cert } = await generate([{ name: 'commonName', value: 'Dry Count' }], {
     algorithm: 'sha256',
@@ -61,7 +64,9 @@ export async function credentialsFor(
     ],
   })
   mkdirSync(dirname(file), { recursive: true })
-  writeFileSync(file, JSON.stringify({ key, cert, addresses: [...addresses], until } satisfies Kept), { mode: 0o600 })
+  writeFileSync(file, JSON.stringify({ key, cert, addresses: [...addresses], until } satisfies Kept), {
+    mode: 0o600,
+  })
   return { key, cert }
 }
 

@@ -59,7 +59,9 @@ describe('advice beside the count', () => {
     const habits = look('worth')
     await settle()
     await go()
-    expect([...advice.worth.values()]).toEqual([...habitsWorth(caseOf(document, STAY), HABITS, { seed: SEED, trials: TRIALS, tables: riskTables() })])
+    expect([...advice.worth.values()]).toEqual([
+      ...habitsWorth(caseOf(document, STAY), HABITS, { seed: SEED, trials: TRIALS, tables: riskTables() }),
+    ])
     expect(advice.isWorthCurrent).toBe(true)
     const stay = look('sensitivity')
     await settle()
@@ -72,7 +74,7 @@ describe('advice beside the count', () => {
     useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'tooth-cup', true))
     await vi.waitFor(() => expect(advice.isWorthCurrent).toBe(false), { timeout: 5000 })
     expect(jobs()).toHaveLength(3)
-  }) // prettier-ignore
+  })
 
   it('an answer that an edit has overtaken is dropped; what stood before stays until the new one is there', async () => {
     const { go, settle } = held
@@ -94,9 +96,15 @@ describe('advice beside the count', () => {
     await settle()
     await go()
     const { document } = useWorkspaceStore()
-    const [known] = [...habitsCompany(caseOf(document, STAY), ['paper-plates'], { seed: SEED, trials: TRIALS, tables: riskTables() })]
+    const [known] = [
+      ...habitsCompany(caseOf(document, STAY), ['paper-plates'], {
+        seed: SEED,
+        trials: TRIALS,
+        tables: riskTables(),
+      }),
+    ]
     expect(advice.company.get('paper-plates')).toEqual(known)
-  }) // prettier-ignore
+  })
 
   it('says where it cannot be counted, and tries again at the next edit', async () => {
     const { go, settle, state } = held

@@ -93,14 +93,20 @@ export const useAdviceStore = defineStore('advice', () => {
       flush.value = []
       return
     }
-    const savers = habits.filter((habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id))
-    const free = savers.filter(({ id }) => forecast.bought.find(({ habit }) => habit === id)?.blockedBy === null)
+    const savers = habits.filter(
+      (habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id),
+    )
+    const free = savers.filter(
+      ({ id }) => forecast.bought.find(({ habit }) => habit === id)?.blockedBy === null,
+    )
     const cases = [stayCase, ...free.map(({ id }) => switchHabit(stayCase, id, true))]
     const args = { ...TRIPS, cases, parts: forecast.stayParts, floor: crew.flushFloor.value }
     const ranges = await jobs.run('advice', 'flush', subject, args)
     if (own !== revision) return
-    flush.value = ranges.flatMap((range, k) => (range ? [{ habit: k === 0 ? null : free[k - 1]!.id, range }] : []))
-  } // prettier-ignore
+    flush.value = ranges.flatMap((range, k) =>
+      range ? [{ habit: k === 0 ? null : free[k - 1]!.id, range }] : [],
+    )
+  }
 
   /** What one habit buys in other company; asked for when somebody opens it. */
   async function askCompany(habit: Id): Promise<void> {

@@ -40,8 +40,10 @@ describe('the forecast', () => {
     expect(row()!.on).toBe(false)
     workspace.replace('habit', (document) => switchHabitIn(document, STAY, 'paper-plates', true))
     expect(forecast.bought.map(({ days }) => days)).toEqual(before.map(({ days }) => days))
-    await vi.waitFor(() => expect(forecast.bought).toEqual(daysBought(caseOf(workspace.document, STAY))), { timeout: 10_000 })
-  }) // prettier-ignore
+    await vi.waitFor(() => expect(forecast.bought).toEqual(daysBought(caseOf(workspace.document, STAY))), {
+      timeout: 10_000,
+    })
+  })
 
   it('counts what is too large for one frame in slices, says how far it is, and shows nothing of another stay', async () => {
     const { workspace, forecast } = await open()
@@ -59,7 +61,7 @@ describe('the forecast', () => {
     expect([...shares]).toEqual([...shares].sort((a, b) => a - b))
     workspace.replace('clear', trailerDemo)
     expect(forecast.result!.days).toBe(count(compile(caseOf(workspace.document, STAY))).days)
-  }, 60_000) // prettier-ignore
+  }, 60_000)
 
   it('a habit that was removed is gone at once', async () => {
     const { workspace, row } = await open()

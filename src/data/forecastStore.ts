@@ -65,7 +65,14 @@ export const useForecastStore = defineStore('forecast', () => {
     lately.value = found.value
     isCountingHabits.value = false
   }
-  watch(() => stay.value?.id, () => { lately.value = []; void countHabits() }, { immediate: true }) // prettier-ignore
+  watch(
+    () => stay.value?.id,
+    () => {
+      lately.value = []
+      void countHabits()
+    },
+    { immediate: true },
+  )
   watchDebounced(stayCase, () => void countHabits(), { debounce: 60, maxWait: 300 })
   /** What is switched on is of the document as it stands, and so is which habits there are. */
   const bought = computed(() => {

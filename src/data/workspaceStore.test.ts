@@ -85,7 +85,10 @@ describe('the workspace', () => {
       draft.stays[0]!.leaveAt = '2020-01-01T11:00'
     })
     expect(refused).toMatchObject({ ok: false, faults: [{ code: 'ends-before-start' }] })
-    expect(workspace.edit('level', (draft) => setLevel(draft, 'harrow-ridge', 'gray', -1))).toMatchObject({ ok: false, faults: [{ code: 'too-small', path: ['stays', 0, 'levels', 1, 'level', 'value'] }] }) // prettier-ignore
+    expect(workspace.edit('level', (draft) => setLevel(draft, 'harrow-ridge', 'gray', -1))).toMatchObject({
+      ok: false,
+      faults: [{ code: 'too-small', path: ['stays', 0, 'levels', 1, 'level', 'value'] }],
+    })
     expect(workspace.document).toBe(before)
   })
 
@@ -119,19 +122,31 @@ describe('the workspace', () => {
 
   it('an edit that no longer fits, or throws, is left out alone and said; what was made with it is kept', async () => {
     const notices = useNoticeStore()
-    const clear = (d: Workspace['document']) => ({ ...d, habits: [], stays: d.stays.map((stay) => ({ ...stay, habits: [] })) })
+    const clear = (d: Workspace['document']) => ({
+      ...d,
+      habits: [],
+      stays: d.stays.map((stay) => ({ ...stay, habits: [] })),
+    })
     await test.theirs.commit([{ label: 'clear', coalesce: null, make: clear }], 1)
-    workspace.edit('habit', (draft) => void draft.stays[0]!.habits.push({ habit: 'basin-dishes', days: null, persons: null }))
+    workspace.edit(
+      'habit',
+      (draft) => void draft.stays[0]!.habits.push({ habit: 'basin-dishes', days: null, persons: null }),
+    )
     drag(workspace, 44)
     workspace.edit('habit', (draft) => void (found(draft.habits, 'tooth-cup', 'habit').bother.value = 3))
     await workspace.settled()
     expect([workspace.document.habits, levelOf(workspace), workspace.saveState]).toEqual([[], 44, 'saved'])
     expect(workspace.document).toEqual((await test.inner.load()).document)
     expect(notices.shown.map(({ notice }) => notice)).toEqual([
-      { kind: 'dropped', label: 'habit', what: ['Harrow Ridge raptor count'], fault: expect.objectContaining({ code: 'dangling' }) as never },
+      {
+        kind: 'dropped',
+        label: 'habit',
+        what: ['Harrow Ridge raptor count'],
+        fault: expect.objectContaining({ code: 'dangling' }) as never,
+      },
       { kind: 'dropped', label: 'habit', what: ['A cup for teeth'], fault: null },
     ])
-  }) // prettier-ignore
+  })
 
   it('says which habit of another tab gave way to one switched on here', async () => {
     const on = (id: string) => (d: Workspace['document']) => switchHabitIn(d, 'harrow-ridge', id, true)
@@ -190,11 +205,14 @@ describe('the workspace', () => {
   it('what makes other ids each time it is made is shown as it is kept', async () => {
     let id = 0
     await test.theirs.commit([renamed], 1)
-    workspace.replace('import', (d) => ({ ...d, rigs: [...d.rigs, { ...d.rigs[0]!, id: `copy-${(id += 1)}` }] }))
+    workspace.replace('import', (d) => ({
+      ...d,
+      rigs: [...d.rigs, { ...d.rigs[0]!, id: `copy-${(id += 1)}` }],
+    }))
     await workspace.settled()
     expect(workspace.document).toBe((await test.inner.load()).document)
     expect(workspace.document.rigs.map(({ id }) => id)).toEqual(['trailer', 'copy-2'])
-  }) // prettier-ignore
+  })
 
   it('a read that fails is said, stops nothing, and is tried again', async () => {
     test.state.reading = false
@@ -224,15 +242,26 @@ describe('the workspace', () => {
   })
 
   it('says when reading fails at the start, tries again, and goes on in memory where asked to', async () => {
-    const broken: DocumentStore = { ...openMemoryStore(), load: () => Promise.reject(new StorageFault('newer')) }
+    const broken: DocumentStore = {
+      ...openMemoryStore(),
+      load: () => Promise.reject(new StorageFault('newer')),
+    }
     let next = broken
-    await workspace.open(() => next, 'kept', () => 0)
+    await workspace.open(
+      () => next,
+      'kept',
+      () => 0,
+    )
     expect([workspace.state, workspace.trouble?.fault.kind]).toEqual(['fault', 'newer'])
     await workspace.goVolatile((document) => openMemoryStore('', document))
     expect([workspace.state, workspace.saveState, workspace.trouble]).toEqual(['volatile', 'volatile', null])
-    await workspace.open(() => next, 'kept', () => 0)
+    await workspace.open(
+      () => next,
+      'kept',
+      () => 0,
+    )
     next = openMemoryStore()
     await workspace.retry()
     expect([workspace.state, workspace.saveState]).toEqual(['kept', 'saved'])
-  }) // prettier-ignore
+  })
 })

@@ -194,7 +194,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     waiting.value = waiting.value.filter((one) => !batch.includes(one))
     writeFault.value = null
     take(snapshot)
-  } // prettier-ignore
+  }
 
   /** Another tab wrote, or may have; after what is under way here, so that none of it is taken for the other's. */
   const reload = () =>
@@ -218,14 +218,15 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       try {
         const { step, ...snapshot } = await target[way]()
         take(snapshot)
-        if (step?.by !== undefined && step.by !== tab) notices.say({ kind: 'others-step', way, label: step.label })
+        if (step?.by !== undefined && step.by !== tab)
+          notices.say({ kind: 'others-step', way, label: step.label })
       } catch (error) {
         // What is shown is still what is kept.
         if (storageFault(error).kind === 'deleted') throw error
         notices.say({ kind: 'not-replayed', way })
       }
     })
-  } // prettier-ignore
+  }
 
   /** The newest step of what waits, as long as a drag is one. */
   function takeBack(): void {
@@ -252,7 +253,13 @@ export const useWorkspaceStore = defineStore('workspace', () => {
    * Reads what is kept. @param clock UTC milliseconds, for the history @param ownTab tells this tab's steps from others'
    * @param isVerifiedLater the caller calls `verify` itself, when there is time
    */
-  async function open(opener: OpenStore, kind: 'kept' | 'volatile', clock: () => number, ownTab = '', isVerifiedLater = false): Promise<void> {
+  async function open(
+    opener: OpenStore,
+    kind: 'kept' | 'volatile',
+    clock: () => number,
+    ownTab = '',
+    isVerifiedLater = false,
+  ): Promise<void> {
     now = clock
     tab = ownTab
     openAgain = opener
@@ -271,7 +278,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     } catch (error) {
       notShown(storageFault(error))
     }
-  } // prettier-ignore
+  }
 
   /** What is shown was read unchecked, so that it is shown soon; then it is held against the rules, before any edit. */
   function verify(): Promise<void> {
@@ -340,12 +347,20 @@ export const useWorkspaceStore = defineStore('workspace', () => {
    * Changes the document. @param recipe changes the draft it is given
    * @param coalesce edits in quick succession with the same key are one step of undo
    */
-  function edit(label: EditLabel, recipe: (draft: Document) => void, coalesce: string | null = null): EditResult {
+  function edit(
+    label: EditLabel,
+    recipe: (draft: Document) => void,
+    coalesce: string | null = null,
+  ): EditResult {
     return replace(label, (current) => produce(current, recipe), coalesce)
-  } // prettier-ignore
+  }
 
   /** The same with a function from document to document. */
-  function replace(label: EditLabel, make: (document: Document) => Document, coalesce: string | null = null): EditResult {
+  function replace(
+    label: EditLabel,
+    make: (document: Document) => Document,
+    coalesce: string | null = null,
+  ): EditResult {
     const before = document.value
     let after: Document
     try {
@@ -364,7 +379,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !result }]
     void write()
     return { ok: true }
-  } // prettier-ignore
+  }
 
   /**
    * An edit to be made again: on what it was made on it is what it was; on anything else it is made anew.
@@ -380,12 +395,26 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   }
 
   return {
-    state, document, revision, saveState, isOnDisk, trouble, verify, isDamaged, undoLabel, redoLabel, open, edit, replace, retry, goVolatile,
+    state,
+    document,
+    revision,
+    saveState,
+    isOnDisk,
+    trouble,
+    verify,
+    isDamaged,
+    undoLabel,
+    redoLabel,
+    open,
+    edit,
+    replace,
+    retry,
+    goVolatile,
     undo: () => replay('undo'),
     redo: () => replay('redo'),
     /** Resolves when everything that was under way has been tried. */
     settled: () => chain,
-  } // prettier-ignore
+  }
 })
 
 /** @throws DoesNotFit where the outcome of an edit breaks a rule */

@@ -23,9 +23,20 @@ function numbersOf(value: unknown): { value: number }[] {
 
 /** What a slip of the keyboard, or of a finger, makes of a number: still allowed somewhere, seldom meant. */
 const slip = fc.constantFrom<(value: number) => number>(
-  () => 0, () => 1e-9, () => 0.001, () => 1, () => 20, () => 60, () => 200, () => 1000, () => 20_000,
-  (value) => value * 10, (value) => value * 100, (value) => value / 1000, (value) => -value,
-) // prettier-ignore
+  () => 0,
+  () => 1e-9,
+  () => 0.001,
+  () => 1,
+  () => 20,
+  () => 60,
+  () => 200,
+  () => 1000,
+  () => 20_000,
+  (value) => value * 10,
+  (value) => value * 100,
+  (value) => value / 1000,
+  (value) => -value,
+)
 
 const tables = riskTables()
 
@@ -77,7 +88,11 @@ describe('numbers that are allowed but not meant', () => {
     fc.assert(
       fc.property(demo, slips, fc.boolean(), (plain, changes, allOn) => {
         const document = structuredClone(plain)
-        if (allOn) for (const stay of document.stays) stay.habits = document.habits.filter(({ group }) => group === null).map(({ id }) => ({ habit: id, days: null, persons: null }))
+        if (allOn)
+          for (const stay of document.stays)
+            stay.habits = document.habits
+              .filter(({ group }) => group === null)
+              .map(({ id }) => ({ habit: id, days: null, persons: null }))
         const numbers = numbersOf(document)
         for (const [at, change] of changes) {
           const number = numbers[at % numbers.length]!
@@ -91,5 +106,5 @@ describe('numbers that are allowed but not meant', () => {
       { numRuns: 800 },
     )
     expect(through).toBeGreaterThan(40)
-  }, 120_000) // prettier-ignore
+  }, 120_000)
 })

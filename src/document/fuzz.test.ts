@@ -84,13 +84,16 @@ const torn = fc
 it(`survives ${RUNS} mutated documents: each is opened whole or refused with a reason`, async () => {
   const tally = { opened: 0, refused: 0 }
   const texts = fc.oneof(
-    { weight: 4, arbitrary: fc.array(mutation, { minLength: 1, maxLength: 4 }).map((mutations) => {
-      const root = JSON.parse(TEXT) as unknown
-      for (const one of mutations) mutate(root, one)
-      return JSON.stringify(root)
-    }) },
+    {
+      weight: 4,
+      arbitrary: fc.array(mutation, { minLength: 1, maxLength: 4 }).map((mutations) => {
+        const root = JSON.parse(TEXT) as unknown
+        for (const one of mutations) mutate(root, one)
+        return JSON.stringify(root)
+      }),
+    },
     { weight: 1, arbitrary: torn },
-  ) // prettier-ignore
+  )
   await fc.assert(
     fc.asyncProperty(texts, async (text) => {
       const result = await readDocument(text)

@@ -29,11 +29,13 @@ function changedIn(before: readonly Named[], after: readonly Named[]): Named[] {
 function partsOf(before: Named | undefined, after: Named): Named[] {
   if (!before) return [after]
   const parts = PARTS.flatMap((part) => {
-    const [old, now] = [before, after].map((entity) => (entity as Partial<Record<typeof part, Named[]>>)[part])
+    const [old, now] = [before, after].map(
+      (entity) => (entity as Partial<Record<typeof part, Named[]>>)[part],
+    )
     return old && now ? changedIn(old, now) : []
   })
   return parts.length > 0 ? parts : [after]
-} // prettier-ignore
+}
 
 /** A habit that an edit switched on, and the one that was on in another tab by then and gave way to it. */
 export interface GaveWay {
@@ -47,7 +49,8 @@ export interface GaveWay {
  */
 export function gaveWay(before: Document, kept: Document, next: Document): GaveWay[] {
   return next.stays.flatMap((stay) => {
-    const onIn = ({ stays }: Document) => stays.find(({ id }) => id === stay.id)?.habits.map(({ habit }) => habit) ?? []
+    const onIn = ({ stays }: Document) =>
+      stays.find(({ id }) => id === stay.id)?.habits.map(({ habit }) => habit) ?? []
     const now = onIn(next)
     const known = onIn(before)
     const offs = onIn(kept).filter((id) => !now.includes(id) && !known.includes(id))
@@ -58,4 +61,4 @@ export function gaveWay(before: Document, kept: Document, next: Document): GaveW
       return off && on ? [{ on, off }] : []
     })
   })
-} // prettier-ignore
+}

@@ -4,7 +4,18 @@ import type { Layout } from 'plotly.js'
 export function themeColours() {
   const style = getComputedStyle(document.documentElement)
   const read = (name: string) => style.getPropertyValue(name).trim()
-  return { ink: read('--ink'), soft: read('--soft'), line: read('--line'), water: read('--water-ink'), grass: read('--grass-ink'), oxide: read('--oxide'), paper: read('--paper'), supplyBand: read('--water'), wasteBand: read('--grass'), faint: read('--faint') } // prettier-ignore
+  return {
+    ink: read('--ink'),
+    soft: read('--soft'),
+    line: read('--line'),
+    water: read('--water-ink'),
+    grass: read('--grass-ink'),
+    oxide: read('--oxide'),
+    paper: read('--paper'),
+    supplyBand: read('--water'),
+    wasteBand: read('--grass'),
+    faint: read('--faint'),
+  }
 }
 
 const BODY = 'Atkinson Hyperlegible Next Variable, sans-serif'

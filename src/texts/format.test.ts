@@ -61,12 +61,16 @@ it('the factors that are shown of a sum make what is shown of it', () => {
   const number = (text: string) => Number(text.replace('\u2212', '-').split('\u00a0')[0])
   const units = { volume: 'gal-us', mass: 'lb', distance: 'mi', temperature: 'F', length: 'in' } as const
   fc.assert(
-    fc.property(fc.double({ min: 0.01, max: 900, noNaN: true }), fc.double({ min: 0.002, max: 60, noNaN: true }), (uses, litres) => {
-      const product = number(formatFigures(uses)) * number(formatFactor(litres, 'volume', units))
-      const gallons = (uses * litres) / 3.785411784
-      expect(Math.abs(product - gallons)).toBeLessThan(0.011 * gallons)
-    }),
+    fc.property(
+      fc.double({ min: 0.01, max: 900, noNaN: true }),
+      fc.double({ min: 0.002, max: 60, noNaN: true }),
+      (uses, litres) => {
+        const product = number(formatFigures(uses)) * number(formatFactor(litres, 'volume', units))
+        const gallons = (uses * litres) / 3.785411784
+        expect(Math.abs(product - gallons)).toBeLessThan(0.011 * gallons)
+      },
+    ),
   )
   // Once '74.1 uses × 0 gal = 0.2 gal'.
   expect(formatFactor(0.0102, 'volume', units)).toBe('0.00269\u00a0gal')
-}) // prettier-ignore
+})

@@ -53,11 +53,14 @@ function spawnWorker(): Spawned {
     worker.addEventListener('messageerror', () => resolve())
   })
   return {
-    desk: { ...methodsOf(desk), run: (job, revision, args, tell) => desk.run(job, revision, args, proxy(tell)) },
+    desk: {
+      ...methodsOf(desk),
+      run: (job, revision, args, tell) => desk.run(job, revision, args, proxy(tell)),
+    },
     died,
     end: () => worker.terminate(),
   }
-} // prettier-ignore
+}
 
 function methodsOf(desk: Desk): Pick<Desk, 'hello' | 'take'> {
   return { hello: () => desk.hello(), take: (subject) => desk.take(subject) }

@@ -65,7 +65,9 @@ describe('one worker’s jobs', () => {
       const { own, broken, spawned } = workers(how, how)
       expect(await own.run('sample', subject, args)).toEqual(right)
       expect([spawned(), broken.mock.calls]).toEqual([2, [[false], [true]]])
-      expect(await own.run('sensitivity', subject, null)).toEqual(doJob(jobRoom(), 'sensitivity', subject, null))
+      expect(await own.run('sensitivity', subject, null)).toEqual(
+        doJob(jobRoom(), 'sensitivity', subject, null),
+      )
       expect(spawned()).toBe(2)
     },
   )
@@ -95,7 +97,16 @@ describe('one worker’s jobs', () => {
 
   it('an error of the job itself is the caller’s, not the worker’s', async () => {
     const { own, broken, spawned } = workers('well')
-    await expect(own.run('sample', { revision: 3, stayCase: { ...subject.stayCase, stay: { ...subject.stayCase.stay, start: 'nowhere' } } }, args)).rejects.toThrow()
+    await expect(
+      own.run(
+        'sample',
+        {
+          revision: 3,
+          stayCase: { ...subject.stayCase, stay: { ...subject.stayCase.stay, start: 'nowhere' } },
+        },
+        args,
+      ),
+    ).rejects.toThrow()
     expect([spawned(), broken.mock.calls]).toEqual([1, []])
   })
 
@@ -108,4 +119,4 @@ describe('one worker’s jobs', () => {
     expect(await own.run('sample', subject, args)).toEqual(right)
     expect([ended[0], spawned()]).toEqual([0, 2])
   })
-}) // prettier-ignore
+})

@@ -4,9 +4,18 @@ import { countSteps } from '@/core/count'
 import { compile, compileChances } from '@/core/model'
 import { reach } from '@/core/reach'
 import {
-  BATCH, flushRange, joinSamples, riskTables, sampleTrips, samplerOf, storyOf,
-  type RiskTables, type Sample, type SampleOptions, type Sampler,
-} from '@/core/risk' // prettier-ignore
+  BATCH,
+  flushRange,
+  joinSamples,
+  riskTables,
+  sampleTrips,
+  samplerOf,
+  storyOf,
+  type RiskTables,
+  type Sample,
+  type SampleOptions,
+  type Sampler,
+} from '@/core/risk'
 import type { Steps } from '@/core/steps'
 import type { Args, JobName, Subject, Work } from './jobs'
 

@@ -27,8 +27,12 @@ async function byHand(page: Page, store: string, key: string, path: string[], va
           const table = opening.result.transaction(name, 'readwrite').objectStore(name)
           const rows = table.getAll()
           rows.onsuccess = () => {
-            const row = (rows.result as { id?: string; key?: string }[]).find((one) => one.id === at || one.key === at)!
-            const last = path.slice(0, -1).reduce<Record<string, unknown>>((at, step) => at[step] as Record<string, unknown>, row)
+            const row = (rows.result as { id?: string; key?: string }[]).find(
+              (one) => one.id === at || one.key === at,
+            )!
+            const last = path
+              .slice(0, -1)
+              .reduce<Record<string, unknown>>((at, step) => at[step] as Record<string, unknown>, row)
             last[path.at(-1)!] = value
             table.put(row)
           }
@@ -41,7 +45,7 @@ async function byHand(page: Page, store: string, key: string, path: string[], va
       }),
     [store, key, path, value] as const,
   )
-} // prettier-ignore
+}
 
 /** What the demo's database holds of the trailer. */
 const keptRigs = (page: Page) =>
@@ -118,12 +122,19 @@ describe('a browser that keeps nothing, or not all', () => {
       const put = IDBObjectStore.prototype.put
       Object.assign(window, { isFull: true })
       IDBObjectStore.prototype.put = function (...given) {
-        if ((window as unknown as { isFull: boolean }).isFull) throw new DOMException('full', 'QuotaExceededError')
+        if ((window as unknown as { isFull: boolean }).isFull)
+          throw new DOMException('full', 'QuotaExceededError')
         return put.apply(this, given)
       }
     })
     const rigs = await keptRigs(page)
-    await page.locator('input[type=file]').setInputFiles({ name: 'more.drycount.json', mimeType: 'application/json', buffer: Buffer.from((await readFile(DEMO, 'utf8')).replace('"Family trailer"', '"Another"')) })
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({
+        name: 'more.drycount.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from((await readFile(DEMO, 'utf8')).replace('"Family trailer"', '"Another"')),
+      })
     await page.getByRole('button', { name: 'Add to what is here' }).click()
     await trouble(page).getByText('no room left on this device').waitFor()
     await page.getByTestId('file-message').getByText('shown, but not saved').waitFor()
@@ -137,7 +148,7 @@ describe('a browser that keeps nothing, or not all', () => {
     await trouble(page).getByRole('button', { name: 'Try again' }).click()
     await saved(page)
     expect(await keptRigs(page)).toBe(rigs + 1)
-  }) // prettier-ignore
+  })
 
   it('asks before it is closed while something is not written', async () => {
     const { page } = await open('demo')
@@ -168,7 +179,7 @@ describe('a browser that keeps nothing, or not all', () => {
     await page.reload()
     await expect.poll(() => dryDays(page)).toBe(days)
   })
-}) // prettier-ignore
+})
 
 describe('what was kept cannot be shown', () => {
   it('a damaged row, a newer application: in words, with every way out; afresh only where it is ours', async () => {
@@ -180,8 +191,11 @@ describe('what was kept cannot be shown', () => {
     await screen.getByText('What this browser kept is damaged').waitFor()
     const download = page.waitForEvent('download')
     await screen.getByRole('button', { name: 'Take the data out as a file' }).click()
-    const file = await readFile((await (await download).path()), 'utf8')
-    expect(JSON.parse(file)).toMatchObject({ format: 'dry-count/document', rigs: expect.arrayContaining([expect.objectContaining({ id: 'trailer' })]) as never })
+    const file = await readFile(await (await download).path(), 'utf8')
+    expect(JSON.parse(file)).toMatchObject({
+      format: 'dry-count/document',
+      rigs: expect.arrayContaining([expect.objectContaining({ id: 'trailer' })]) as never,
+    })
     await screen.locator('input[type=file]').setInputFiles(DEMO)
     await expect.poll(() => page.getByTestId('count-strip').count()).toBe(1)
     expect(await state(page)).toBe('kept nowhere')
@@ -202,7 +216,7 @@ describe('what was kept cannot be shown', () => {
     await screen.getByRole('button', { name: 'Go on without keeping anything' }).click()
     await trouble(page).getByText('keeps nothing').waitFor()
   })
-}) // prettier-ignore
+})
 
 describe('code that does not come', () => {
   it('without its workers everything is computed beside the screen, to the same numbers, and said', async () => {
@@ -214,7 +228,9 @@ describe('code that does not come', () => {
     await without.goto(`${inject('demoUrl')}/?again#/`)
     await without.getByText('runs nothing in the background').waitFor()
     await expect.poll(() => without.getByTestId('plan-on').innerText(), { timeout: 60_000 }).toBe(right)
-    await expect.poll(() => without.getByTestId('risk-progress').innerText(), { timeout: 60_000 }).toContain('10,000 of 10,000')
+    await expect
+      .poll(() => without.getByTestId('risk-progress').innerText(), { timeout: 60_000 })
+      .toContain('10,000 of 10,000')
   })
 
   it('a screen that cannot be loaded says so, and is tried again', async () => {
@@ -251,7 +267,9 @@ describe('code that does not come', () => {
     await page.getByRole('radio', { name: 'Night' }).click()
     await expect.poll(() => page.locator('html').getAttribute('data-theme')).toBe('dark')
     await expect.poll(() => page.getByTestId('count-strip').count(), { timeout: 60_000 }).toBe(1)
-    const longest = await page.evaluate(() => (window as unknown as { watched: { longest: number } }).watched.longest)
+    const longest = await page.evaluate(
+      () => (window as unknown as { watched: { longest: number } }).watched.longest,
+    )
     console.log(`heaviest valid file: longest task ${longest.toFixed(0)} ms (18,000 before)`)
   }, 120_000)
-}) // prettier-ignore
+})

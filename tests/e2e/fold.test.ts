@@ -15,7 +15,9 @@ describe('sections that fold', () => {
       .toMatch(/^4\.\d to plan on, Gray stops \d\d trips in 100$/)
     expect(await page.getByTestId('answer-who').innerText()).toBe('Maren, Tobin, Wren; away 12 times')
     expect(await page.getByTestId('answer-land').innerText()).toBe('2 of 6 rules recorded, 1 allowed')
-    expect(await page.getByTestId('answer-weather').innerText()).toMatch(/^19\s°C, up to 25\s°C, light 06:50–19:30$/)
+    expect(await page.getByTestId('answer-weather').innerText()).toMatch(
+      /^19\s°C, up to 25\s°C, light 06:50–19:30$/,
+    )
     await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure first: /)
     for (const path of ['/stay', '/rig', '/habits', '/']) {
       await page.goto(page.url().replace(/#.*/, `#${path}`))

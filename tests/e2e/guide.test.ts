@@ -62,7 +62,8 @@ async function setUp(page: Page, { plumbing, toilet, tanks, spares, persons, pet
   await page.getByRole('radio', { name: 'litres and metres' }).click()
   await choose(page, 'Drains', plumbing)
   await choose(page, 'Toilet', toilet)
-  for (const [name, litres] of Object.entries(tanks)) await page.getByLabel(name, { exact: true }).fill(litres)
+  for (const [name, litres] of Object.entries(tanks))
+    await page.getByLabel(name, { exact: true }).fill(litres)
   for (let n = 0; n < (spares ?? 0); n++) await page.getByRole('button', { name: 'One spare more' }).click()
   await page.getByRole('button', { name: 'Next' }).click()
   const [more, fewer] = [persons - 2, 2 - persons]
@@ -93,8 +94,15 @@ async function setUp(page: Page, { plumbing, toilet, tanks, spares, persons, pet
 
 /** Each container's own count on Camp, days. */
 async function gaugeDays(page: Page, name: string): Promise<number> {
-  const gauge = page.locator('[data-testid^=gauge-]').filter({ has: page.getByRole('heading', { name, exact: true }) })
-  return Number.parseFloat(await gauge.getByRole('button').filter({ hasText: /^\s*[\d.]+ d/ }).innerText())
+  const gauge = page
+    .locator('[data-testid^=gauge-]')
+    .filter({ has: page.getByRole('heading', { name, exact: true }) })
+  return Number.parseFloat(
+    await gauge
+      .getByRole('button')
+      .filter({ hasText: /^\s*[\d.]+ d/ })
+      .innerText(),
+  )
 }
 
 describe.each(SIZES)('set up through the guide alone, at %s', (_, options) => {

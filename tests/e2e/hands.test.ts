@@ -20,7 +20,10 @@ describe('by hand', () => {
     const scrolled = await page.evaluate(() => window.scrollY)
     const session = await context.newCDPSession(page)
     const touch = (type: string, x: number, y: number) =>
-      session.send('Input.dispatchTouchEvent', { type: type as 'touchStart', touchPoints: type === 'touchEnd' ? [] : [{ x, y }] })
+      session.send('Input.dispatchTouchEvent', {
+        type: type as 'touchStart',
+        touchPoints: type === 'touchEnd' ? [] : [{ x, y }],
+      })
     const swipe = async (x: number, from: number, to: number) => {
       await touch('touchStart', x, from)
       for (let k = 1; k <= 8; k++) await touch('touchMove', x, from + ((to - from) * k) / 8)
@@ -41,7 +44,7 @@ describe('by hand', () => {
     const now = (await post.boundingBox())!
     await page.touchscreen.tap(now.x + now.width / 2, now.y + now.height / 2)
     await expect.poll(level).toBe('105')
-  }) // prettier-ignore
+  })
 
   it('a value is kept when it is whole and understood: what is half typed goes back to what stood there', async () => {
     const { page } = await open('demo', '/rig')
@@ -49,7 +52,10 @@ describe('by hand', () => {
     const dialog = page.getByRole('dialog')
     const field = dialog.getByLabel('In it')
     const opened = async () => {
-      await page.getByTestId('tank-gray').getByRole('button', { name: /how its level was read/ }).click()
+      await page
+        .getByTestId('tank-gray')
+        .getByRole('button', { name: /how its level was read/ })
+        .click()
       return field.inputValue()
     }
     const kept = async () => {
@@ -64,7 +70,12 @@ describe('by hand', () => {
     await dialog.getByText(`Still counting with ${before} L`).waitFor()
     await field.blur()
     expect(await kept()).toBe(before)
-    for (const [typed, litres] of [['1/3', '70'], ['two thirds', '140'], ['50 %', '105'], ['12', '12']] as const) {
+    for (const [typed, litres] of [
+      ['1/3', '70'],
+      ['two thirds', '140'],
+      ['50 %', '105'],
+      ['12', '12'],
+    ] as const) {
       await field.fill('')
       await field.pressSequentially(typed, { delay: 30 })
       await field.blur()
@@ -79,7 +90,7 @@ describe('by hand', () => {
     await saved(page)
     await page.reload()
     await page.getByTestId('tank-gray').getByText('by its panel, 70 L to 140 L').waitFor()
-  }) // prettier-ignore
+  })
 
   it('Ctrl+Z in a field is the field’s; elsewhere it is the document’s, and says when it takes back another tab’s step', async () => {
     const { page, context } = await open('demo', '/rig')
@@ -108,23 +119,34 @@ describe('by hand', () => {
 
   it('what could not be kept is said with what it was: a tank removed in one tab while the other types into it', async () => {
     const { page, context } = await open('demo', '/rig')
-    await page.getByRole('button', { name: 'Add a tote' }).or(page.getByRole('button', { name: /^Add.*tote/ })).first().click()
+    await page
+      .getByRole('button', { name: 'Add a tote' })
+      .or(page.getByRole('button', { name: /^Add.*tote/ }))
+      .first()
+      .click()
     await saved(page)
     const other = await context.newPage()
     await other.goto(page.url())
-    const totes = (of: Page) => of.locator('[data-testid^=tank-]').filter({ has: of.getByText('Tote', { exact: true }) })
+    const totes = (of: Page) =>
+      of.locator('[data-testid^=tank-]').filter({ has: of.getByText('Tote', { exact: true }) })
     const mine = totes(page).last().getByLabel('Tote', { exact: true })
     await totes(other).last().waitFor()
     // One tab goes on typing while the other removes the tank.
     await mine.evaluate((field: HTMLInputElement) => {
       let n = 0
       const typing = setInterval(() => {
-        if (!field.isConnected) { clearInterval(typing); return; }
+        if (!field.isConnected) {
+          clearInterval(typing)
+          return
+        }
         field.value = `Blue tote ${(n += 1)}`
         field.dispatchEvent(new Event('input', { bubbles: true }))
       }, 60)
     })
-    await other.getByRole('button', { name: /^Remove .*[Tt]ote/ }).last().click()
+    await other
+      .getByRole('button', { name: /^Remove .*[Tt]ote/ })
+      .last()
+      .click()
     await saved(other)
     await page.getByTestId('notice').getByText('Not kept: rig. What it changed is gone').waitFor()
     await saved(page)
@@ -133,7 +155,7 @@ describe('by hand', () => {
     await page.getByLabel('Name of the rig').fill('Goes on')
     await saved(page)
     await expect.poll(() => other.getByLabel('Name of the rig').inputValue()).toBe('Goes on')
-  }) // prettier-ignore
+  })
 
   it('the focus is never lost: after the guide, after a search; nor hidden under the bars', async () => {
     const { page } = await open('mine', '/start', PHONE)
@@ -169,7 +191,13 @@ describe('by hand', () => {
   it('an import’s error and the question before clearing stand where they are seen', async () => {
     const { page } = await open('demo', '/settings', PHONE)
     await saved(page)
-    await page.locator('input[type=file]').setInputFiles({ name: 'torn.json', mimeType: 'application/json', buffer: Buffer.from((await readFile(DEMO, 'utf8')).slice(0, 900)) })
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({
+        name: 'torn.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from((await readFile(DEMO, 'utf8')).slice(0, 900)),
+      })
     const message = page.getByTestId('file-message')
     await message.getByText('its end is missing').waitFor()
     const box = (await message.boundingBox())!
@@ -177,7 +205,7 @@ describe('by hand', () => {
     await page.getByRole('button', { name: 'Clear everything' }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Leave it' }).last().click()
     expect(await page.getByTestId('count-strip').count()).toBe(1)
-  }) // prettier-ignore
+  })
 
   it('the browser is asked to keep the data, and after many changes a copy is spoken of, once', async () => {
     const { page } = await open('mine', '/start')
@@ -217,10 +245,15 @@ describe('names of forty letters without a space', () => {
   const LONG = 'Grauwassertankunterderkuechenzeilelinksab'
   it('widen nothing at 390 px, in any look', async () => {
     const file = (await readFile(DEMO, 'utf8'))
-      .replace(/"name": "(Fresh|Gray|Black|Family trailer|Maren|Shower|Wet, soap, rinse|Kitchen sink|Harrow Ridge raptor count|Outlet|Toilet)"/g, (_, name: string) => `"name": "${name.slice(0, 3)}${LONG}"`)
+      .replace(
+        /"name": "(Fresh|Gray|Black|Family trailer|Maren|Shower|Wet, soap, rinse|Kitchen sink|Harrow Ridge raptor count|Outlet|Toilet)"/g,
+        (_, name: string) => `"name": "${name.slice(0, 3)}${LONG}"`,
+      )
       .replace(/"note": "Water off/, `"note": "https://${LONG}.example/${LONG}${LONG} Water off`)
     const { page } = await open('mine', '/settings', PHONE)
-    await page.locator('input[type=file]').setInputFiles({ name: 'long.drycount.json', mimeType: 'application/json', buffer: Buffer.from(file) })
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'long.drycount.json', mimeType: 'application/json', buffer: Buffer.from(file) })
     await page.getByTestId('count-strip').waitFor()
     for (const hash of ['/', '/stay', '/habits', '/rig', '/rig/gray-to-black', '/settings']) {
       await page.goto(`${inject('mineUrl')}/?long#${hash}`)
@@ -234,5 +267,5 @@ describe('names of forty letters without a space', () => {
         expect([theme, hash, widest]).toEqual([theme, hash, 390])
       }
     }
-  }, 180_000) // prettier-ignore
+  }, 180_000)
 })

@@ -7,8 +7,7 @@ const open = useBrowser()
 const PATIENT = { timeout: 30_000 }
 
 const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())
-const planStrip = async (page: Page) =>
-  Number(parseFloat(await page.getByTestId('plan-strip').innerText()))
+const planStrip = async (page: Page) => Number(parseFloat(await page.getByTestId('plan-strip').innerText()))
 /** All ten thousand trips have been played. */
 const final = (page: Page) =>
   expect.poll(() => page.getByTestId('risk-progress').innerText(), PATIENT).toBe('10,000 of 10,000 trips')
@@ -60,7 +59,8 @@ describe('the picture of risk', () => {
   it('follows the weather typed on the board, and shows the days by which trips are still dry', async () => {
     const { page } = await open('demo', '/stay')
     await final(page)
-    const dry = async (day: number) => Number(/(\d+)$/.exec(await page.getByTestId(`still-dry-${day}`).innerText())![1])
+    const dry = async (day: number) =>
+      Number(/(\d+)$/.exec(await page.getByTestId(`still-dry-${day}`).innerText())![1])
     expect(await dry(0)).toBe(100)
     const before = [await dry(4), await dry(5)]
     expect(before[0]).toBeGreaterThan(before[1]!)
@@ -73,7 +73,7 @@ describe('the picture of risk', () => {
     await saved(page)
     await page.reload()
     expect(await page.getByLabel('Warmest, Thu 16').inputValue()).toBe('41')
-  }) // prettier-ignore
+  })
 
   it('a run is cancelled and started again', async () => {
     const { page } = await open('demo')
@@ -117,29 +117,41 @@ describe('habits by what can be planned on', () => {
     const row = page.getByTestId('habit-shower-every-other')
     await expect.poll(() => row.innerText(), PATIENT).toMatch(/\+1\.\d\s+d\s+average \+1\.5/)
     await row.getByText('What it does').click()
-    await expect.poll(() => row.getByTestId('company').innerText(), PATIENT).toMatch(/alone \+1\.\d, now \+1\.\d, added last \+[12]\.\d/)
+    await expect
+      .poll(() => row.getByTestId('company').innerText(), PATIENT)
+      .toMatch(/alone \+1\.\d, now \+1\.\d, added last \+[12]\.\d/)
     const before = await planStrip(page)
     await row.getByRole('switch').click()
     await expect.poll(() => planStrip(page), PATIENT).toBeGreaterThan(before + 0.8)
     // What it buys in company is counted anew while it stays open, now against the stay with it.
-    await expect.poll(() => row.getByRole('button', { name: /buys/ }).getAttribute('aria-busy'), PATIENT).toBe('false')
-    await expect.poll(() => row.getByTestId('company').innerText(), PATIENT).toMatch(/alone \+\d\.\d, now \+\d\.\d, added last \+\d\.\d/)
+    await expect
+      .poll(() => row.getByRole('button', { name: /buys/ }).getAttribute('aria-busy'), PATIENT)
+      .toBe('false')
+    await expect
+      .poll(() => row.getByTestId('company').innerText(), PATIENT)
+      .toMatch(/alone \+\d\.\d, now \+\d\.\d, added last \+\d\.\d/)
     const whole = await planStrip(page)
     await row.getByLabel('Half the showers: from').selectOption({ label: 'Wed 15' })
     await expect.poll(() => planStrip(page), PATIENT).toBeLessThan(whole - 0.3)
     await row.getByLabel('Half the showers: from').selectOption({ label: 'Sat 11' })
     await expect.poll(() => planStrip(page), PATIENT).toBe(whole)
     await page.getByRole('switch', { name: 'Small flush for liquids' }).click()
-    expect(await page.getByTestId('habit-no-liquid-flush').innerText()).toContain('In place of “Small flush for liquids”.')
-  }) // prettier-ignore
+    expect(await page.getByTestId('habit-no-liquid-flush').innerText()).toContain(
+      'In place of “Small flush for liquids”.',
+    )
+  })
 
   it('reaches nine nights with the least bother, takes the habits, and can go back', async () => {
     const { page, noise } = await open('demo', '/habits')
     const reach = page.getByTestId('reach')
     for (let n = 12; n > 9; n--) await reach.getByRole('button', { name: 'One night less' }).click()
     await reach.getByRole('button', { name: 'Find the least bother' }).click()
-    await expect.poll(() => page.getByTestId('reach-answer').innerText(), { timeout: 60_000 }).toMatch(/^9 nights for a bother of \d+(\.\d)? a day\. On ten thousand trips it holds in 9\d in 100\.$/)
-    await expect.poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 }).toBe(1)
+    await expect
+      .poll(() => page.getByTestId('reach-answer').innerText(), { timeout: 60_000 })
+      .toMatch(/^9 nights for a bother of \d+(\.\d)? a day\. On ten thousand trips it holds in 9\d in 100\.$/)
+    await expect
+      .poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 })
+      .toBe(1)
     await reach.getByRole('button', { name: 'Take these habits' }).click()
     // Nine nights end at eleven in the morning, 8.8 days after a start in the afternoon.
     await expect.poll(() => planStrip(page), PATIENT).toBeGreaterThanOrEqual(8.7)
@@ -152,7 +164,7 @@ describe('habits by what can be planned on', () => {
     await page.keyboard.press('Control+z')
     await expect.poll(() => planStrip(page), PATIENT).toBeLessThan(5)
     expect(noise).toEqual([])
-  }) // prettier-ignore
+  })
 
   it('a search is stopped and leaves what it found; without a habit it finds another way', async () => {
     const { page } = await open('demo', '/habits')
@@ -175,9 +187,25 @@ describe('habits by what can be planned on', () => {
   it('says what the school holds back, and one tap allows it; an answer older than the habits goes', async () => {
     const { page } = await open('mine', '/settings')
     const document = trailerDemo()
-    document.habits = document.habits.filter(({ id }) => ['wet-soap-rinse', 'one-hair-rinse', 'shower-every-other', 'basin-dishes', 'paper-plates', 'no-liquid-flush', 'toilets-away'].includes(id))
+    document.habits = document.habits.filter(({ id }) =>
+      [
+        'wet-soap-rinse',
+        'one-hair-rinse',
+        'shower-every-other',
+        'basin-dishes',
+        'paper-plates',
+        'no-liquid-flush',
+        'toilets-away',
+      ].includes(id),
+    )
     document.stays[0]!.habits = []
-    await page.locator('input[type=file]').setInputFiles({ name: 'few.drycount.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(document)) })
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({
+        name: 'few.drycount.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify(document)),
+      })
     await page.getByTestId('count-strip').waitFor()
     await page.getByRole('link', { name: 'Habits' }).first().click()
     const reach = page.getByTestId('reach')
@@ -185,13 +213,19 @@ describe('habits by what can be planned on', () => {
     const held = reach.getByTestId('held-back')
     await held.getByText(/while you flush plenty; .* if you save there too\./).waitFor({ timeout: 60_000 })
     await held.getByRole('button', { name: 'Save there too' }).click()
-    await expect.poll(() => page.getByTestId('flush-sides').getByRole('radio', { name: 'little, and rinse hard' }).isChecked()).toBe(true)
-    await expect.poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 }).toBe(1)
+    await expect
+      .poll(() =>
+        page.getByTestId('flush-sides').getByRole('radio', { name: 'little, and rinse hard' }).isChecked(),
+      )
+      .toBe(true)
+    await expect
+      .poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 })
+      .toBe(1)
     expect(await held.getByText('while you flush plenty').count()).toBe(0)
     await page.getByRole('switch', { name: 'Rinse hair once' }).click()
     await reach.getByText('the last answer no longer stands').waitFor()
     expect(await reach.getByTestId('reach-set').count()).toBe(0)
-  }) // prettier-ignore
+  })
 
   it('the school of flushing changes what is kept, and what is advised', async () => {
     const { page } = await open('demo', '/habits')

@@ -76,15 +76,22 @@ describe('the guided start', () => {
   })
 
   it('keeps what is typed: each tank by its name, a cassette with a spare; what is not understood holds it back', async () => {
-    const { page } = await open('mine', '/start', { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+    const { page } = await open('mine', '/start', {
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+      isMobile: true,
+    })
     await page.getByLabel('Toilet', { exact: true }).selectOption('cassette')
     const typed = { Fresh: '60', Gray: '40', 'Flush water': '12', Cassette: '19' }
-    for (const [name, litres] of Object.entries(typed)) await page.getByLabel(name, { exact: true }).fill(litres)
+    for (const [name, litres] of Object.entries(typed))
+      await page.getByLabel(name, { exact: true }).fill(litres)
     await page.getByRole('button', { name: 'One spare more' }).click()
     await page.getByLabel('Fresh', { exact: true }).fill('a lot')
     await page.getByRole('button', { name: 'Next' }).click()
     await page.getByRole('heading', { name: 'Your rig' }).waitFor()
-    expect(await page.getByLabel('Fresh', { exact: true }).evaluate((field) => field === document.activeElement)).toBe(true)
+    expect(
+      await page.getByLabel('Fresh', { exact: true }).evaluate((field) => field === document.activeElement),
+    ).toBe(true)
     await page.getByLabel('Fresh', { exact: true }).fill('60')
     await page.getByRole('button', { name: 'Next' }).click()
     await page.getByRole('radio', { name: 'As at home' }).click()
@@ -100,7 +107,11 @@ describe('the guided start', () => {
     await page.getByRole('button', { name: 'Show me the count' }).click()
     await page.getByTestId('plan-on').waitFor()
     await page.getByRole('link', { name: 'Rig', exact: true }).last().click()
-    for (const litres of Object.values(typed)) await page.waitForFunction((value) => [...document.querySelectorAll('input')].some((field) => field.value === value), litres)
+    for (const litres of Object.values(typed))
+      await page.waitForFunction(
+        (value) => [...document.querySelectorAll('input')].some((field) => field.value === value),
+        litres,
+      )
     await saved(page)
-  }) // prettier-ignore
+  })
 })

@@ -119,10 +119,18 @@ describe('why', () => {
     const why = page.getByTestId('why')
     const shower = why.getByTestId('why-term').filter({ hasText: 'Shower' })
     await shower.click()
-    expect(await shower.innerText()).toMatch(/Warmest, Mon 13\s*41\s°C[\s\S]*Heat counts from\s*25\s°C[\s\S]*Showers more in heat\s*10 %/)
-    expect(await why.getByTestId('why-term').filter({ hasText: 'Washing-up' }).innerText()).not.toContain('Heat')
+    expect(await shower.innerText()).toMatch(
+      /Warmest, Mon 13\s*41\s°C[\s\S]*Heat counts from\s*25\s°C[\s\S]*Showers more in heat\s*10 %/,
+    )
+    expect(await why.getByTestId('why-term').filter({ hasText: 'Washing-up' }).innerText()).not.toContain(
+      'Heat',
+    )
     await page.getByRole('link', { name: 'Change Warmest, Mon 13' }).click()
-    await expect.poll(() => page.evaluate(() => document.activeElement?.closest('[data-anchor]')?.getAttribute('data-anchor'))).toBe('board-weather')
+    await expect
+      .poll(() =>
+        page.evaluate(() => document.activeElement?.closest('[data-anchor]')?.getAttribute('data-anchor')),
+      )
+      .toBe('board-weather')
     // A crew that minds no heat: the hot day changes nothing any more.
     const from = page.getByLabel('Heat counts from')
     await from.fill('45')
@@ -131,7 +139,7 @@ describe('why', () => {
     await page.getByRole('button', { name: 'Undo' }).first().click()
     await expect.poll(average).not.toBe(mild)
     expect(await from.inputValue()).toBe('25')
-  }) // prettier-ignore
+  })
 })
 
 describe('levels over the stay', () => {

@@ -23,7 +23,9 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
   const sets = habits.reduce<Id[][]>(
     (all, { id, group }) => [
       ...all,
-      ...all.filter((set) => group === null || set.every((other) => groupOf(other) !== group)).map((set) => [...set, id]),
+      ...all
+        .filter((set) => group === null || set.every((other) => groupOf(other) !== group))
+        .map((set) => [...set, id]),
     ],
     [[]],
   )
@@ -43,7 +45,7 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
       const bother = set.reduce((sum, id) => sum + habits.find((one) => one.id === id)!.bother.value, 0)
       return { set: [...set].sort().join(), bother, days: Math.min(horizon, days.sort()[rank]!) }
     })
-} // prettier-ignore
+}
 
 export function searchWhole(document: Document, stay: Id, options: ReachOptions): Reach {
   const steps = reach(caseOf(document, stay), options)

@@ -16,33 +16,54 @@ function effectArb(activities: readonly Activity[]): fc.Arbitrary<Effect> {
     fc.record({ kind: fc.constant('rate' as const), activity, factor: share }),
     fc.record({ kind: fc.constant('volume' as const), activity, factor: share }),
     fc.record({ kind: fc.constant('replace' as const), activity, volume: share, trickle: fc.constant(null) }),
-    fc.record({ kind: fc.constant('redirect' as const), activity, share, to: fc.constantFrom('ground' as const, 'black' as const, 'gray' as const, 'urine' as const) }),
+    fc.record({
+      kind: fc.constant('redirect' as const),
+      activity,
+      share,
+      to: fc.constantFrom('ground' as const, 'black' as const, 'gray' as const, 'urine' as const),
+    }),
   )
-} // prettier-ignore
+}
 
 /** Rigs of all kinds with a toilet in use, ten habits, a school, a ban. */
-export const finderArb: fc.Arbitrary<{ document: Document; banned: string[] }> = documentArb.chain((document) =>
-  fc
-    .record({
-      effects: fc.array(fc.array(effectArb(document.crews[0]!.activities), { minLength: 1, maxLength: 2 }), { minLength: 10, maxLength: 10 }),
-      school: fc.constantFrom('plenty' as const, 'little' as const),
-      floor: fc.double({ min: 0.5, max: 5, noNaN: true }),
-      ban: fc.boolean(),
-      solid: fc.boolean(),
-    })
-    .map(({ effects, school, floor, ban, solid }) => {
-      const copy = structuredClone(document)
-      const crew = copy.crews[0]!
-      crew.flush.school = school
-      crew.flushFloor = owned(floor)
-      crew.flush.plenty = owned(floor + 2)
-      if (solid) Object.assign(crew.activities[0]!, { kind: 'solid-use', role: 'toilet', rate: owned(1), volume: owned(1.5), adds: [{ from: 'body', volume: owned(0.2) }] })
-      copy.habits = effects.map((all, i): Habit => ({ ...newHabit(`habit-${i}`, `Habit ${i}`), effects: all, group: i < 4 ? `rivals-${i % 2}` : null, bother: owned(((i * 7) % 5) + i / 16) }))
-      copy.stays[0]!.habits = []
-      copy.stays[0]!.horizonDays = owned(14)
-      return { document: copy, banned: ban ? ['habit-1', 'habit-5'] : [] }
-    }),
-) // prettier-ignore
+export const finderArb: fc.Arbitrary<{ document: Document; banned: string[] }> = documentArb.chain(
+  (document) =>
+    fc
+      .record({
+        effects: fc.array(
+          fc.array(effectArb(document.crews[0]!.activities), { minLength: 1, maxLength: 2 }),
+          { minLength: 10, maxLength: 10 },
+        ),
+        school: fc.constantFrom('plenty' as const, 'little' as const),
+        floor: fc.double({ min: 0.5, max: 5, noNaN: true }),
+        ban: fc.boolean(),
+        solid: fc.boolean(),
+      })
+      .map(({ effects, school, floor, ban, solid }) => {
+        const copy = structuredClone(document)
+        const crew = copy.crews[0]!
+        crew.flush.school = school
+        crew.flushFloor = owned(floor)
+        crew.flush.plenty = owned(floor + 2)
+        if (solid)
+          Object.assign(crew.activities[0]!, {
+            kind: 'solid-use',
+            role: 'toilet',
+            rate: owned(1),
+            volume: owned(1.5),
+            adds: [{ from: 'body', volume: owned(0.2) }],
+          })
+        copy.habits = effects.map((all, i): Habit => ({
+          ...newHabit(`habit-${i}`, `Habit ${i}`),
+          effects: all,
+          group: i < 4 ? `rivals-${i % 2}` : null,
+          bother: owned(((i * 7) % 5) + i / 16),
+        }))
+        copy.stays[0]!.habits = []
+        copy.stays[0]!.horizonDays = owned(14)
+        return { document: copy, banned: ban ? ['habit-1', 'habit-5'] : [] }
+      }),
+)
 
 /**
  * The search against every set by hand: its longest set is the longest there is, no set of the curve is beaten by a

@@ -113,14 +113,21 @@ const activityArb = (i: number): fc.Arbitrary<Activity> =>
       per,
       rate: owned(rate),
       volume: owned(volume),
-      timed: timed ? { flow: owned(4), on: owned(volume / 5), trickle: owned(0.3), paused: owned(1), runUp: owned(0.5) } : null,
+      timed: timed
+        ? { flow: owned(4), on: owned(volume / 5), trickle: owned(0.3), paused: owned(1), runUp: owned(0.5) }
+        : null,
       drainShare: owned(drainShare),
       weights: { values: weights, by: 'owner' },
       spread: owned(0.35),
       levelSpread: owned(0.2),
       dispersion: 1,
-      adds: toilet ? [{ from: 'body', volume: owned(body) }, { from: 'brought-in', volume: owned(0.02) }] : [],
-    })) // prettier-ignore
+      adds: toilet
+        ? [
+            { from: 'body', volume: owned(body) },
+            { from: 'brought-in', volume: owned(0.02) },
+          ]
+        : [],
+    }))
 
 const crewArb: fc.Arbitrary<Crew> = fc
   .record({
@@ -266,8 +273,14 @@ export const reuseArb: fc.Arbitrary<Document> = fc
     activities[0]!.kind = 'own'
     activities.push({
       ...structuredClone(activities[0]!),
-      id: 'liquid-use', kind: 'liquid-use', role: 'toilet', per: 'crew', volume: owned(volume), rate: owned(5), timed: null,
-    }) // prettier-ignore
+      id: 'liquid-use',
+      kind: 'liquid-use',
+      role: 'toilet',
+      per: 'crew',
+      volume: owned(volume),
+      rate: owned(5),
+      timed: null,
+    })
     const vessel = { capacity: owned(capacity), clean: false }
     copy.habits.push({ ...newHabit('z-vessel', 'Vessel'), effects: vesselEffects, vessel })
     copy.stays[0]!.habits.push({ habit: 'z-vessel', days: null, persons: null })

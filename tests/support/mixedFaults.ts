@@ -28,17 +28,58 @@ const tab = fc.constantFrom<Tab>(0, 1)
 const RIVALS = ['basin-dishes', 'paper-plates']
 export const happenings: fc.Arbitrary<Happening[]> = fc.array(
   fc.oneof(
-    { weight: 5, arbitrary: fc.record({ kind: fc.constant('level' as const), tab, litres: fc.integer({ min: 0, max: 200 }) }) },
-    { weight: 2, arbitrary: fc.record({ kind: fc.constant('rename' as const), tab, name: fc.constantFrom('A', 'B', 'C') }) },
-    { weight: 4, arbitrary: fc.record({ kind: fc.constantFrom('add-tote' as const, 'remove-tote' as const, 'type-tote' as const), tab, name: fc.constantFrom('T', 'U') }) },
-    { weight: 3, arbitrary: fc.record({ kind: fc.constant('habit' as const), tab, habit: fc.constantFrom(...RIVALS), on: fc.boolean() }) },
+    {
+      weight: 5,
+      arbitrary: fc.record({
+        kind: fc.constant('level' as const),
+        tab,
+        litres: fc.integer({ min: 0, max: 200 }),
+      }),
+    },
+    {
+      weight: 2,
+      arbitrary: fc.record({
+        kind: fc.constant('rename' as const),
+        tab,
+        name: fc.constantFrom('A', 'B', 'C'),
+      }),
+    },
+    {
+      weight: 4,
+      arbitrary: fc.record({
+        kind: fc.constantFrom('add-tote' as const, 'remove-tote' as const, 'type-tote' as const),
+        tab,
+        name: fc.constantFrom('T', 'U'),
+      }),
+    },
+    {
+      weight: 3,
+      arbitrary: fc.record({
+        kind: fc.constant('habit' as const),
+        tab,
+        habit: fc.constantFrom(...RIVALS),
+        on: fc.boolean(),
+      }),
+    },
     { weight: 1, arbitrary: fc.record({ kind: fc.constant('import' as const), tab, copy: fc.nat(3) }) },
-    { weight: 4, arbitrary: fc.record({ kind: fc.constantFrom('undo' as const, 'redo' as const, 'retry' as const), tab }) },
-    { weight: 3, arbitrary: fc.record({ kind: fc.constantFrom('writes' as const, 'reads' as const), fail: fc.boolean() }) },
+    {
+      weight: 4,
+      arbitrary: fc.record({
+        kind: fc.constantFrom('undo' as const, 'redo' as const, 'retry' as const),
+        tab,
+      }),
+    },
+    {
+      weight: 3,
+      arbitrary: fc.record({
+        kind: fc.constantFrom('writes' as const, 'reads' as const),
+        fail: fc.boolean(),
+      }),
+    },
     { weight: 4, arbitrary: fc.constant({ kind: 'wait' as const }) },
   ),
   { minLength: 5, maxLength: 40 },
-) // prettier-ignore
+)
 
 /** Also of an edit's draft. */
 const copied = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
@@ -70,7 +111,7 @@ function recipeOf(happening: Happening): ((draft: Document) => void) | null {
     default:
       return null
   }
-} // prettier-ignore
+}
 
 function useTab(store: DocumentStore, by: string, faults: { writes: boolean; reads: boolean }) {
   const pinia = createPinia()
@@ -82,7 +123,8 @@ function useTab(store: DocumentStore, by: string, faults: { writes: boolean; rea
   const failing: DocumentStore = {
     ...store,
     load: () => (faults.reads ? Promise.reject(new Error('cannot be read')) : store.load()),
-    commit: (...given) => (faults.writes ? Promise.reject(new DOMException('full', 'QuotaExceededError')) : store.commit(...given)),
+    commit: (...given) =>
+      faults.writes ? Promise.reject(new DOMException('full', 'QuotaExceededError')) : store.commit(...given),
     undo: () => (faults.writes ? Promise.reject(new Error('cannot be written')) : store.undo()),
     redo: () => (faults.writes ? Promise.reject(new Error('cannot be written')) : store.redo()),
     subscribe: (listener) => {
@@ -93,7 +135,7 @@ function useTab(store: DocumentStore, by: string, faults: { writes: boolean; rea
   const workspace = inTab(() => useWorkspaceStore())
   const notices = inTab(() => useNoticeStore())
   return { workspace, notices, inTab, failing, by }
-} // prettier-ignore
+}
 
 /**
  * Two tabs and one disk, with everything that may go wrong. At every rest: what a tab calls saved is on the disk, word for
@@ -108,7 +150,13 @@ export async function expectNothingLost(
   const disk = open('looking on')
   const tabs = ['one', 'two'].map((by) => useTab(open(by), by, faults))
   let now = 0
-  for (const { workspace, failing, by } of tabs) await workspace.open(() => failing, 'kept', () => (now += 2000), by)
+  for (const { workspace, failing, by } of tabs)
+    await workspace.open(
+      () => failing,
+      'kept',
+      () => (now += 2000),
+      by,
+    )
   tabs[0]!.workspace.replace('import', () => trailerDemo())
   const rest = async () => {
     for (let k = 0; k < 3; k++) {
@@ -123,7 +171,8 @@ export async function expectNothingLost(
     else {
       const { workspace, inTab } = tabs[happening.tab]!
       const recipe = recipeOf(happening)
-      if (happening.kind === 'undo' || happening.kind === 'redo' || happening.kind === 'retry') void workspace[happening.kind]()
+      if (happening.kind === 'undo' || happening.kind === 'redo' || happening.kind === 'retry')
+        void workspace[happening.kind]()
       else if (recipe) inTab(() => edited(workspace, recipe))
     }
     await Promise.resolve()
@@ -166,7 +215,7 @@ export async function expectNothingLost(
   function isNewest(revision: number) {
     return tabs.every(({ workspace }) => workspace.revision === revision)
   }
-} // prettier-ignore
+}
 
 /** The same with a browser's database, which is gone afterwards. */
 export async function expectNothingLostInDatabase(happened: readonly Happening[]): Promise<void> {

@@ -39,11 +39,18 @@ export function* plainTrips(document: Document, stayId: string, seed: number): G
       often,
       /** Mean uses of a part, by the day's steps of heat. */
       rates: (heat: readonly number[]) =>
-        Array.from({ length: grid.count }, (_, i) => rate(i, heat[grid.day[i]!]!) * activity.weights.values[grid.part[i]!]! * grid.share[i]! * factor(a, i)),
+        Array.from(
+          { length: grid.count },
+          (_, i) =>
+            rate(i, heat[grid.day[i]!]!) *
+            activity.weights.values[grid.part[i]!]! *
+            grid.share[i]! *
+            factor(a, i),
+        ),
     })),
   )
   for (;;) yield plainTrip(document, stay, crew, model, units, draws)
-} // prettier-ignore
+}
 
 function drawsOf(seed: number) {
   const generator = mersenne(seed)
@@ -125,26 +132,40 @@ function unitsOf(activity: Activity, crew: Crew, stay: Stay, { grid }: Model) {
   const isAway = (person: string, i: number) =>
     stay.absences.some(
       (absence) =>
-        absence.person === person && isAwayOn(absence, stay, grid.day[i]!) && ['morning', 'midday', 'evening', 'night'][grid.part[i]!] === absence.part,
-    ) || stay.guests.some(({ person: id, days }) => id === person && (grid.day[i]! < days[0] || grid.day[i]! > days[1]))
+        absence.person === person &&
+        isAwayOn(absence, stay, grid.day[i]!) &&
+        ['morning', 'midday', 'evening', 'night'][grid.part[i]!] === absence.part,
+    ) ||
+    stay.guests.some(
+      ({ person: id, days }) => id === person && (grid.day[i]! < days[0] || grid.day[i]! > days[1]),
+    )
   const present = Array.from({ length: grid.count }, (_, i) => crew.persons.map(({ id }) => !isAway(id, i)))
   const litres = activity.timed
-    ? activity.timed.flow.value * activity.timed.on.value + activity.timed.trickle.value * activity.timed.paused.value + activity.timed.runUp.value
+    ? activity.timed.flow.value * activity.timed.on.value +
+      activity.timed.trickle.value * activity.timed.paused.value +
+      activity.timed.runUp.value
     : activity.volume.value
   const warm = (rate: number, heads: number, steps: number) => {
     if (activity.kind === 'shower') return rate * (1 + steps * crew.heat.showers.value)
-    if (activity.kind === 'drinking' && litres > 0) return rate + (steps * heads * crew.heat.drinking.value) / litres
+    if (activity.kind === 'drinking' && litres > 0)
+      return rate + (steps * heads * crew.heat.drinking.value) / litres
     return rate
   }
   if (activity.per === 'crew') {
     const often = activity.rate.value
-    return [{ often, rate: (i: number, steps: number) => (present[i]!.includes(true) ? warm(often, present[i]!.filter(Boolean).length, steps) : 0) }]
+    return [
+      {
+        often,
+        rate: (i: number, steps: number) =>
+          present[i]!.includes(true) ? warm(often, present[i]!.filter(Boolean).length, steps) : 0,
+      },
+    ]
   }
   return crew.persons.map(({ rates }, p) => {
     const often = (rates.find((own) => own.activity === activity.id) ?? activity).rate.value
     return { often, rate: (i: number, steps: number) => (present[i]![p] ? warm(often, 1, steps) : 0) }
   })
-} // prettier-ignore
+}
 
 function heatOf(stay: Stay, crew: Crew, { grid }: Model, draws: Draws): number[] {
   return Array.from({ length: grid.day[grid.count - 1]! + 1 }, (_, day) => {
@@ -154,15 +175,28 @@ function heatOf(stay: Stay, crew: Crew, { grid }: Model, draws: Draws): number[]
 }
 
 /** Drawn again until it lies between empty and full; a level without an error stands as it is. */
-function readLevel(level: number, { shape, size }: LevelError, full: number, ratio: number, draws: Draws): number {
+function readLevel(
+  level: number,
+  { shape, size }: LevelError,
+  full: number,
+  ratio: number,
+  draws: Draws,
+): number {
   if (size.value === 0) return level
   for (;;) {
     const read = level + size.value * (shape === 'even' ? draws.uniform() - 0.5 : draws.normal())
     if (read >= 0 && read <= full) return shape === 'even' ? read * ratio : read
   }
-} // prettier-ignore
+}
 
-function play(document: Document, stay: Stay, model: Model, uses: Float64Array, sums: Float64Array, draws: Draws): PlainTrip {
+function play(
+  document: Document,
+  stay: Stay,
+  model: Model,
+  uses: Float64Array,
+  sums: Float64Array,
+  draws: Draws,
+): PlainTrip {
   const { count, edges } = model.grid
   const rig = document.rigs.find(({ id }) => id === stay.rig)!
   const tanks = model.containers.map(({ members, limit, side, start }) => {
@@ -177,7 +211,11 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
       const full = Math.max((1 + spares) * tank.capacity.value, level.value)
       begin += readLevel(level.value, error, full, ratio, draws) - level.value
     }
-    return { limit: limit === null || side === 'supply' ? limit : (limit * size) / known, sign: side === 'supply' ? -1 : 1, level: begin }
+    return {
+      limit: limit === null || side === 'supply' ? limit : (limit * size) / known,
+      sign: side === 'supply' ? -1 : 1,
+      level: begin,
+    }
   })
   const amounts = new Float64Array(model.streams.length)
   const vessels = emptyVessels(model)
@@ -187,7 +225,9 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
   for (let i = 0; i < count && trip.stopper === null; i++) {
     model.streams.forEach(({ activity, ofDraw, fixed, portion, isOfVessel }, s) => {
       const k = activity * count + i
-      amounts[s] = isOfVessel ? 0 : (ofDraw * model.volume[k]! * sums[k]! + fixed * uses[k]!) * (portion?.[i] ?? 1)
+      amounts[s] = isOfVessel
+        ? 0
+        : (ofDraw * model.volume[k]! * sums[k]! + fixed * uses[k]!) * (portion?.[i] ?? 1)
     })
     playVesselsPart(model, vessels, i, amounts, 0, 1)
     const before = tanks.map(({ level }) => level)
@@ -197,9 +237,10 @@ function play(document: Document, stay: Stay, model: Model, uses: Float64Array, 
     })
     tanks.forEach(({ level, limit, sign }, c) => {
       if (limit === null || sign * (level - limit) <= 1e-9) return
-      const days = edges[i]! + (edges[i + 1]! - edges[i]!) * Math.max(0, (limit - before[c]!) / (level - before[c]!))
+      const days =
+        edges[i]! + (edges[i + 1]! - edges[i]!) * Math.max(0, (limit - before[c]!) / (level - before[c]!))
       if (days < trip.days && days <= model.horizonDays) trip = { days, stopper: model.containers[c]!.id }
     })
   }
   return trip
-} // prettier-ignore
+}

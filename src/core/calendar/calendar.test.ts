@@ -58,6 +58,8 @@ describe('the day of four parts (model.md section 2)', () => {
   })
 
   it('knows real dates from made-up ones', () => {
-    expect(['2028-02-29T10:00', '2027-02-29T10:00', '2027-02-28T24:00', '2027-1-1T10:00', ''].map(isWallTime)).toEqual([true, false, false, false, false]) // prettier-ignore
+    expect(
+      ['2028-02-29T10:00', '2027-02-29T10:00', '2027-02-28T24:00', '2027-1-1T10:00', ''].map(isWallTime),
+    ).toEqual([true, false, false, false, false])
   })
 })

@@ -43,7 +43,7 @@ export function* lastsSteps(stayCase: StayCase): Steps<Lasts> {
     breaches.filter((breach) => breach !== null),
   )
   return { model, days: stop?.days ?? null, containers: breaches.map((breach) => breach?.days ?? null) }
-} // prettier-ignore
+}
 
 /** The same of a ledger already played. @param from the part at whose start to begin looking */
 export function countOf(model: Model, played: Ledger, from = 0): Count {

@@ -64,10 +64,16 @@ describe('every rig, by hand: docs/worked-examples.md', () => {
   })
 
   it('a redirect to a tank that is joined to another leads to both', () => {
-    const document = example({ fresh: [900, 0, 900], gray: [60, 1, 0], black: [60, 1, 0], uses: [
-      use('shower', { role: 'shower', rate: 1, volume: 10, weights: [0, 0, 1, 0] }),
-      use('toilet', { role: 'toilet', rate: 4, volume: 2.1 }),
-    ], habits: [habit('half', [{ kind: 'redirect', activity: 'shower', share: owned(0.5), to: 'black' }])] }) // prettier-ignore
+    const document = example({
+      fresh: [900, 0, 900],
+      gray: [60, 1, 0],
+      black: [60, 1, 0],
+      uses: [
+        use('shower', { role: 'shower', rate: 1, volume: 10, weights: [0, 0, 1, 0] }),
+        use('toilet', { role: 'toilet', rate: 4, volume: 2.1 }),
+      ],
+      habits: [habit('half', [{ kind: 'redirect', activity: 'shower', share: owned(0.5), to: 'black' }])],
+    })
     const rig = document.rigs[0]!
     rig.containers.push({ ...rig.containers[1]!, id: 'bath', name: 'Bath' })
     document.stays[0]!.levels.push({ ...document.stays[0]!.levels[1]!, container: 'bath' })

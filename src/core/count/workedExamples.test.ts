@@ -52,7 +52,11 @@ describe('docs/worked-examples.md', () => {
     expect(showers.uses).toBeCloseTo(4 + 2 * (13 / 14), 9)
     expect(explainCount(model, count(model), 0)!.level).toBeCloseTo(10, 9)
     const inputs = inputsOf(caseOf(couple, 'stay'), 'shower')
-    expect(inputs.map(({ kind, quantity }) => [kind, quantity.value])).toEqual([['rate', 1], ['volume', 5], ['drain-share', 1]]) // prettier-ignore
+    expect(inputs.map(({ kind, quantity }) => [kind, quantity.value])).toEqual([
+      ['rate', 1],
+      ['volume', 5],
+      ['drain-share', 1],
+    ])
   })
 
   it('2: arriving in the middle of a part, somebody away, a rate of their own', () => {

@@ -84,14 +84,26 @@ describe('the sums behind the numbers', () => {
     const demos = [trailerDemo(), vanDemo(), truckDemo()]
     for (const plain of demos) {
       const stay = plain.stays[0]!.id
-      plain.stays[0]!.weather.days = [{ day: 1, warmest: owned(34) }, { day: 2, warmest: owned(12) }]
+      plain.stays[0]!.weather.days = [
+        { day: 1, warmest: owned(34) },
+        { day: 2, warmest: owned(12) },
+      ]
       // What a vessel holds hangs on other activities too: their terms name their own.
-      const free = plain.habits.filter((habit) => habit.vessel === null && blockedBy(habit, plain.rigs[0]!, plain.stays[0]!) === null)
+      const free = plain.habits.filter(
+        (habit) => habit.vessel === null && blockedBy(habit, plain.rigs[0]!, plain.stays[0]!) === null,
+      )
       expect(free.length).toBeGreaterThan(5)
-      const documents = [plain, ...free.map(({ id }) => switchHabitIn(plain, stay, id, true))].map((document) => structuredClone(document))
+      const documents = [plain, ...free.map(({ id }) => switchHabitIn(plain, stay, id, true))].map(
+        (document) => structuredClone(document),
+      )
       for (const document of documents) {
         const before = flowsOf(document, stay)
-        const named = new Map([...before.keys()].map((id) => [id, new Set(inputsOf(caseOf(document, stay), id).map(({ quantity }) => quantity))]))
+        const named = new Map(
+          [...before.keys()].map((id) => [
+            id,
+            new Set(inputsOf(caseOf(document, stay), id).map(({ quantity }) => quantity)),
+          ]),
+        )
         for (const [path, quantity] of quantitiesOf(document)) {
           const { value } = quantity
           // A fixture that takes the usual amount of water explains nothing, and is not named.
@@ -100,11 +112,12 @@ describe('the sums behind the numbers', () => {
           const after = flowsOf(document, stay)
           quantity.value = value
           for (const [id, inputs] of named)
-            if (differs(before.get(id), after.get(id))) expect([path, id, inputs.has(quantity)]).toEqual([path, id, true])
+            if (differs(before.get(id), after.get(id)))
+              expect([path, id, inputs.has(quantity)]).toEqual([path, id, true])
         }
       }
     }
-  }) // prettier-ignore
+  })
 
   it('a day’s use stands on nothing but the inputs named for it', () => {
     fc.assert(
@@ -129,16 +142,28 @@ describe('the sums behind the numbers', () => {
   it('heat is named where it counts: the hot days, the threshold and what it adds', () => {
     const document = trailerDemo()
     const stay = document.stays[0]!
-    const kinds = (activity: string) => inputsOf(caseOf(document, stay.id), activity).map(({ kind, of }) => (of && kind === 'warmest' ? `${kind} ${of.slice(0, 10)}` : kind))
+    const kinds = (activity: string) =>
+      inputsOf(caseOf(document, stay.id), activity).map(({ kind, of }) =>
+        of && kind === 'warmest' ? `${kind} ${of.slice(0, 10)}` : kind,
+      )
     stay.weather = { ...stay.weather, usual: owned(20), days: [] }
     expect(kinds('drinking').filter((kind) => /heat|warmest/.test(kind))).toEqual([])
-    stay.weather.days = [{ day: 3, warmest: owned(33) }, { day: 1, warmest: owned(31) }, { day: 2, warmest: owned(15) }]
+    stay.weather.days = [
+      { day: 3, warmest: owned(33) },
+      { day: 1, warmest: owned(31) },
+      { day: 2, warmest: owned(15) },
+    ]
     const second = addWallDays(dayZero(stay.start), 1).slice(0, 10)
     const fourth = addWallDays(dayZero(stay.start), 3).slice(0, 10)
-    expect(kinds('drinking').slice(-4)).toEqual([`warmest ${second}`, `warmest ${fourth}`, 'heat-above', 'heat-drinking'])
+    expect(kinds('drinking').slice(-4)).toEqual([
+      `warmest ${second}`,
+      `warmest ${fourth}`,
+      'heat-above',
+      'heat-drinking',
+    ])
     expect(kinds('shower').slice(-2)).toEqual(['heat-above', 'heat-showers'])
     expect(kinds('dishes').filter((kind) => /heat|warmest/.test(kind))).toEqual([])
     stay.weather.usual = owned(29)
     expect(kinds('shower')).toContain('warmest-usual')
-  }) // prettier-ignore
+  })
 })

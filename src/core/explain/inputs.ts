@@ -67,9 +67,13 @@ export function dailyInputsOf(crew: Crew, activity: Activity): Input[] {
       .filter((rate) => rate.activity === activity.id)
       .map(({ rate }) => ({ kind: 'own-rate' as const, quantity: rate, of: person.name })),
   )
-  const inputs = [{ kind: 'rate' as const, quantity: activity.rate, of: null }, ...own, ...volumeInputs(activity)]
+  const inputs = [
+    { kind: 'rate' as const, quantity: activity.rate, of: null },
+    ...own,
+    ...volumeInputs(activity),
+  ]
   return inputs.map((input) => ({ ...input, list: 'crews' as const, id: crew.id }))
-} // prettier-ignore
+}
 
 function volumeInputs({ volume, timed }: Activity): Pick<Input, 'kind' | 'quantity' | 'of'>[] {
   if (!timed) return [{ kind: 'volume', quantity: volume, of: null }]
@@ -122,13 +126,19 @@ function heatInputs(stay: Stay, { id, heat }: Crew, { kind }: Activity): Input[]
   const usual = [{ kind: 'warmest-usual' as const, quantity: stay.weather.usual, of: null }]
   const days = [...stay.weather.days]
     .sort((a, b) => a.day - b.day)
-    .map(({ day, warmest }) => ({ kind: 'warmest' as const, quantity: warmest, of: addWallDays(dayZero(stay.start), day) }))
+    .map(({ day, warmest }) => ({
+      kind: 'warmest' as const,
+      quantity: warmest,
+      of: addWallDays(dayZero(stay.start), day),
+    }))
   const hot = [...usual, ...days].filter(({ quantity }) => isHot(quantity))
   if (hot.length === 0 || (kind !== 'shower' && kind !== 'drinking')) return []
   const ofCrew = { of: null, list: 'crews' as const, id }
   return [
     ...hot.map((input) => ({ ...input, list: 'stays' as const, id: stay.id })),
     { kind: 'heat-above', quantity: heat.above, ...ofCrew },
-    kind === 'shower' ? { kind: 'heat-showers', quantity: heat.showers, ...ofCrew } : { kind: 'heat-drinking', quantity: heat.drinking, ...ofCrew },
+    kind === 'shower'
+      ? { kind: 'heat-showers', quantity: heat.showers, ...ofCrew }
+      : { kind: 'heat-drinking', quantity: heat.drinking, ...ofCrew },
   ]
-} // prettier-ignore
+}

@@ -74,6 +74,9 @@ function* dryDays(stayCase: StayCase): Steps<Counted> {
   return {
     days: days ?? model.horizonDays,
     beyond: days === null,
-    containers: model.containers.map(({ id }, c) => ({ container: id, days: containers[c] ?? model.horizonDays })),
+    containers: model.containers.map(({ id }, c) => ({
+      container: id,
+      days: containers[c] ?? model.horizonDays,
+    })),
   }
-} // prettier-ignore
+}

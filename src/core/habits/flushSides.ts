@@ -49,11 +49,17 @@ export function flushSides(stayCase: StayCase, parts: number): FlushPoint[] {
       for (let i = a * width; i < (a + 1) * width; i++) model.volume[i]! *= factor
     })
     const counted = count(model)
-    const least = flushRatios(model, counted.ledger, parts).flatMap((ratio) => (ratio.least === null ? [] : [ratio.least]))
+    const least = flushRatios(model, counted.ledger, parts).flatMap((ratio) =>
+      ratio.least === null ? [] : [ratio.least],
+    )
     if (least.length === 0) return []
-    const touched = model.containers.map((_, c) => model.streams.some(({ activity, from, to }) => ofToilet.has(activity) && (from === c || to === c)))
+    const touched = model.containers.map((_, c) =>
+      model.streams.some(({ activity, from, to }) => ofToilet.has(activity) && (from === c || to === c)),
+    )
     const horizon = model.horizonDays
-    const toiletDays = Math.min(...counted.containers.map((days, c) => (touched[c] ? (days ?? horizon) : horizon)))
+    const toiletDays = Math.min(
+      ...counted.containers.map((days, c) => (touched[c] ? (days ?? horizon) : horizon)),
+    )
     return [{ factor, liquid: Math.min(...least), days: counted.days ?? horizon, toiletDays }]
   })
-} // prettier-ignore
+}

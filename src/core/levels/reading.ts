@@ -59,7 +59,10 @@ function evenly(size: number): LevelError {
 }
 
 /** How a starting level was read, from what is kept of it. */
-export function asReading({ level, error }: Pick<StartLevel, 'level' | 'error'>, container: Container): Reading {
+export function asReading(
+  { level, error }: Pick<StartLevel, 'level' | 'error'>,
+  container: Container,
+): Reading {
   if (error.shape === 'normal') return { way: 'measured', level: level.value, deviation: error.size.value }
   const panel = 'panel' in container ? container.panel : null
   const full = fullOf({ capacity: container.capacity, spares: sparesOf(container) })

@@ -4,13 +4,34 @@ export { compileChances, heatStepsAt } from './compileChances'
 export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'
 export { joinedLimit } from './compileContainers'
 export {
-  CARRIED_KINDS, CARRIER_KINDS, MEDIA, SUPPLY_KINDS, TANK_KINDS, WASTE_KINDS, baseArea, isOneOf, limitOf,
-  sideOf, sparesOf, unitOf,
-} from './containers' // prettier-ignore
+  CARRIED_KINDS,
+  CARRIER_KINDS,
+  MEDIA,
+  SUPPLY_KINDS,
+  TANK_KINDS,
+  WASTE_KINDS,
+  baseArea,
+  isOneOf,
+  limitOf,
+  sideOf,
+  sparesOf,
+  unitOf,
+} from './containers'
 export type {
-  CarriedKind, CarrierContainer, Container, ContainerKind, LevelUnit, Medium, Side, SolidsContainer, SupplyContainer,
-  Panel, TankContainer, TankShape, VesselContainer,
-} from './containers' // prettier-ignore
+  CarriedKind,
+  CarrierContainer,
+  Container,
+  ContainerKind,
+  LevelUnit,
+  Medium,
+  Side,
+  SolidsContainer,
+  SupplyContainer,
+  Panel,
+  TankContainer,
+  TankShape,
+  VesselContainer,
+} from './containers'
 export {
   ACTIVITY_KINDS,
   ADDED_FROM,

@@ -25,9 +25,11 @@ describe('units', () => {
     expect(toSi(32, 'F')).toBeCloseTo(0, 12)
     expect(fromSi(100, 'F')).toBeCloseTo(212, 12)
     for (const unit of Object.values(UNITS).flat())
-      fc.assert(fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), (value) => {
-        expect(fromSi(toSi(value, unit), unit)).toBeCloseTo(value, 6)
-      })) // prettier-ignore
+      fc.assert(
+        fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), (value) => {
+          expect(fromSi(toSi(value, unit), unit)).toBeCloseTo(value, 6)
+        }),
+      )
   })
 
   it('understands what people type', () => {

@@ -27,17 +27,26 @@ export function contextOf(
   }
   const kept = keeps === 'school' ? flushKept(crew) : crew.flushFloor.value
   const floor = ofFlush.includes(true) ? Math.min(kept, leastOf([])) : 0
-  const relevant = (set: readonly Habit[]) => [...new Set(set)].filter((habit) => always.includes(habit) || components.some(({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit))))
+  const relevant = (set: readonly Habit[]) =>
+    [...new Set(set)].filter(
+      (habit) =>
+        always.includes(habit) ||
+        components.some(
+          ({ combos }, k) => ofFlush[k] && combos.some((combo) => combo.habits.includes(habit)),
+        ),
+    )
   const known = new Map<string, boolean>()
   const keepsFloor = (set: readonly Habit[]) => {
-    const ids = relevant(set).map(({ id }) => id).sort()
+    const ids = relevant(set)
+      .map(({ id }) => id)
+      .sort()
     const key = ids.join()
     if (!known.has(key)) known.set(key, leastOf(ids) >= floor - 1e-9)
     return known.get(key)!
   }
   const allowed = allowedOf(stay.confidence.value, table.trips)
   return { table, flows: flowTable(table, components, habits, always), ofFlush, keepsFloor, allowed }
-} // prettier-ignore
+}
 
 /** Whether some of the activities put anything into a black tank that solids reach. */
 function fallsOnSolids({ streams, containers, activities: all }: Model, activities: readonly Id[]): boolean {

@@ -60,7 +60,10 @@ export function flowTable(
   const flowOf = (activity: number, chosen: readonly Habit[]): ActivityFlow => {
     const { id } = model.activities[activity]!
     const acting = chosen.filter((habit) => activitiesOf(habit).includes(id))
-    const key = `${activity} ${acting.map((habit) => habit.id).sort().join()}` // prettier-ignore
+    const key = `${activity} ${acting
+      .map((habit) => habit.id)
+      .sort()
+      .join()}`
     const flow = flows.get(key) ?? activityFlow(table, activity, acting, vessels)
     flows.set(key, flow)
     return flow
@@ -68,7 +71,8 @@ export function flowTable(
   const indexOf = (id: Id) => model.activities.findIndex((activity) => activity.id === id)
   const acted = components.flatMap(({ activities }) => activities.map(indexOf))
   const others = model.activities.flatMap((_, a) => (acted.includes(a) ? [] : [a]))
-  const bitsOf = (combo: Combo) => vessels.reduce((bits, { habit }, v) => bits | (combo.habits.includes(habit) ? 1 << v : 0), 0)
+  const bitsOf = (combo: Combo) =>
+    vessels.reduce((bits, { habit }, v) => bits | (combo.habits.includes(habit) ? 1 << v : 0), 0)
   return {
     columns,
     vessels,
@@ -80,14 +84,21 @@ export function flowTable(
           combos.map((combo) => ({
             combo,
             vessels: bitsOf(combo),
-            totals: total(activities.map(indexOf).filter((a) => a >= 0).map((a) => flowOf(a, combo.habits))),
+            totals: total(
+              activities
+                .map(indexOf)
+                .filter((a) => a >= 0)
+                .map((a) => flowOf(a, combo.habits)),
+            ),
           })),
         ),
       }
     },
     touching: components.map(({ activities }) =>
       vessels.reduce((bits, { habit }, v) => {
-        const touched = habit.effects.some(({ kind, activity }) => (kind === 'catch' || kind === 'reuse') && activities.includes(activity))
+        const touched = habit.effects.some(
+          ({ kind, activity }) => (kind === 'catch' || kind === 'reuse') && activities.includes(activity),
+        )
         return bits | (touched ? 1 << v : 0)
       }, 0),
     ),
@@ -110,7 +121,7 @@ export function flowTable(
       return sum
     }
   }
-} // prettier-ignore
+}
 
 /** One column of an activity, by trip. @param share of the part that has passed */
 function totalOf(
@@ -147,16 +158,31 @@ function activityFlow(
   const model = table.compileWith(ids)
   const { id } = model.activities[activity]!
   const width = model.containers.length
-  const effects = effectsOf(model, activity, { signs: levelSigns(model, width), accounts: width, solidsOf: new Map(), tapped: new Set() })
+  const effects = effectsOf(model, activity, {
+    signs: levelSigns(model, width),
+    accounts: width,
+    solidsOf: new Map(),
+    tapped: new Set(),
+  })
   const levels = effects.flatMap(({ ofUses, effects: all }) =>
     all.flatMap(({ account, weights }): Weighted[] => {
       const column = limited.indexOf(account)
       const sign = model.containers[account]!.side === 'supply' ? -1 : 1
-      return column < 0 ? [] : [weighted(column, ofUses, weights.map((weight) => sign * weight))]
+      return column < 0
+        ? []
+        : [
+            weighted(
+              column,
+              ofUses,
+              weights.map((weight) => sign * weight),
+            ),
+          ]
     }),
   )
   const passed = vessels.flatMap(({ habit }, v) => {
-    const touches = habit.effects.some((effect) => (effect.kind === 'catch' || effect.kind === 'reuse') && effect.activity === id)
+    const touches = habit.effects.some(
+      (effect) => (effect.kind === 'catch' || effect.kind === 'reuse') && effect.activity === id,
+    )
     if (!touches) return []
     const withVessel = table.compileWith([...new Set([...ids, habit.id])])
     const { donors, recipients, active } = withVessel.vessels.find((one) => one.habit === habit.id)!
@@ -168,13 +194,26 @@ function activityFlow(
     return [...streams(donors, column), ...streams(recipients, column + 1)]
   })
   return { drawn: table.drawnOf(activity, rateHabits(acting, id)), columns: [...levels, ...passed] }
-} // prettier-ignore
+}
 
 /** L per litre-sum that a vessel's donor offers, or its recipient wants, in each part. */
-function drawnWeights({ streams, volume, grid }: Model, { stream, share, byPersons }: VesselEnd, active: Uint8Array): Float64Array {
+function drawnWeights(
+  { streams, volume, grid }: Model,
+  { stream, share, byPersons }: VesselEnd,
+  active: Uint8Array,
+): Float64Array {
   const { activity, ofDraw, portion } = streams[stream]!
-  return Float64Array.from({ length: grid.count }, (_, i) => active[i]! * share * (byPersons?.[i] ?? 1) * ofDraw * (portion?.[i] ?? 1) * volume[activity * grid.count + i]!)
-} // prettier-ignore
+  return Float64Array.from(
+    { length: grid.count },
+    (_, i) =>
+      active[i]! *
+      share *
+      (byPersons?.[i] ?? 1) *
+      ofDraw *
+      (portion?.[i] ?? 1) *
+      volume[activity * grid.count + i]!,
+  )
+}
 
 function weighted(column: number, ofUses: boolean, weights: Float64Array): Weighted {
   const isSame = weights.every((weight) => weight === weights[0])

@@ -106,9 +106,14 @@ function pruned(context: SearchContext, all: readonly ComboFlow[], k: number): C
   if (floorTies) return [...all]
   const kept: ComboFlow[] = []
   for (const flow of all)
-    if (!kept.some((other) => other.vessels === flow.vessels && isNoMore(other, flow, table, context.flows.columns))) kept.push(flow)
+    if (
+      !kept.some(
+        (other) => other.vessels === flow.vessels && isNoMore(other, flow, table, context.flows.columns),
+      )
+    )
+      kept.push(flow)
   return kept
-} // prettier-ignore
+}
 
 function isNoMore(a: ComboFlow, b: ComboFlow, { trips, limited }: TripTable, columns: number): boolean {
   for (let t = 0; t < trips; t++)
@@ -127,7 +132,10 @@ interface MaskSearch {
   isAnyEnough: boolean
 }
 
-function searchMask(context: SearchContext, { days, mask, rest, open, over, cap, isAnyEnough }: MaskSearch): FoundSet | null {
+function searchMask(
+  context: SearchContext,
+  { days, mask, rest, open, over, cap, isAnyEnough }: MaskSearch,
+): FoundSet | null {
   const { ofFlush, keepsFloor } = context
   // The longest list comes last: there only the first that holds is wanted.
   const levels = [...open].sort((a, b) => a.flows.length - b.flows.length)
@@ -168,7 +176,7 @@ function searchMask(context: SearchContext, { days, mask, rest, open, over, cap,
   }
   descend(0, rest, [], 0)
   return found
-} // prettier-ignore
+}
 
 function sumOf(rows: readonly Float64Array[]): Float64Array {
   const sum = new Float64Array(rows[0]!.length)
@@ -187,11 +195,18 @@ interface SearchState {
 }
 
 /** Takes out the trips that fail even at best. */
-function openTrips({ table, flows }: SearchContext, state: SearchState, rest: Float64Array, best: Float64Array, none: Float64Array): SearchState {
+function openTrips(
+  { table, flows }: SearchContext,
+  state: SearchState,
+  rest: Float64Array,
+  best: Float64Array,
+  none: Float64Array,
+): SearchState {
   const { limited, room, trips } = table
   const saved = new Float64Array(limited.length)
   const over = Float64Array.from({ length: trips }, (_, t) => {
-    if (state.mask !== 0) mostSaved(flows.vessels, state.mask, limited.length, rest, best, none, t * flows.columns, saved)
+    if (state.mask !== 0)
+      mostSaved(flows.vessels, state.mask, limited.length, rest, best, none, t * flows.columns, saved)
     return limited.reduce((most, _, k) => {
       const at = t * flows.columns + k
       const fits = room[t * limited.length + k]! + saved[k]!
@@ -201,7 +216,7 @@ function openTrips({ table, flows }: SearchContext, state: SearchState, rest: Fl
   })
   const order = [...over.keys()].filter((t) => over[t] !== Infinity).sort((a, b) => over[b]! - over[a]!)
   return { ...state, order, allowed: state.allowed - (trips - order.length) }
-} // prettier-ignore
+}
 
 /**
  * Whether enough trips last with a + b + c brought. @param habits the set, for what vessels really do; null while it is
@@ -241,14 +256,24 @@ function holds(
   for (const t of open) {
     reuse(t, change)
     const at = t * columns
-    const isPast = (_: number, k: number) => a[at + k]! + b[at + k]! + change[k]! - room[t * levels + k]! > BREACH_TOLERANCE
+    const isPast = (_: number, k: number) =>
+      a[at + k]! + b[at + k]! + change[k]! - room[t * levels + k]! > BREACH_TOLERANCE
     if (limited.some(isPast) && ++failed > allowed) return false
   }
   return true
-} // prettier-ignore
+}
 
 /** What the vessels in play can hold back at most: no more than offered, nor than wanted and what stays in them. */
-function mostSaved(vessels: FlowTable['vessels'], mask: number, levels: number, a: Float64Array, b: Float64Array, c: Float64Array, at: number, saved: Float64Array): void {
+function mostSaved(
+  vessels: FlowTable['vessels'],
+  mask: number,
+  levels: number,
+  a: Float64Array,
+  b: Float64Array,
+  c: Float64Array,
+  at: number,
+  saved: Float64Array,
+): void {
   for (let k = 0; k < levels; k++) saved[k] = 0
   for (let v = 0; v < vessels.length; v++) {
     if ((mask & (1 << v)) === 0) continue
@@ -259,4 +284,4 @@ function mostSaved(vessels: FlowTable['vessels'], mask: number, levels: number, 
     for (let k = 0; k < receivers.length; k++) saved[receivers[k]!]! += Math.min(offered, wanted + capacity)
     for (let k = 0; k < supplies.length; k++) saved[supplies[k]!]! += Math.min(offered, wanted)
   }
-} // prettier-ignore
+}

@@ -54,47 +54,71 @@ const searched = (document: Document, more: Partial<ReachOptions> = {}) =>
 describe('the least bother that reaches the nights', () => {
   it.each([
     ['ten habits, one of them a vessel', demoWith(TEN, savesFlush)],
-    ['a flush floor that forbids some', demoWith(FEW, (document) => (document.crews[0]!.flushFloor = owned(4.6)))],
+    [
+      'a flush floor that forbids some',
+      demoWith(FEW, (document) => (document.crews[0]!.flushFloor = owned(4.6))),
+    ],
     [
       'a basin that drains into the black tank, and a habit that costs days',
       demoWith(FEW.slice(0, 7), (document) => {
         document.rigs[0]!.fixtures[1]!.drains = 'black'
         document.crews[0]!.flushFloor = owned(4.4)
-        document.habits.push(habit('long-wash', [{ kind: 'volume', activity: 'shower', factor: owned(1.2) }], { bother: owned(0) }))
+        document.habits.push(
+          habit('long-wash', [{ kind: 'volume', activity: 'shower', factor: owned(1.2) }], {
+            bother: owned(0),
+          }),
+        )
       }),
     ],
     ['a meal out that ties the washing-up to the toilet', demoWith(TIED, savesFlush)],
-  ])('is what brute force finds: %s', (_, document) => {
-    const all = everySet(document, { untilDays: UNTIL, trips: TRIPS })
-    const { goal, curve } = searched(document)
-    for (const { habits, bother, days } of curve) {
-      const same = all.find(({ set }) => set === habits.join())!
-      expect(same.bother).toBeCloseTo(bother, 9)
-      expect(days).toBeCloseTo(same.days, 9)
-    }
-    for (let k = 1; k < curve.length; k++) {
-      expect(curve[k]!.bother).toBeGreaterThan(curve[k - 1]!.bother)
-      expect(curve[k]!.days).toBeGreaterThanOrEqual(curve[k - 1]!.days + 0.1 - 1e-9)
-    }
-    // No set lasts a tenth of a day longer than the curve does for its bother.
-    for (const { bother, days } of all) {
-      const best = Math.max(...curve.filter((set) => set.bother <= bother + 1e-9).map((set) => set.days))
-      expect(days).toBeLessThan(best + 0.1)
-    }
-    const lasting = all.filter(({ days }) => days >= UNTIL)
-    if (goal === null) {
-      expect(curve[curve.length - 1]!.days).toBeLessThan(UNTIL + 0.5)
-      return
-    }
-    expect(goal.days).toBeGreaterThanOrEqual(UNTIL)
-    expect(goal.chance).toBeGreaterThanOrEqual(0.9)
-    // Ten thousand trips may ask for more than the fixed ones do, never for less; where they agree it is the least.
-    const least = Math.min(...lasting.map(({ bother }) => bother))
-    const cheapest = lasting.filter(({ bother }) => bother <= least + 1e-9)
-    const holds = cheapest.every(({ set }) => chanceToLast(playTrips(samplerFor(withHabitsIn(document, 'harrow-ridge', set === '' ? [] : set.split(',')), 'harrow-ridge', HORIZON), tripStreams(1, 0, 10_000)).days, UNTIL) >= 0.9)
-    if (holds) expect(goal.bother).toBeCloseTo(least, 9)
-    else expect(goal.bother).toBeGreaterThanOrEqual(least - 1e-9)
-  }, 120_000) // prettier-ignore
+  ])(
+    'is what brute force finds: %s',
+    (_, document) => {
+      const all = everySet(document, { untilDays: UNTIL, trips: TRIPS })
+      const { goal, curve } = searched(document)
+      for (const { habits, bother, days } of curve) {
+        const same = all.find(({ set }) => set === habits.join())!
+        expect(same.bother).toBeCloseTo(bother, 9)
+        expect(days).toBeCloseTo(same.days, 9)
+      }
+      for (let k = 1; k < curve.length; k++) {
+        expect(curve[k]!.bother).toBeGreaterThan(curve[k - 1]!.bother)
+        expect(curve[k]!.days).toBeGreaterThanOrEqual(curve[k - 1]!.days + 0.1 - 1e-9)
+      }
+      // No set lasts a tenth of a day longer than the curve does for its bother.
+      for (const { bother, days } of all) {
+        const best = Math.max(...curve.filter((set) => set.bother <= bother + 1e-9).map((set) => set.days))
+        expect(days).toBeLessThan(best + 0.1)
+      }
+      const lasting = all.filter(({ days }) => days >= UNTIL)
+      if (goal === null) {
+        expect(curve[curve.length - 1]!.days).toBeLessThan(UNTIL + 0.5)
+        return
+      }
+      expect(goal.days).toBeGreaterThanOrEqual(UNTIL)
+      expect(goal.chance).toBeGreaterThanOrEqual(0.9)
+      // Ten thousand trips may ask for more than the fixed ones do, never for less; where they agree it is the least.
+      const least = Math.min(...lasting.map(({ bother }) => bother))
+      const cheapest = lasting.filter(({ bother }) => bother <= least + 1e-9)
+      const holds = cheapest.every(
+        ({ set }) =>
+          chanceToLast(
+            playTrips(
+              samplerFor(
+                withHabitsIn(document, 'harrow-ridge', set === '' ? [] : set.split(',')),
+                'harrow-ridge',
+                HORIZON,
+              ),
+              tripStreams(1, 0, 10_000),
+            ).days,
+            UNTIL,
+          ) >= 0.9,
+      )
+      if (holds) expect(goal.bother).toBeCloseTo(least, 9)
+      else expect(goal.bother).toBeGreaterThanOrEqual(least - 1e-9)
+    },
+    120_000,
+  )
 
   it('is never less than every set by hand, for rigs of all kinds, schools and bans', () => {
     fc.assert(fc.property(finderArb, expectFinderIsBest), {
@@ -115,10 +139,13 @@ describe('the least bother that reaches the nights', () => {
     expect(free.heldBack.some(({ by }) => by === 'school')).toBe(false)
     // No school and no floor of a cassette: nothing is held back.
     const cassette = demoWith(TEN)
-    Object.assign(cassette.rigs[0]!.containers.find(({ kind }) => kind === 'black')!, { kind: 'cassette', spares: 0, shell: owned(2), light: null })
+    Object.assign(
+      cassette.rigs[0]!.containers.find(({ kind }) => kind === 'black')!,
+      { kind: 'cassette', spares: 0, shell: owned(2), light: null },
+    )
     cassette.rigs[0]!.outlets = []
     expect(searched(cassette).heldBack).toEqual([])
-  }, 120_000) // prettier-ignore
+  }, 120_000)
 
   it('never rations: no set touches drinking or the washing of hands', () => {
     const document = trailerDemo()
@@ -130,22 +157,33 @@ describe('the least bother that reaches the nights', () => {
       for (const id of ['drinking', 'hand-wash']) {
         const a = model.activities.findIndex((activity) => activity.id === id)
         for (const row of ['uses', 'volume'] as const)
-          expect(model[row].slice(a * count, (a + 1) * count)).toEqual(base[row].slice(a * count, (a + 1) * count))
+          expect(model[row].slice(a * count, (a + 1) * count)).toEqual(
+            base[row].slice(a * count, (a + 1) * count),
+          )
       }
     }
-  }, 120_000) // prettier-ignore
+  }, 120_000)
 
   it('leaves out what is blocked and what the crew will not take', () => {
     const document = demoWith([...TEN, 'outdoor-shower', 'paper-bin'])
-    const steps = reach(caseOf(document, 'harrow-ridge'), { seed: 1, untilDays: UNTIL, trips: 60, without: ['wet-soap-rinse', 'shower-basin'] })
+    const steps = reach(caseOf(document, 'harrow-ridge'), {
+      seed: 1,
+      untilDays: UNTIL,
+      trips: 60,
+      without: ['wet-soap-rinse', 'shower-basin'],
+    })
     const used = new Set<Id>()
     for (let step = steps.next(); ; step = steps.next()) {
       for (const { habits } of step.value.curve) habits.forEach((id) => used.add(id))
       if (step.done) break
     }
-    expect([...used].filter((id) => ['outdoor-shower', 'paper-bin', 'wet-soap-rinse', 'shower-basin'].includes(id))).toEqual([])
+    expect(
+      [...used].filter((id) =>
+        ['outdoor-shower', 'paper-bin', 'wet-soap-rinse', 'shower-basin'].includes(id),
+      ),
+    ).toEqual([])
     expect(used.size).toBeGreaterThan(3)
-  }, 60_000) // prettier-ignore
+  }, 60_000)
 
   it('says when habits alone do not reach it, and what stops them', () => {
     const document = demoWith(['tooth-cup', 'wipe-first'])

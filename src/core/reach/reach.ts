@@ -97,8 +97,13 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
   goal ??= search.goal(curve)
   const most = mostDays(search.lasting, curve[curve.length - 1]!, true)
   const answer: Reach = {
-    goal, curve, most, stopper: ground.play.stopper(most.habits, ground.table.trips), left: search.left, heldBack: [],
-  } // prettier-ignore
+    goal,
+    curve,
+    most,
+    stopper: ground.play.stopper(most.habits, ground.table.trips),
+    left: search.left,
+    heldBack: [],
+  }
   for (const by of holdsBackOf(ground.table.model, crew, held)) {
     yield answer
     const other = withoutHold(ground, held, by, answer)
@@ -147,8 +152,7 @@ function searchOn(ground: Ground, { without, keeps }: Held) {
     for (const branch of branches) {
       branch.context.allowed = context.allowed
       const set = leastBother(branch.context, days, -1, Infinity, true)
-      if (set)
-        return judge({ habits: [...branch.always, ...set.habits], bother: set.bother + branch.bother })
+      if (set) return judge({ habits: [...branch.always, ...set.habits], bother: set.bother + branch.bother })
     }
     return null
   }

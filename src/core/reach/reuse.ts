@@ -50,15 +50,20 @@ export function reuseOf(
 
 function tappedOf(table: TripTable, model: Model, habits: readonly Habit[]): Tapped[] {
   const { streams, volume, grid, activities } = model
-  return tappedStreams(model).filter((s) => !streams[s]!.isOfVessel).map((stream): Tapped => {
-    const { activity, ofDraw, portion } = streams[stream]!
-    return {
-      stream,
-      sums: table.drawnOf(activity, rateHabits(habits, activities[activity]!.id)).sums,
-      weights: Float64Array.from({ length: grid.count }, (_, i) => ofDraw * (portion?.[i] ?? 1) * volume[activity * grid.count + i]!),
-    }
-  })
-} // prettier-ignore
+  return tappedStreams(model)
+    .filter((s) => !streams[s]!.isOfVessel)
+    .map((stream): Tapped => {
+      const { activity, ofDraw, portion } = streams[stream]!
+      return {
+        stream,
+        sums: table.drawnOf(activity, rateHabits(habits, activities[activity]!.id)).sums,
+        weights: Float64Array.from(
+          { length: grid.count },
+          (_, i) => ofDraw * (portion?.[i] ?? 1) * volume[activity * grid.count + i]!,
+        ),
+      }
+    })
+}
 
 function vesselStreams({ vessels }: Model): number[] {
   return vessels.flatMap(({ donors, recipients }) => [

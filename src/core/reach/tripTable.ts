@@ -76,7 +76,7 @@ export function tripTable(stayCase: StayCase, options: TableOptions): TripTable 
       return all
     },
   }
-} // prettier-ignore
+}
 
 /** The habits of a set that change how often an activity happens. */
 export function rateHabits(habits: readonly Habit[], activity: Id): Id[] {
@@ -103,7 +103,10 @@ function roomOf(sampler: Sampler, streams: readonly Stream[], limited: readonly 
 function drawOne(sampler: Sampler, streams: readonly Stream[], activity: number): Drawn {
   const { count } = sampler.model.grid
   const width = count + 1
-  const drawn = { uses: new Float64Array(streams.length * width), sums: new Float64Array(streams.length * width) }
+  const drawn = {
+    uses: new Float64Array(streams.length * width),
+    sums: new Float64Array(streams.length * width),
+  }
   const add = (row: Float64Array, trip: number, part: number, amount: number) => {
     row[trip * width + part + 1] = row[trip * width + part]! + amount
   }
@@ -124,4 +127,4 @@ function drawOne(sampler: Sampler, streams: readonly Stream[], activity: number)
       },
     })
   return drawn
-} // prettier-ignore
+}

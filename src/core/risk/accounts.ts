@@ -98,13 +98,15 @@ function paired(effects: readonly Effect[]): Omit<Term, 'ofUses'>[] {
     if (at < 0) continue
     const isLike = (other: Float64Array) =>
       other[at] !== 0 &&
-      weights.every((weight, i) => Math.abs(weight - (weights[at]! / other[at]!) * other[i]!) <= 1e-13 * Math.abs(weight))
+      weights.every(
+        (weight, i) => Math.abs(weight - (weights[at]! / other[at]!) * other[i]!) <= 1e-13 * Math.abs(weight),
+      )
     const term = terms.find((one) => one.second < 0 && isLike(one.weights))
     if (term) Object.assign(term, { second: account, factor: weights[at]! / term.weights[at]! })
     else terms.push({ weights, first: account, second: -1, factor: 0 })
   }
   return terms
-} // prettier-ignore
+}
 
 /** The ledger of some of its streams, added up in its own order, so that of all of them it is the ledger to the last bit. */
 function baseOf(
@@ -148,7 +150,11 @@ interface EffectContext {
 }
 
 /** What one use does to the accounts: through its litres, and through itself. What vessels do is left aside. */
-export function effectsOf(model: Model, activity: number, context: EffectContext): { ofUses: boolean; effects: Effect[] }[] {
+export function effectsOf(
+  model: Model,
+  activity: number,
+  context: EffectContext,
+): { ofUses: boolean; effects: Effect[] }[] {
   const { signs, accounts, solidsOf, tapped } = context
   const { count } = model.grid
   const rows = { sums: new Map<number, Float64Array>(), uses: new Map<number, Float64Array>() }
@@ -174,5 +180,8 @@ export function effectsOf(model: Model, activity: number, context: EffectContext
     }
   })
   const effects = (of: keyof typeof rows) => [...rows[of]].map(([account, weights]) => ({ account, weights }))
-  return [{ ofUses: false, effects: effects('sums') }, { ofUses: true, effects: effects('uses') }]
-} // prettier-ignore
+  return [
+    { ofUses: false, effects: effects('sums') },
+    { ofUses: true, effects: effects('uses') },
+  ]
+}

@@ -30,14 +30,22 @@ function varied(document: Document, habits: string[]): Document {
 
 /** A full supply and an empty waste tank, read so that the error reaches past full and empty. */
 function atTheEnds(shape: 'even' | 'normal'): Document {
-  const uses = [{ ...use('sink', { rate: 12, volume: 3 }), dispersion: 1 as const, spread: owned(0.35), levelSpread: owned(0.2) }]
+  const uses = [
+    {
+      ...use('sink', { rate: 12, volume: 3 }),
+      dispersion: 1 as const,
+      spread: owned(0.35),
+      levelSpread: owned(0.2),
+    },
+  ]
   const document = example({ fresh: [160, 5, 160], gray: [160, 1, 0], black: [40, 0.9, 0], uses })
-  for (const container of document.rigs[0]!.containers) if ('spread' in container) container.spread.value = 0.03
+  for (const container of document.rigs[0]!.containers)
+    if ('spread' in container) container.spread.value = 0.03
   const [fresh, gray] = document.stays[0]!.levels
   Object.assign(fresh!, { error: { shape, size: owned(shape === 'even' ? 53 : 20) } })
   Object.assign(gray!, { error: { shape, size: owned(shape === 'even' ? 53 : 20) } })
   return document
-} // prettier-ignore
+}
 
 const demos: [string, Document, number][] = [
   ['trailer', trailerDemo(), 14],
@@ -60,7 +68,7 @@ const generated = fc
       7,
     )
     return sorted[0]! > 0.1 && atBest.days - planOn.days > 0.5 && !planOn.isBeyond
-  }) // prettier-ignore
+  })
   .slice(0, 5)
   .map((document, k): [string, Document, number] => [`generated ${k}`, document, 30])
 
@@ -73,7 +81,11 @@ describe('calibration: an independent, plain simulator agrees on what to plan on
       const stay = document.stays[0]!.id
       document.stays[0]!.horizonDays.value = horizonDays
       const sampler = samplerFor(document, stay)
-      const { planOn, likely } = riskOf(sampler.model, sampleTrips(sampler, { seed: 2, from: 0, to: 10_000, bandParts: 0 }), 7) // prettier-ignore
+      const { planOn, likely } = riskOf(
+        sampler.model,
+        sampleTrips(sampler, { seed: 2, from: 0, to: 10_000, bandParts: 0 }),
+        7,
+      )
       const trips = plainTrips(document, stay, 7)
       let [held, lasted] = [0, 0]
       for (let t = 0; t < TRIPS; t++) {

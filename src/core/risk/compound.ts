@@ -70,7 +70,10 @@ export function compoundTables(cv: number): CompoundTables {
   function append(which: readonly number[]): void {
     const { litres: oldLitres, uses: oldUses } = tables
     const from = oldLitres.length
-    const [litres, uses] = [new Float32Array(from + which.length * SLICES), new Float32Array(from + which.length * SLICES)]
+    const [litres, uses] = [
+      new Float32Array(from + which.length * SLICES),
+      new Float32Array(from + which.length * SLICES),
+    ]
     litres.set(oldLitres)
     uses.set(oldUses)
     which.forEach((k, i) => {
@@ -81,7 +84,7 @@ export function compoundTables(cv: number): CompoundTables {
   }
 
   return tables
-} // prettier-ignore
+}
 
 function meanOf(k: number): number {
   return (k * STEP) ** 2

@@ -26,7 +26,8 @@ export function drawTrips(sampler: Sampler, batch: Batch): void {
   drawWords(batch, wordsPerTrip)
   let word = 0
   for (let a = 0; a < levels.length; a++, word++)
-    for (let j = 0, w = word; j < size; j++, w += wordsPerTrip) own[a * ROW + j] = levels[a]![words[w]! >>> SLICE_SHIFT]!
+    for (let j = 0, w = word; j < size; j++, w += wordsPerTrip)
+      own[a * ROW + j] = levels[a]![words[w]! >>> SLICE_SHIFT]!
   for (let c = 0; c < containers.length; c++) {
     const { capacity: slices, starts, heater } = containers[c]!
     const { limit: given, side, start } = model.containers[c]!
@@ -45,7 +46,7 @@ export function drawTrips(sampler: Sampler, batch: Batch): void {
     off.copyWithin(liquid * ROW, container * ROW, (container + 1) * ROW)
     off.fill(0, solids * ROW, (solids + 1) * ROW)
   }
-} // prettier-ignore
+}
 
 /**
  * A day's numbers, its heat, and who of those that do something at most once does it when.
@@ -80,7 +81,13 @@ export function drawMany(sampler: Sampler, batch: Batch, activity: ActivitySampl
 }
 
 /** The plainest case straight to the two accounts it moves: nothing else asks for its uses or litres. */
-export function drawThrough(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number, { first, second, factor, weights }: Term): void {
+export function drawThrough(
+  sampler: Sampler,
+  batch: Batch,
+  activity: ActivitySampler,
+  part: number,
+  { first, second, factor, weights }: Term,
+): void {
   const { size, halves, off, own } = batch
   const { litres: table } = activity.compound
   const { wordsPerDay } = sampler
@@ -100,7 +107,7 @@ export function drawThrough(sampler: Sampler, batch: Batch, activity: ActivitySa
     off[other + j]! += factor * ofOne
     off[other + j + 1]! += factor * ofTwo
   }
-} // prettier-ignore
+}
 
 /** The plain case, with everything that does not differ between trips taken out of the loop. */
 function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {

@@ -32,7 +32,13 @@ function moments(values: ArrayLike<number>): { mean: number; variance: number } 
 }
 
 /** Every trip's level of a container at the end of a part. */
-function levelsAt(sampler: Sampler, container: number, part: number, seed: number, trips: number): Float64Array {
+function levelsAt(
+  sampler: Sampler,
+  container: number,
+  part: number,
+  seed: number,
+  trips: number,
+): Float64Array {
   const levels = new Float64Array(trips)
   playTrips(sampler, tripStreams(seed, 0, trips), null, {
     part: ({ off, size }, i, first) => {
@@ -41,7 +47,7 @@ function levelsAt(sampler: Sampler, container: number, part: number, seed: numbe
     },
   })
   return levels
-} // prettier-ignore
+}
 
 describe('laws of the risk (model.md sections 5 and 10)', () => {
   it('all spreads zero and nothing dispersed: every trip is the deterministic count and its ledger, to the last bit', () => {
@@ -98,15 +104,20 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       for (const part of [0, 7, 20, model.grid.count - 1]) {
         const sorted = levelsAt(sampler, c, part, 4, trips).sort()
         const bin = width[c * parts + part]!
-        const rows = [[fan.low, 0.1], [fan.middle, 0.5], [fan.high, 0.9]] as const
-        for (const [row, q] of rows) expect(Math.abs(row[part]! - sorted[Math.floor(q * trips)]!)).toBeLessThanOrEqual(bin)
+        const rows = [
+          [fan.low, 0.1],
+          [fan.middle, 0.5],
+          [fan.high, 0.9],
+        ] as const
+        for (const [row, q] of rows)
+          expect(Math.abs(row[part]! - sorted[Math.floor(q * trips)]!)).toBeLessThanOrEqual(bin)
         // No trip lies outside the bins, so none was squeezed into the outermost.
         expect(sorted[0]!).toBeGreaterThan(lowest[c * parts + part]!)
         expect(sorted.at(-1)!).toBeLessThan(lowest[c * parts + part]! + 512 * bin)
       }
     })
     expect(planOn.days).toBe([...sample.days].sort((a, b) => a - b)[Math.floor(0.1 * trips)])
-  }) // prettier-ignore
+  })
 
   it('the same seed is the same result, whoever plays the trips and in whatever pieces', () => {
     const sampler = samplerFor(trailerDemo(), 'harrow-ridge')
@@ -117,8 +128,10 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     expect(joined.stopper).toEqual(whole.stopper)
     expect(joined.bands!.tally).toEqual(whole.bands!.tally)
     expect(piece(1037, 1038).days[0]).toBe(whole.days[1037])
-    expect(sampleTrips(sampler, { seed: 12, from: 0, to: 500, bandParts: 0 }).days).not.toEqual(piece(0, 500).days)
-  }) // prettier-ignore
+    expect(sampleTrips(sampler, { seed: 12, from: 0, to: 500, bandParts: 0 }).days).not.toEqual(
+      piece(0, 500).days,
+    )
+  })
 
   it('more trials narrow the error as 1/√n', () => {
     const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 20)
@@ -137,20 +150,38 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
 
   it('common random numbers: what a habit buys varies less between seeds than on trips of their own', () => {
     const base = samplerFor(trailerDemo(), 'harrow-ridge', 20)
-    const other = samplerFor(switchHabitIn(trailerDemo(), 'harrow-ridge', 'wet-soap-rinse', true), 'harrow-ridge', 20)
-    const mean = (sampler: Sampler, seed: number) => moments(playTrips(sampler, tripStreams(seed, 0, 200)).days).mean
+    const other = samplerFor(
+      switchHabitIn(trailerDemo(), 'harrow-ridge', 'wet-soap-rinse', true),
+      'harrow-ridge',
+      20,
+    )
+    const mean = (sampler: Sampler, seed: number) =>
+      moments(playTrips(sampler, tripStreams(seed, 0, 200)).days).mean
     const common = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 1))
     const apart = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 501))
     expect(moments(apart).variance / moments(common).variance).toBeGreaterThan(3)
-  }) // prettier-ignore
+  })
 
   it('moments of the sampled flows are those of theory, to 1 %', () => {
     const [rate, litres, days] = [6, 2, 10]
     const many = { ...use('many', { rate, volume: litres }), dispersion: 1 as const }
-    const once = { ...use('once', { per: 'person', rate: 0.6, volume: 9, role: 'shower' }), dispersion: 1 as const }
+    const once = {
+      ...use('once', { per: 'person', rate: 0.6, volume: 9, role: 'shower' }),
+      dispersion: 1 as const,
+    }
     const exact = use('exact', { rate: 2.5, volume: 4, role: 'toilet' })
-    for (const activity of [many, once, exact]) Object.assign(activity, { spread: { value: 0.35, by: 'owner' }, levelSpread: { value: 0.2, by: 'owner' } })
-    const document = example({ fresh: [900, 10, 900], gray: [900, 0.9, 50], black: [900, 0.9, 50], persons: ['ann', 'bo'], uses: [many, once, exact] })
+    for (const activity of [many, once, exact])
+      Object.assign(activity, {
+        spread: { value: 0.35, by: 'owner' },
+        levelSpread: { value: 0.2, by: 'owner' },
+      })
+    const document = example({
+      fresh: [900, 10, 900],
+      gray: [900, 0.9, 50],
+      black: [900, 0.9, 50],
+      persons: ['ann', 'bo'],
+      uses: [many, once, exact],
+    })
     document.stays[0]!.levels[1]!.error = { shape: 'normal', size: { value: 5, by: 'owner' } }
     document.stays[0]!.levels[2]!.error = { shape: 'even', size: { value: 12, by: 'owner' } }
     const sampler = samplerFor(document, 'stay', days)
@@ -169,11 +200,19 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     expect(Math.abs(gray.variance / (poisson + daily + 25) - 1)).toBeLessThan(0.01)
     expect(Math.abs(black.mean / 150 - 1)).toBeLessThan(0.01)
     expect(Math.abs(black.variance / (fraction + 144 / 12) - 1)).toBeLessThan(0.01)
-  }) // prettier-ignore
+  })
 
   it('a shower a day that heat makes more than one falls once or twice a day, and as often as it should', () => {
-    const shower = { ...use('shower', { kind: 'shower', role: 'shower', per: 'person', rate: 0.9, volume: 9 }), dispersion: 1 as const }
-    const document = example({ fresh: [9000, 10, 9000], gray: [9000, 0.9, 0], black: [90, 0.9, 0], uses: [shower] })
+    const shower = {
+      ...use('shower', { kind: 'shower', role: 'shower', per: 'person', rate: 0.9, volume: 9 }),
+      dispersion: 1 as const,
+    }
+    const document = example({
+      fresh: [9000, 10, 9000],
+      gray: [9000, 0.9, 0],
+      black: [90, 0.9, 0],
+      uses: [shower],
+    })
     document.crews[0]!.heat.showers.value = 0.25
     document.stays[0]!.weather.usual.value = document.crews[0]!.heat.above.value + 10
     document.stays[0]!.weather.spread.value = 0
@@ -191,7 +230,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     expect(mean).toBeCloseTo(1.35, 1)
     expect(variance).toBeCloseTo(0.35 * 0.65, 1)
     expect(Math.abs(mean - 1.35)).toBeLessThan(4 * Math.sqrt((0.35 * 0.65) / uses.length))
-  }) // prettier-ignore
+  })
 
   it('a trip goes the same way whether or not anybody watches what is drawn', () => {
     fc.assert(
@@ -244,7 +283,10 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       let nearer = 0
       playTrips(sampler, tripStreams(5, t, t + 1), null, {
         part: ({ off, limit }, i) => {
-          const change = sampler.accounts.base[c * model.grid.count + i]! + off[c * BATCH]! - ledger.levels[c * model.grid.count + i]!
+          const change =
+            sampler.accounts.base[c * model.grid.count + i]! +
+            off[c * BATCH]! -
+            ledger.levels[c * model.grid.count + i]!
           if (i === part) nearer = sign * (change - (limit[c * BATCH]! - model.containers[c]!.limit!))
         },
       })
@@ -255,7 +297,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
         }
       expect(story.reasons.reduce((sum, { closer }) => sum + closer, 0)).toBeCloseTo(nearer, 6)
     }
-  }) // prettier-ignore
+  })
 
   it('the range of liquid on the solids closes on the flush ratio of the ledger where nothing varies, and is ordered where it does', () => {
     const single = trailerDemo()

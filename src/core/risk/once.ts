@@ -28,13 +28,24 @@ export function drawOnce(sampler: Sampler, batch: Batch, i: number, isWatched: b
 }
 
 /** In which part of the day a draw falls, 4 for none: as many as there are sums it reaches. Without a branch, since no guess about it would be any good. */
-function placeOnce(sampler: Sampler, batch: Batch, { heats }: ActivitySampler, { half, upTo }: OnceTable, i: number): void {
+function placeOnce(
+  sampler: Sampler,
+  batch: Batch,
+  { heats }: ActivitySampler,
+  { half, upTo }: OnceTable,
+  i: number,
+): void {
   const { size, halves, heat, placed } = batch
   const { wordsPerDay, model } = sampler
   const step = 2 * wordsPerDay
   const first = model.grid.day[i]! * heats * 4
   if (heats === 1) {
-    const [t0, t1, t2, t3] = [upTo[first]! - 1, upTo[first + 1]! - 1, upTo[first + 2]! - 1, upTo[first + 3]! - 1]
+    const [t0, t1, t2, t3] = [
+      upTo[first]! - 1,
+      upTo[first + 1]! - 1,
+      upTo[first + 2]! - 1,
+      upTo[first + 3]! - 1,
+    ]
     for (let j = 0, h = half; j < size; j++, h += step) {
       const at = halves[h]!
       placed[j] = ((t0 - at) >>> 31) + ((t1 - at) >>> 31) + ((t2 - at) >>> 31) + ((t3 - at) >>> 31)
@@ -44,18 +55,30 @@ function placeOnce(sampler: Sampler, batch: Batch, { heats }: ActivitySampler, {
   for (let j = 0, h = half; j < size; j++, h += step) {
     const at = halves[h]! + 1
     const row = first + heat[j]! * 4
-    placed[j] = ((upTo[row]! - at) >>> 31) + ((upTo[row + 1]! - at) >>> 31) + ((upTo[row + 2]! - at) >>> 31) + ((upTo[row + 3]! - at) >>> 31)
+    placed[j] =
+      ((upTo[row]! - at) >>> 31) +
+      ((upTo[row + 1]! - at) >>> 31) +
+      ((upTo[row + 2]! - at) >>> 31) +
+      ((upTo[row + 3]! - at) >>> 31)
   }
-} // prettier-ignore
+}
 
 /** What the placed uses of a day add to the accounts, each in its part; those of no part add nothing to a row of their own. */
-function addOnceDay(sampler: Sampler, batch: Batch, { index, sums }: ActivitySampler, { half }: OnceTable, term: Term, i: number): void {
+function addOnceDay(
+  sampler: Sampler,
+  batch: Batch,
+  { index, sums }: ActivitySampler,
+  { half }: OnceTable,
+  term: Term,
+  i: number,
+): void {
   const { size, halves, own, placed, dayOff } = batch
   const { wordsPerDay, accounts, model } = sampler
   const { ofUses, weights, first, second, factor } = term
   const ofOne = sums(1)
   const byPart = new Float64Array(5)
-  for (let k = i; k < model.grid.count && model.grid.day[k] === model.grid.day[i]; k++) byPart[model.grid.part[k]!] = weights[k]!
+  for (let k = i; k < model.grid.count && model.grid.day[k] === model.grid.day[i]; k++)
+    byPart[model.grid.part[k]!] = weights[k]!
   const stride = accounts.count * ROW
   const [to, other, row] = [first * ROW, second * ROW, index * ROW]
   for (let j = 0, h = litresOf(half); j < size; j++, h += 2 * wordsPerDay) {
@@ -65,7 +88,7 @@ function addOnceDay(sampler: Sampler, batch: Batch, { index, sums }: ActivitySam
     dayOff[at + to]! += amount
     if (second >= 0) dayOff[at + other]! += factor * amount
   }
-} // prettier-ignore
+}
 
 /** The litres of a use lie in the low bits of the other half of its word: those say nothing of an hour. */
 function litresOf(half: number): number {
@@ -77,7 +100,12 @@ function forgetOnce({ onceUses, onceSums }: Batch, index: number): void {
   onceSums.fill(0, index * 5 * ROW, (index + 1) * 5 * ROW)
 }
 
-function keepOnce({ wordsPerDay }: Sampler, batch: Batch, { index, sums }: ActivitySampler, { half }: OnceTable): void {
+function keepOnce(
+  { wordsPerDay }: Sampler,
+  batch: Batch,
+  { index, sums }: ActivitySampler,
+  { half }: OnceTable,
+): void {
   const { size, halves, own, placed, onceUses, onceSums } = batch
   const ofOne = sums(1)
   for (let j = 0; j < size; j++) {
@@ -85,7 +113,7 @@ function keepOnce({ wordsPerDay }: Sampler, batch: Batch, { index, sums }: Activ
     onceUses[at]! += 1
     onceSums[at]! += own[index * ROW + j]! * ofOne[halves[j * 2 * wordsPerDay + litresOf(half)]! & SUM_MASK]!
   }
-} // prettier-ignore
+}
 
 /** Adds the part's uses by those who do it at most once. */
 export function addOnce(batch: Batch, { index }: ActivitySampler, partOfDay: number): void {
@@ -98,9 +126,13 @@ export function addOnce(batch: Batch, { index }: ActivitySampler, partOfDay: num
 }
 
 /** Adds what those who do something at most once a day brought to the accounts in a part. */
-export function addDay({ onceAccounts, accounts }: Sampler, { size, off, dayOff }: Batch, partOfDay: number): void {
+export function addDay(
+  { onceAccounts, accounts }: Sampler,
+  { size, off, dayOff }: Batch,
+  partOfDay: number,
+): void {
   for (const account of onceAccounts) {
     const [to, from] = [account * ROW, (partOfDay * accounts.count + account) * ROW]
     for (let j = 0; j < size; j++) off[to + j]! += dayOff[from + j]!
   }
-} // prettier-ignore
+}

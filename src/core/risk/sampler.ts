@@ -135,31 +135,52 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     const [only0] = terms
     const needsUses = viaStreams[index]! || withDraws || terms.some(({ ofUses }) => ofUses)
     const sampled = activitySampler(chance, index, many, context, firstHalf)
-    const isPlain = many === 'poisson' && sampled.heats === 1 && sampled.once.length === 0 && !needsUses && !isBase[index]
+    const isPlain =
+      many === 'poisson' && sampled.heats === 1 && sampled.once.length === 0 && !needsUses && !isBase[index]
     const through = isPlain && terms.length === 1 && only0!.second >= 0 ? only0! : null
     const isDirect = !isBase[index] && !viaStreams[index]
-    return [{ ...sampled, places, isBase: isBase[index]!, uses: row, viaStreams: viaStreams[index]!, isDirect, needsUses, through }]
-  }) // prettier-ignore
+    return [
+      {
+        ...sampled,
+        places,
+        isBase: isBase[index]!,
+        uses: row,
+        viaStreams: viaStreams[index]!,
+        isDirect,
+        needsUses,
+        through,
+      },
+    ]
+  })
   return {
     model,
     streams: tables.streams,
     ledger: base,
     chances,
     accounts,
-    wordsPerTrip: chances.containers.reduce((sum, { starts }) => sum + 1 + starts.length, chances.activities.length),
+    wordsPerTrip: chances.containers.reduce(
+      (sum, { starts }) => sum + 1 + starts.length,
+      chances.activities.length,
+    ),
     wordsPerDay: evenFrom(place) / 2,
-    signs: Int8Array.from(model.containers, ({ limit, side }) => (limit === null ? 0 : side === 'supply' ? -1 : 1)),
+    signs: Int8Array.from(model.containers, ({ limit, side }) =>
+      limit === null ? 0 : side === 'supply' ? -1 : 1,
+    ),
     activities,
     onceAccounts: accountsOfOnce(activities, accounts),
     levels: chances.activities.map(({ levelSpread }) => tables.trip(levelSpread)),
-    containers: chances.containers.map(({ spread, starts, heater }) => ({ capacity: tables.trip(spread), starts: starts.map(startSampler), heater })),
+    containers: chances.containers.map(({ spread, starts, heater }) => ({
+      capacity: tables.trip(spread),
+      starts: starts.map(startSampler),
+      heater,
+    })),
     normal: tables.normal,
     heats: weather.heats,
     heatChange: weather.change,
     beforeReuse: model.vessels.length > 0 ? whole(amountsBeforeReuse(model)) : new Float64Array(0),
     reusing: reusingStreams(model, tapped, accounts),
   }
-} // prettier-ignore
+}
 
 function evenFrom(n: number): number {
   return n + (n % 2)
@@ -188,7 +209,8 @@ function activitySampler(
   const lines = [chance.many, ...chance.once]
   const heats = lines.some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
   const compound = tables.compound(chance.spread)
-  const draws = many === 'poisson' ? meansOf(chance.many, model, weather, heats).map((mean) => compound.drawOf(mean)) : [] // prettier-ignore
+  const draws =
+    many === 'poisson' ? meansOf(chance.many, model, weather, heats).map((mean) => compound.drawOf(mean)) : []
   return {
     index,
     many,
@@ -207,16 +229,27 @@ function activitySampler(
 
 /** Streams that a vessel takes from or gives to. */
 export function tappedStreams({ vessels }: Model): number[] {
-  return [...new Set(vessels.flatMap(({ donors, recipients }) => [...donors, ...recipients].map(({ stream }) => stream)))]
-} // prettier-ignore
+  return [
+    ...new Set(
+      vessels.flatMap(({ donors, recipients }) => [...donors, ...recipients].map(({ stream }) => stream)),
+    ),
+  ]
+}
 
-function reusingStreams(model: Model, tapped: ReadonlySet<number>, { signs, count }: Accounts): Sampler['reusing'] {
+function reusingStreams(
+  model: Model,
+  tapped: ReadonlySet<number>,
+  { signs, count }: Accounts,
+): Sampler['reusing'] {
   return model.streams.flatMap(({ isOfVessel }, stream) => {
     if (!isOfVessel && !tapped.has(stream)) return []
-    const effects = Array.from({ length: count }, (_, account) => ({ account, sign: signs[stream * count + account]! }))
+    const effects = Array.from({ length: count }, (_, account) => ({
+      account,
+      sign: signs[stream * count + account]!,
+    }))
     return [{ stream, isTapped: !isOfVessel, effects: effects.filter(({ sign }) => sign !== 0) }]
   })
-} // prettier-ignore
+}
 
 interface WeatherTables {
   heats: number
@@ -263,14 +296,15 @@ function onceTables(
   const reached = new Float64Array(days * ownHeats * 4)
   for (let i = 0; i < grid.count; i++)
     for (let heat = 0; heat < ownHeats; heat++)
-      reached[(grid.day[i]! * ownHeats + heat) * 4 + grid.part[i]!] = cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!
+      reached[(grid.day[i]! * ownHeats + heat) * 4 + grid.part[i]!] =
+        cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!
   for (let k = 0; k < reached.length; k++) if (k % 4 > 0) reached[k]! += reached[k - 1]!
   const most = reached.reduce((a, b) => Math.max(a, b), 0)
   return Array.from({ length: Math.max(1, Math.min(Math.ceil(most), MOST_ONCE)) }, (_, whole) => ({
     half,
     upTo: Int32Array.from(reached, (uses) => Math.round(HALF * Math.min(1, Math.max(0, uses - whole)))),
   }))
-} // prettier-ignore
+}
 
 function accountsOfOnce(activities: readonly ActivitySampler[], { terms }: Accounts): number[] {
   const direct = activities.filter(({ once, isDirect }) => once.length > 0 && isDirect)

@@ -31,7 +31,13 @@ function isPast({ signs, accounts, model }: Sampler, { off, limit }: Batch, i: n
 }
 
 /** Several containers may be past their limit: which was first? Beyond the horizon none of them counts. */
-function stop({ model, accounts, signs }: Sampler, batch: Batch, i: number, j: number, atStart: boolean): void {
+function stop(
+  { model, accounts, signs }: Sampler,
+  batch: Batch,
+  i: number,
+  j: number,
+  atStart: boolean,
+): void {
   const { count, edges } = model.grid
   const width = edges[i + 1]! - edges[i]!
   const breaches: Breach[] = []
@@ -44,11 +50,12 @@ function stop({ model, accounts, signs }: Sampler, batch: Batch, i: number, j: n
     const ratePerDay = (after - before) / width
     if (!((atStart ? before : after) > BREACH_TOLERANCE)) continue
     const days = atStart ? 0 : edges[i]! + Math.max(0, -before / (after - before)) * width
-    if (days <= model.horizonDays) breaches.push({ container: c, days, part: i, excessAtStart: atStart ? before : 0, ratePerDay })
+    if (days <= model.horizonDays)
+      breaches.push({ container: c, days, part: i, excessAtStart: atStart ? before : 0, ratePerDay })
   }
   const first = breaches.length > 1 ? stopperOf(model, breaches) : breaches[0]
   if (!first) return
   batch.days[j] = first.days
   batch.stopper[j] = first.container
   batch.going--
-} // prettier-ignore
+}

@@ -60,15 +60,22 @@ export function storyOf(sampler: Sampler, seed: number, trip: number): Story | n
         brought[a]! += sign * factor * weights[i]! * ((ofUses ? batch.uses[0]! : batch.sums[0]!) - mean)
     },
   })
-  const usual = (a: number) => model.uses.subarray(a * count, a * count + last + 1).reduce((sum, n) => sum + n, 0)
+  const usual = (a: number) =>
+    model.uses.subarray(a * count, a * count + last + 1).reduce((sum, n) => sum + n, 0)
   const reasons: Reason[] = [
     ...model.activities.map(({ id }, a): Reason => ({
-      kind: 'activity', activity: id, closer: brought[a]!, uses: uses[a]!, usual: usual(a), perUse: uses[a] === 0 ? 1 : perUse[a]! / uses[a]!,
+      kind: 'activity',
+      activity: id,
+      closer: brought[a]!,
+      uses: uses[a]!,
+      usual: usual(a),
+      perUse: uses[a] === 0 ? 1 : perUse[a]! / uses[a]!,
     })),
     { kind: 'start', closer: start },
     { kind: 'capacity', closer: limit },
   ]
-  const change = (day: number) => (sampler.heats > 1 ? sampler.heatChange[day * sampler.heats + (heats[day] ?? 0)]! : 0)
+  const change = (day: number) =>
+    sampler.heats > 1 ? sampler.heatChange[day * sampler.heats + (heats[day] ?? 0)]! : 0
   const given = [...chances.warmest].map((celsius) => Math.max(0, celsius - chances.heatAbove) / 5)
   const days = [...Array(model.grid.day[last]! + 1).keys()]
   return {
@@ -78,7 +85,7 @@ export function storyOf(sampler: Sampler, seed: number, trip: number): Story | n
     hotDaysGiven: days.filter((day) => given[day]! > 0).length,
     reasons: reasons.sort((a, b) => b.closer - a.closer),
   }
-} // prettier-ignore
+}
 
 /** The trip at the q-quantile of the counts. @param days of each trip */
 export function tripAt(days: Float64Array, rank: number): number {

@@ -108,7 +108,12 @@ function lessMean({ size, uses, sums }: Batch, mean: number): void {
 }
 
 /** What the drawn uses add to the accounts. */
-function addTerms({ accounts }: Sampler, { size, off, uses, sums }: Batch, activity: number, i: number): void {
+function addTerms(
+  { accounts }: Sampler,
+  { size, off, uses, sums }: Batch,
+  activity: number,
+  i: number,
+): void {
   for (const { ofUses, weights, first, second, factor } of accounts.terms[activity]!) {
     const weight = weights[i]!
     const amounts = ofUses ? uses : sums
@@ -116,7 +121,7 @@ function addTerms({ accounts }: Sampler, { size, off, uses, sums }: Batch, activ
     if (second < 0) addTo(off, first * BATCH, amounts, weight, size)
     else addToBoth(off, first * BATCH, second * BATCH, amounts, weight, factor * weight, size)
   }
-} // prettier-ignore
+}
 
 function keepForReuse({ model }: Sampler, batch: Batch, activity: number, i: number): void {
   const volume = model.volume[activity * model.grid.count + i]!
@@ -128,12 +133,20 @@ function addTo(off: Float64Array, at: number, amounts: Float64Array, weight: num
   for (let j = 0; j < size; j++) off[at + j]! += weight * amounts[j]!
 }
 
-function addToBoth(off: Float64Array, at: number, other: number, amounts: Float64Array, weight: number, otherWeight: number, size: number): void {
+function addToBoth(
+  off: Float64Array,
+  at: number,
+  other: number,
+  amounts: Float64Array,
+  weight: number,
+  otherWeight: number,
+  size: number,
+): void {
   for (let j = 0; j < size; j++) {
     off[at + j]! += weight * amounts[j]!
     off[other + j]! += otherWeight * amounts[j]!
   }
-} // prettier-ignore
+}
 
 /** One trip's streams that vessels tap and are, since what a vessel holds depends on what it was given. */
 function playReuse(

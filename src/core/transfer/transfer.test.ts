@@ -31,8 +31,11 @@ const tanksArb: fc.Arbitrary<TransferCase> = fc
   .map(({ capacity, height, bottom, fill, bore }) => {
     const inMm = (metres: number) => Math.round(metres * 1000) / 1000
     const tank = (i: 0 | 1) => ({
-      capacity: capacity[i], height: height[i], bottom: exactly(inMm(bottom[i])), content: exactly(fill[i] < 0.01 ? 0 : fill[i] * capacity[i]),
-    }) // prettier-ignore
+      capacity: capacity[i],
+      height: height[i],
+      bottom: exactly(inMm(bottom[i])),
+      content: exactly(fill[i] < 0.01 ? 0 : fill[i] * capacity[i]),
+    })
     return { gray: tank(0), black: { ...tank(1), safeLevel: 0.9 * capacity[1] }, bore }
   })
 

@@ -29,7 +29,8 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     if (known && revision < known.revision) throw new StorageFault('deleted')
     if (known?.revision !== revision)
       known = { revision, document: await readDocument(database), isChecked: false }
-    if (checks && !known.isChecked) known = { ...known, document: valid(checks, known.document), isChecked: true }
+    if (checks && !known.isChecked)
+      known = { ...known, document: valid(checks, known.document), isChecked: true }
     return known
   }
   const write = async <T extends object>(
@@ -59,7 +60,10 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
       const next = valid(checks, applied(document, changes))
       await writeChanges(database, changes)
       await database.history.put({ ...step, undone })
-      return { document: next, step: { label: step.label, ...(step.by === undefined ? {} : { by: step.by }) } }
+      return {
+        document: next,
+        step: { label: step.label, ...(step.by === undefined ? {} : { by: step.by }) },
+      }
     })
 
   return {
@@ -90,7 +94,7 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
       database.close()
     },
   }
-} // prettier-ignore
+}
 
 function opened(space: Space): DryCountDatabase {
   try {
@@ -100,13 +104,17 @@ function opened(space: Space): DryCountDatabase {
   }
 }
 
-async function transaction<T>(database: DryCountDatabase, mode: 'r' | 'rw', work: () => Promise<T>): Promise<T> {
+async function transaction<T>(
+  database: DryCountDatabase,
+  mode: 'r' | 'rw',
+  work: () => Promise<T>,
+): Promise<T> {
   try {
     return await database.transaction(mode, database.tables, work)
   } catch (error) {
     throw storageFault(error)
   }
-} // prettier-ignore
+}
 
 /** One edit after the other; one that no longer fits is left out and handed back. */
 async function makeEdits(

@@ -3,8 +3,18 @@ import type { Change } from './changes'
 
 /** What an edit is called in the history; the texts give each its words. */
 export type EditLabel =
-  | 'level' | 'rig' | 'crew' | 'stay' | 'habit' | 'absence' | 'import' | 'clear' | 'start' | 'switch-stay'
-  | 'copy' | 'remove' // prettier-ignore
+  | 'level'
+  | 'rig'
+  | 'crew'
+  | 'stay'
+  | 'habit'
+  | 'absence'
+  | 'import'
+  | 'clear'
+  | 'start'
+  | 'switch-stay'
+  | 'copy'
+  | 'remove'
 
 /** A change of the document as a function, so that it can be made again on top of another tab's edit. */
 export interface Edit {

@@ -34,14 +34,21 @@ afterEach(() => Dexie.delete(DATABASE_NAMES.mine))
 describe('what is on the disk is checked when it is read', () => {
   it('a row that is no rig any more: said, nothing changed, and taken out as a file that says where', async () => {
     await filled()
-    await byHand((database) => database.table('rigs').toCollection().modify((row: { entity: { containers: unknown } }) => { row.entity.containers = 'gone' }))
+    await byHand((database) =>
+      database
+        .table('rigs')
+        .toCollection()
+        .modify((row: { entity: { containers: unknown } }) => {
+          row.entity.containers = 'gone'
+        }),
+    )
     const store = openDexieStore('mine')
     expect(await kindOf(store.load())).toBe('damaged')
     expect(await kindOf(store.commit([load], 2))).toBe('damaged')
     store.close()
     const result = await readDocument(await salvaged('mine'))
     expect(result).toMatchObject({ ok: false, faults: [{ path: ['rigs', 0, 'containers'] }] })
-  }) // prettier-ignore
+  })
 
   it('written by a newer application, by its own version or by the browser’s: not read, not written, taken out whole', async () => {
     await filled()
@@ -57,12 +64,26 @@ describe('what is on the disk is checked when it is read', () => {
 
   it('what an undo would lead to is checked as well', async () => {
     await filled()
-    await byHand((database) => database.table('history').toCollection().modify((step: { changes: { before: unknown }[] }) => { step.changes = [{ list: 'rigs', id: 'trailer', before: { id: 'trailer', position: 0, entity: { id: 'trailer' } }, after: null }] as never }))
+    await byHand((database) =>
+      database
+        .table('history')
+        .toCollection()
+        .modify((step: { changes: { before: unknown }[] }) => {
+          step.changes = [
+            {
+              list: 'rigs',
+              id: 'trailer',
+              before: { id: 'trailer', position: 0, entity: { id: 'trailer' } },
+              after: null,
+            },
+          ] as never
+        }),
+    )
     const store = openDexieStore('mine')
     expect(await kindOf(store.undo())).toBe('damaged')
     expect((await store.load()).document).toEqual(trailerDemo())
     store.close()
-  }) // prettier-ignore
+  })
 
   it('an upgrade that does not lead to a valid document has not happened', async () => {
     const database = new Dexie(DATABASE_NAMES.mine)
@@ -103,10 +124,12 @@ describe('what is on the disk is checked when it is read', () => {
 it('names what a browser says, the innermost cause first', () => {
   const quota = new DOMException('full', 'QuotaExceededError')
   expect(storageFault(quota).kind).toBe('full')
-  expect(storageFault(Object.assign(new Error('aborted'), { name: 'AbortError', inner: quota })).kind).toBe('full')
+  expect(storageFault(Object.assign(new Error('aborted'), { name: 'AbortError', inner: quota })).kind).toBe(
+    'full',
+  )
   expect(storageFault(new DOMException('no', 'SecurityError')).kind).toBe('blocked')
   expect(storageFault(new TypeError('odd')).kind).toBe('failed')
   expect(storageFault(undefined).kind).toBe('failed')
   const own = new StorageFault('newer')
   expect(storageFault(new Error('around', { cause: own }))).toBe(own)
-}) // prettier-ignore
+})

@@ -103,13 +103,19 @@ function acceptance(name: string, open: () => DocumentStore) {
     it('leaves out an edit that throws, alone, and hands it back', async () => {
       await commit(load)
       const error = new Error('no')
-      const failing: Edit = { label: 'rig', coalesce: null, make: () => { throw error } }
+      const failing: Edit = {
+        label: 'rig',
+        coalesce: null,
+        make: () => {
+          throw error
+        },
+      }
       const done = await commit(capacity(700), failing, capacity(777))
       expect(done.dropped).toEqual([{ edit: failing, error }])
       expect(capacityOf(done.document)).toBe(777)
       expect((await store.load()).document).toEqual(done.document)
       expect(capacityOf((await store.undo()).document)).toBe(700)
-    }) // prettier-ignore
+    })
 
     it('gives the very object it was given back, as long as nobody else has written', async () => {
       const document = trailerDemo()

@@ -114,10 +114,20 @@ describe('edits leave a valid document, or are refused by the check', () => {
     const rig = valid(edit((draft) => edits.copyRig(draft, 'harrow-ridge', 'rig-2', 'Copy')))
     expect([rig.stays[0]!.rig, days(rig)]).toEqual(['rig-2', days(trailerDemo())])
     expect(checked(edit((draft) => edits.removeRig(draft, 'rig-2'), rig))).toMatchObject({ ok: false })
-    const back = valid(edit((draft) => { edits.useRig(draft, 'harrow-ridge', 'trailer'); edits.removeRig(draft, 'rig-2') }, rig)) // prettier-ignore
+    const back = valid(
+      edit((draft) => {
+        edits.useRig(draft, 'harrow-ridge', 'trailer')
+        edits.removeRig(draft, 'rig-2')
+      }, rig),
+    )
     expect(back).toEqual(trailerDemo())
     const crew = valid(edit((draft) => edits.copyCrew(draft, 'harrow-ridge', 'crew-2', 'Copy')))
-    const smaller = valid(edit((draft) => { edits.removePerson(draft, 'crew-2', 'wren'); edits.useCrew(draft, 'harrow-ridge', 'crew') }, crew)) // prettier-ignore
+    const smaller = valid(
+      edit((draft) => {
+        edits.removePerson(draft, 'crew-2', 'wren')
+        edits.useCrew(draft, 'harrow-ridge', 'crew')
+      }, crew),
+    )
     expect(days(smaller)).toBe(days(trailerDemo()))
     expect(valid(edit((draft) => edits.removeStay(draft, 'harrow-ridge'))).currentStay).toBeNull()
   })
@@ -160,14 +170,22 @@ it('first counts are such as an owner believes: by people, by the way they live,
   let n = 0
   const started = (more: object) => {
     const choices = { ...firstChoices('2027-05-01T22:10', metric), ...more }
-    const document = valid(startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, metric))
+    const document = valid(
+      startDocument(choices, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, metric),
+    )
     const model = compile(caseOf(document, document.currentStay!))
     const { containers, days } = count(model)
-    const daysOf = (kind: string) => containers[model.containers.findIndex((container) => container.kind === kind)] ?? Infinity
+    const daysOf = (kind: string) =>
+      containers[model.containers.findIndex((container) => container.kind === kind)] ?? Infinity
     return { days: days ?? Infinity, daysOf }
   }
   // A couple in a small van: 60 L fresh, 40 L gray, a cassette with its own flush water.
-  const couple = { persons: 2, plumbing: 'apart', toilet: 'cassette', litres: { fresh: 60, gray: 40, black: 0 } }
+  const couple = {
+    persons: 2,
+    plumbing: 'apart',
+    toilet: 'cassette',
+    litres: { fresh: 60, gray: 40, black: 0 },
+  }
   const [careful, usual, home] = WAYS.map((way) => started({ ...couple, way }))
   expect(careful!.days).toBeGreaterThan(1)
   expect(usual!.days).toBeGreaterThan(1)
@@ -184,25 +202,45 @@ it('first counts are such as an owner believes: by people, by the way they live,
   expect(litresADay('careful', 2.6)).toBeLessThan(15)
   for (const preset of PRESET_IDS)
     for (const toilet of TOILET_IDS.filter((id) => toiletsFor('one-gray').includes(id)))
-      expect(started({ preset, litres: presetIn(preset, 'L'), toilet, plumbing: 'one-gray', way: 'careful', persons: preset.includes('van') ? 2 : 4 }).days).toBeGreaterThan(1)
-}) // prettier-ignore
+      expect(
+        started({
+          preset,
+          litres: presetIn(preset, 'L'),
+          toilet,
+          plumbing: 'one-gray',
+          way: 'careful',
+          persons: preset.includes('van') ? 2 : 4,
+        }).days,
+      ).toBeGreaterThan(1)
+})
 
 it('what is proposed is round in the owner’s own units, and typed numbers stay', () => {
   let n = 0
   const shown = (value: number, dimension: 'volume' | 'temperature' | 'mass', units = american) =>
     fromSi(value, units[dimension])
   const isRound = (value: number) => Math.abs(value * 20 - Math.round(value * 20)) < 1e-9
-  const choices = { ...firstChoices('2027-05-01T22:10', american), toilet: 'cassette' as const, plumbing: 'one-gray' as const }
+  const choices = {
+    ...firstChoices('2027-05-01T22:10', american),
+    toilet: 'cassette' as const,
+    plumbing: 'one-gray' as const,
+  }
   expect(shown(choices.litres.fresh, 'volume')).toBeCloseTo(24, 9)
   const typed = { ...choices, litres: { ...choices.litres, fresh: 113 } }
-  const { rigs, crews, stays } = startDocument(typed, starters, starterNames, (kind) => `${kind}-${(n += 1)}`, american)
+  const { rigs, crews, stays } = startDocument(
+    typed,
+    starters,
+    starterNames,
+    (kind) => `${kind}-${(n += 1)}`,
+    american,
+  )
   expect(rigs[0]!.containers[0]!.capacity.value).toBe(113)
   for (const container of rigs[0]!.containers) {
     if ('reserve' in container) expect(isRound(shown(container.reserve.value, 'volume'))).toBe(true)
-    if ('light' in container && container.light) expect(isRound(shown(container.light.value, 'volume'))).toBe(true)
+    if ('light' in container && container.light)
+      expect(isRound(shown(container.light.value, 'volume'))).toBe(true)
     if ('shell' in container) expect(isRound(shown(container.shell.value, 'mass'))).toBe(true)
   }
   expect(shown(stays[0]!.weather.usual.value, 'temperature')).toBeCloseTo(64, 9)
   expect(shown(crews[0]!.heat.above.value, 'temperature')).toBeCloseTo(77, 9)
   expect(shown(crews[0]!.liftLimit.value, 'mass')).toBeCloseTo(35, 9)
-}) // prettier-ignore
+})

@@ -5,7 +5,10 @@ import { roundIn, type Quantity, type UnitChoice } from '@/core/quantities'
  * What is proposed, in numbers that are round in the owner's own units: reserves, lights, shells, the load somebody lifts,
  * the warmest of a day. What the owner typed stays as it is.
  */
-export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(made: T, units: UnitChoice): T {
+export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(
+  made: T,
+  units: UnitChoice,
+): T {
   const round = (quantity: Quantity, unit: UnitChoice[keyof UnitChoice]): Quantity =>
     quantity.by === 'default' ? { ...quantity, value: roundIn(quantity.value, unit) } : quantity
   const { rig, crew, stay } = made
@@ -50,7 +53,9 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
   }))
   const levelsOf = (stay: Stay): Stay['levels'] =>
     stay.levels.map((start) => {
-      const tank = rigs.find(({ id }) => id === stay.rig)!.containers.find(({ id }) => id === start.container)!
+      const tank = rigs
+        .find(({ id }) => id === stay.rig)!
+        .containers.find(({ id }) => id === start.container)!
       if (tank.kind === 'solids') return start
       const full = (1 + sparesOf(tank)) * tank.capacity.value
       const was = document.rigs.flatMap(({ containers }) => containers).find(({ id }) => id === tank.id)!

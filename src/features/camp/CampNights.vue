@@ -9,9 +9,7 @@ import * as t from '@/texts/t'
 /** One more night, or one less, in one tap: the count says at once whether it holds. */
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-const nights = computed(() =>
-  forecast.stay ? nightsBetween(forecast.stay.start, forecast.stay.leaveAt) : 0,
-)
+const nights = computed(() => (forecast.stay ? nightsBetween(forecast.stay.start, forecast.stay.leaveAt) : 0))
 const most = computed(() => (forecast.stay?.horizonDays.value ?? 60) - 1)
 
 function change(by: number) {

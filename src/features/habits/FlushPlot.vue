@@ -31,7 +31,9 @@ const shape = computed(() => {
   const dayStep = longest > 40 ? 10 : longest > 16 ? 5 : 2
   const unit = settings.units.volume
   const step = [0.5, 1, 2, 5, 10].find((size) => fromSi(widest, unit) / size <= 6) ?? 20
-  const line = props.points.map(({ liquid, toiletDays }, k) => `${k === 0 ? 'M' : 'L'}${x(liquid)} ${y(toiletDays)}`).join('')
+  const line = props.points
+    .map(({ liquid, toiletDays }, k) => `${k === 0 ? 'M' : 'L'}${x(liquid)} ${y(toiletDays)}`)
+    .join('')
   const current = props.points.find(({ factor }) => factor === 1)
   return {
     line,
@@ -39,13 +41,21 @@ const shape = computed(() => {
     plentyX: x(props.crew.flush.plenty.value),
     untilY: y(until),
     until,
-    band: props.now ? { x: x(props.now.low), width: Math.max(3, x(props.now.high) - x(props.now.low)) } : null,
+    band: props.now
+      ? { x: x(props.now.low), width: Math.max(3, x(props.now.high) - x(props.now.low)) }
+      : null,
     current: current ? { x: x(current.liquid), y: y(current.toiletDays) } : null,
-    litres: Array.from({ length: Math.floor(fromSi(widest, unit) / step) + 1 }, (_, k) => ({ value: formatNumber(k * step, 1), at: ((k * step) / fromSi(widest, unit)) * width.value })),
-    days: Array.from({ length: Math.floor(longest / dayStep) + 1 }, (_, k) => ({ value: k * dayStep, at: y(k * dayStep) })),
+    litres: Array.from({ length: Math.floor(fromSi(widest, unit) / step) + 1 }, (_, k) => ({
+      value: formatNumber(k * step, 1),
+      at: ((k * step) / fromSi(widest, unit)) * width.value,
+    })),
+    days: Array.from({ length: Math.floor(longest / dayStep) + 1 }, (_, k) => ({
+      value: k * dayStep,
+      at: y(k * dayStep),
+    })),
     unit: t.units[unit],
   }
-}) // prettier-ignore
+})
 </script>
 
 <template>

@@ -25,21 +25,20 @@ const { volume } = useAmounts()
 const rough = (litres: number) => volume(Math.round(litres * 10) / 10)
 advice.follow('flush')
 
-const points = computed(() =>
-  forecast.stayCase ? flushSides(forecast.stayCase, forecast.stayParts) : [],
-)
+const points = computed(() => (forecast.stayCase ? flushSides(forecast.stayCase, forecast.stayParts) : []))
 const kept = computed(() => flushKept(props.crew))
 const now = computed(() => advice.flush.find(({ habit }) => habit === null)?.range ?? null)
 const rows = computed(() =>
   advice.flush.map(({ habit, range }) => ({
     key: habit ?? '',
-    name: habit === null ? t.flush.now : (workspace.document.habits.find(({ id }) => id === habit)?.name ?? ''),
+    name:
+      habit === null ? t.flush.now : (workspace.document.habits.find(({ id }) => id === habit)?.name ?? ''),
     range: t.chart.range(rough(range.low), rough(range.high)),
     isUnder: range.likely < kept.value - 1e-9,
     mound: range.under === 0 ? t.flush.noMound : t.flush.mound(chanceWords(range.under)),
     rinses: t.flush.rinses(formatNumber(rinsesFor(props.crew, range.likely), 1)),
   })),
-) // prettier-ignore
+)
 const sentence = computed(() => {
   if (!now.value) return null
   const words = now.value.likely < kept.value ? t.flush.under : t.flush.over

@@ -73,11 +73,18 @@ const addCatalogue = () =>
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
       <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
-        <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights)"><ReachPanel /></FoldSection>
+        <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights)"
+          ><ReachPanel
+        /></FoldSection>
         <section class="border-b border-line py-3" aria-labelledby="habits-useful">
           <h2 id="habits-useful" class="text-xl font-bold">{{ t.habits.catalogue }}</h2>
           <ul class="mt-1 grid gap-x-12 lg:grid-cols-2">
-            <FreeHabit v-for="row in useful" :key="row.habit.id" :row="row" :is-new="edited === row.habit.id" />
+            <FreeHabit
+              v-for="row in useful"
+              :key="row.habit.id"
+              :row="row"
+              :is-new="edited === row.habit.id"
+            />
           </ul>
           <div class="mt-4 flex flex-wrap gap-3">
             <AppButton @click="add">{{ t.habits.add }}</AppButton>

@@ -65,13 +65,17 @@ const answer = computed(() => {
 const heldBack = computed(() => {
   const { goal, most, heldBack: all = [] } = search.result.value ?? {}
   if (!most) return []
-  const days = (set: HabitSet) => t.reach.heldDays(set.isBeyond ? t.risk.beyond(formatDays(set.days)) : formatDays(set.days))
+  const days = (set: HabitSet) =>
+    t.reach.heldDays(set.isBeyond ? t.risk.beyond(formatDays(set.days)) : formatDays(set.days))
   const bother = (set: HabitSet) => t.reach.heldBother(formatNumber(set.bother, 1))
   return all.map((held) => ({
     by: held.by,
-    text: goal && held.goal ? t.reach.held[held.by](bother(goal), bother(held.goal)) : t.reach.held[held.by](days(most), days(held.most)),
+    text:
+      goal && held.goal
+        ? t.reach.held[held.by](bother(goal), bother(held.goal))
+        : t.reach.held[held.by](days(most), days(held.most)),
   }))
-}) // prettier-ignore
+})
 function saveFlush() {
   const { id } = forecast.crew!
   workspace.edit('crew', (draft) => setFlushSchool(draft, id, 'little'))

@@ -28,7 +28,9 @@ const rows = computed(() =>
     return habit ? [{ ...habit, isOn: on.value.includes(id) }] : []
   }),
 )
-const off = computed(() => on.value.filter((id) => !props.set.habits.includes(id)).map((id) => habitOf(id)?.name ?? '')) // prettier-ignore
+const off = computed(() =>
+  on.value.filter((id) => !props.set.habits.includes(id)).map((id) => habitOf(id)?.name ?? ''),
+)
 const isTaken = computed(() => off.value.length === 0 && rows.value.every(({ isOn }) => isOn))
 /** What must be minded, each once. */
 const cautions = computed(() => [...new Set(rows.value.flatMap((habit) => habit.cautions))])

@@ -42,7 +42,12 @@ export function useReach() {
     askedNights.value = nights
     askedDays.value = wallDaysBetween(stay.start, leaveAfterNights(stay.start, stay.leaveAt, nights))
     const subject = jobs.subjectOf(stayCase)
-    const options = { seed: SEED, untilDays: askedDays.value, without: [...without.value], underFloor: isUnderFloor.value }
+    const options = {
+      seed: SEED,
+      untilDays: askedDays.value,
+      without: [...without.value],
+      underFloor: isUnderFloor.value,
+    }
     try {
       const found = await jobs.run('reach', 'reach', subject, options, (soFar) => {
         if (own === running) result.value = soFar
@@ -53,7 +58,7 @@ export function useReach() {
     } catch {
       if (own === running) state.value = 'failed'
     }
-  } // prettier-ignore
+  }
 
   function forget(): void {
     result.value = picked.value = null
@@ -86,7 +91,16 @@ export function useReach() {
 
   const again = () => start(askedNights.value)
   return {
-    state, result, askedNights, askedDays, without, isUnderFloor, shown, isGone, start, stop,
+    state,
+    result,
+    askedNights,
+    askedDays,
+    without,
+    isUnderFloor,
+    shown,
+    isGone,
+    start,
+    stop,
     refuse(habit: Id): void {
       without.value = [...without.value, habit]
       void again()
@@ -115,5 +129,5 @@ export function useReach() {
       edit()
       isTaking = false
     },
-  } // prettier-ignore
+  }
 }

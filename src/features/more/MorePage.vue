@@ -41,9 +41,10 @@ const entries = computed(() => [
   <ul class="max-w-2xl">
     <li v-for="entry in entries" :key="entry.to" class="border-b border-line">
       <RouterLink :to="entry.to" class="block min-h-14 py-3">
-        <span class="block text-xl leading-tight font-bold underline decoration-line decoration-2 underline-offset-4">{{
-          entry.name
-        }}</span>
+        <span
+          class="block text-xl leading-tight font-bold underline decoration-line decoration-2 underline-offset-4"
+          >{{ entry.name }}</span
+        >
         <span class="mt-0.5 block leading-snug text-soft wrap-anywhere">{{ entry.answer }}</span>
       </RouterLink>
     </li>

@@ -65,7 +65,9 @@ function rename(name: string) {
         <FoldSection id="weight" :title="t.weight.title" :answer="answers.weight">
           <RigWeight v-if="forecast.crew" :rig="rig" :crew="forecast.crew" :stay="forecast.stay" />
         </FoldSection>
-        <FoldSection id="gear" :title="t.gear.title" :answer="answers.gear"><RigGear :rig="rig" /></FoldSection>
+        <FoldSection id="gear" :title="t.gear.title" :answer="answers.gear"
+          ><RigGear :rig="rig"
+        /></FoldSection>
         <FoldSection id="preset" :title="t.map.preset" :answer="t.map.presetHint">
           <RigPreset :rig="rig" :stay="forecast.stay" />
         </FoldSection>

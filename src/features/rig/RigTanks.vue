@@ -5,14 +5,7 @@ import { newId } from '@/data/newId'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import {
-  addContainer,
-  removeContainer,
-  rigOf,
-  setCapacity,
-  setReserve,
-  setSafeFill,
-} from '@/document/edits'
+import { addContainer, removeContainer, rigOf, setCapacity, setReserve, setSafeFill } from '@/document/edits'
 import {
   CARRIER_KINDS,
   SUPPLY_KINDS,

@@ -33,7 +33,9 @@ export function useRigAnswers() {
     const now = aboardKg(rig, model, result.ledger, -1)
     if (!rig.payload) return t.weight.noLimit(mass(now))
     const room = rig.payload.limit.value - rig.payload.other.value
-    return now > room ? t.weight.shortOver(mass(now), mass(now - room)) : t.weight.shortRoom(mass(now), mass(room))
+    return now > room
+      ? t.weight.shortOver(mass(now), mass(now - room))
+      : t.weight.shortRoom(mass(now), mass(room))
   }
   const gear = (rig: Rig) =>
     rig.gear.length === 0 ? t.gear.noneYet : rig.gear.map((item) => t.gearNames[item]).join(', ')

@@ -46,7 +46,11 @@ export function usePreview(choices: StartChoices) {
       planned.value = null
     }
   }
-  watchDebounced(preview, (now) => void play(now), { immediate: true, debounce: WAIT_MS, maxWait: 3 * WAIT_MS })
+  watchDebounced(preview, (now) => void play(now), {
+    immediate: true,
+    debounce: WAIT_MS,
+    maxWait: 3 * WAIT_MS,
+  })
   return {
     words: computed(() => preview.value.words),
     /** Of the choices a moment ago, while newer ones are being played. */

@@ -24,7 +24,10 @@ const wordsOf = (absence: Absence) => t.stay.repeats(t.stay[rhythmOf(absence)], 
 const choices = [
   { value: '', label: t.stay.awayNone },
   ...(Object.keys(RHYTHMS) as Rhythm[]).flatMap((rhythm) =>
-    PARTS.map((part) => ({ value: `${rhythm} ${part}`, label: t.stay.repeats(t.stay[rhythm], t.parts[part]) })),
+    PARTS.map((part) => ({
+      value: `${rhythm} ${part}`,
+      label: t.stay.repeats(t.stay[rhythm], t.parts[part]),
+    })),
   ),
 ]
 

@@ -39,8 +39,7 @@ function setLitres(rule: LandRule, litres: number) {
   const stay = props.stay.id
   return workspace.edit(
     'stay',
-    (draft) =>
-      void (stayOf(draft, stay).rules.find((entry) => entry.rule === rule)!.litres = litres || null),
+    (draft) => void (stayOf(draft, stay).rules.find((entry) => entry.rule === rule)!.litres = litres || null),
     `rule litres ${rule} ${stay}`,
   )
 }

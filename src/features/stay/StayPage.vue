@@ -43,7 +43,9 @@ const sections = computed(() => [
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
       <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
-        <FoldSection id="risk" :title="t.risk.title" :answer="answers.risk"><RiskPanel is-wide /></FoldSection>
+        <FoldSection id="risk" :title="t.risk.title" :answer="answers.risk"
+          ><RiskPanel is-wide
+        /></FoldSection>
         <FoldSection id="assumptions" :title="t.sure.title" :answer="answers.assumptions">
           <StayAssumptions />
         </FoldSection>

@@ -19,7 +19,8 @@ export function useSwings() {
     list?.find((entry) => entry.id === id)?.name ?? ''
 
   function nameFor(assumption: Assumption): string {
-    if (assumption.kind === 'activity') return t.sure.activity(nameOf(forecast.crew?.activities, assumption.activity))
+    if (assumption.kind === 'activity')
+      return t.sure.activity(nameOf(forecast.crew?.activities, assumption.activity))
     if (assumption.kind === 'weather') return t.sure.weather
     return t.sure[assumption.kind](nameOf(forecast.rig?.containers, assumption.container))
   }
@@ -33,9 +34,11 @@ export function useSwings() {
 
   /** Where the number is put in. */
   function placeOf(assumption: Assumption): { path: string; query: { show: string } } {
-    if (assumption.kind === 'activity') return { path: '/stay', query: { show: `use-${assumption.activity}` } }
+    if (assumption.kind === 'activity')
+      return { path: '/stay', query: { show: `use-${assumption.activity}` } }
     if (assumption.kind === 'weather') return { path: '/stay', query: { show: 'weather' } }
-    if (assumption.kind === 'capacity') return { path: '/rig', query: { show: `tank-${assumption.container}` } }
+    if (assumption.kind === 'capacity')
+      return { path: '/rig', query: { show: `tank-${assumption.container}` } }
     return { path: '/', query: { show: 'level-errors' } }
   }
 
@@ -47,7 +50,10 @@ export function useSwings() {
     return swings.map((swing) => ({
       key: JSON.stringify(swing.assumption),
       name: nameFor(swing.assumption),
-      text: t.sure.swing(formatDays(swing.low), swing.isBeyond ? t.risk.beyond(formatDays(swing.high)) : formatDays(swing.high)),
+      text: t.sure.swing(
+        formatDays(swing.low),
+        swing.isBeyond ? t.risk.beyond(formatDays(swing.high)) : formatDays(swing.high),
+      ),
       ends: t.sure.ends(amount(swing, swing.atLow), amount(swing, swing.atHigh)),
       left: share(swing.low),
       width: Math.max(0.8, share(swing.high) - share(swing.low)),

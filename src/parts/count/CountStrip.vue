@@ -16,7 +16,10 @@ const risk = useRiskWords()
     class="flex min-h-11 min-w-0 flex-col justify-center text-left sm:flex-row sm:items-baseline sm:gap-2.5 sm:pt-1"
     @click="ask"
   >
-    <span class="flex items-baseline gap-1.5 whitespace-nowrap" :data-testid="risk ? 'plan-strip' : undefined">
+    <span
+      class="flex items-baseline gap-1.5 whitespace-nowrap"
+      :data-testid="risk ? 'plan-strip' : undefined"
+    >
       <span class="figure text-2xl leading-none font-bold">{{ risk ? risk.plan : words.strip }}</span>
       <span class="figure text-sm font-semibold">{{ risk ? t.count.planOnStrip : t.count.days }}</span>
     </span>

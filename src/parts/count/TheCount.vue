@@ -50,7 +50,9 @@ const tallyWidth = computed(() => {
           t.count.dryDays(figure)
         }}</span>
       </p>
-      <p v-if="!compact" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">{{ t.count.explained }}</p>
+      <p v-if="!compact" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">
+        {{ t.count.explained }}
+      </p>
     </div>
     <div class="min-w-0">
       <CountSentence :words="words" is-average><slot /></CountSentence>

@@ -26,10 +26,13 @@ it('the stop cuts its own stroke where the day is cut, and crosses none of the o
       expect(bar.isStop).toBe(true)
       const [x1, y1, x2, y2] = numbers(stopMark(bar)) as [number, number, number, number]
       const middle = filledTo(bar)
-      expect([(x1 + x2) / 2, (y1 + y2) / 2]).toEqual([expect.closeTo(middle.x, 6), expect.closeTo(middle.y, 6)])
+      expect([(x1 + x2) / 2, (y1 + y2) / 2]).toEqual([
+        expect.closeTo(middle.x, 6),
+        expect.closeTo(middle.y, 6),
+      ])
       // Square across the bar, and so steep that it reaches over less than a stroke's room.
       expect((x2 - x1) * (bar.x2 - bar.x1) + (y2 - y1) * (bar.y2 - bar.y1)).toBeCloseTo(0, 6)
       expect(Math.abs(x2 - x1)).toBeLessThan(10)
     }),
   )
-}) // prettier-ignore
+})

@@ -59,6 +59,14 @@ export function useHabitRows(by: HabitOrder) {
 /** Days below which a habit buys nothing worth a word. */
 const LEAST_DAYS = 0.05
 
-export function isWorthAWord({ days, planOn, on }: { days: number; planOn: number | null; on: boolean }): boolean {
+export function isWorthAWord({
+  days,
+  planOn,
+  on,
+}: {
+  days: number
+  planOn: number | null
+  on: boolean
+}): boolean {
   return on || Math.abs(planOn ?? days) >= LEAST_DAYS
 }

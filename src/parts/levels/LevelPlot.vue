@@ -86,7 +86,12 @@ function traces(line: LevelSeries, k: number, colours: Colours): Data[] {
             line: { color: line.isStopper ? colours.oxide : colours.ink, width: 2, dash: 'dot' },
           },
         ]
-  const average = { ...common, x: line.times, y: line.percent, line: { color: colours.ink, width: 3, dash: isSupply ? 'dash' : 'solid' } } // prettier-ignore
+  const average = {
+    ...common,
+    x: line.times,
+    y: line.percent,
+    line: { color: colours.ink, width: 3, dash: isSupply ? 'dash' : 'solid' },
+  }
   return [...fan, ...limit, average as Data]
 }
 </script>

@@ -109,7 +109,13 @@ const options = computed(() =>
         :options="kinds"
         @choose="setKind"
       />
-      <TextField v-if="kind === 'own'" :label="t.levels.marks" :value="marksText(panel?.probes ?? [])" :wrong="wrongMarks" :save="(text) => takePanel(marksOf(text)!)" />
+      <TextField
+        v-if="kind === 'own'"
+        :label="t.levels.marks"
+        :value="marksText(panel?.probes ?? [])"
+        :wrong="wrongMarks"
+        :save="(text) => takePanel(marksOf(text)!)"
+      />
       <AppChoices
         v-if="panel !== null && reading?.way === 'panel'"
         :label="t.levels.lit"

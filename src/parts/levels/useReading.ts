@@ -10,9 +10,7 @@ export function useReading(members: () => readonly Id[]) {
   const forecast = useForecastStore()
   const { level: amount } = useAmounts()
 
-  const tanks = computed(() =>
-    (forecast.rig?.containers ?? []).filter(({ id }) => members().includes(id)),
-  )
+  const tanks = computed(() => (forecast.rig?.containers ?? []).filter(({ id }) => members().includes(id)))
   const first = computed(() => tanks.value[0] ?? null)
   const unit = computed(() => (first.value ? unitOf(first.value.kind) : 'L'))
   const full = computed(() =>
@@ -23,12 +21,17 @@ export function useReading(members: () => readonly Id[]) {
   const reading = computed((): Reading | null => {
     const levels = forecast.stay?.levels.filter(({ container }) => members().includes(container)) ?? []
     if (!first.value || levels.length === 0) return null
-    const one = asReading(levels.find(({ container }) => container === first.value!.id)!, first.value)
+    const one = asReading(
+      levels.find(({ container }) => container === first.value!.id)!,
+      first.value,
+    )
     if (one.way === 'panel') return one
     const level = levels.reduce((sum, entry) => sum + entry.level.value, 0)
     const size = levels.reduce((sum, entry) => sum + entry.error.size.value, 0)
     if (one.way === 'known') return { way: 'known', level }
-    return one.way === 'about' ? { way: 'about', level, within: size } : { way: 'measured', level, deviation: size }
+    return one.way === 'about'
+      ? { way: 'about', level, within: size }
+      : { way: 'measured', level, deviation: size }
   })
   const steps = computed(() => (panel.value ? panelSteps(panel.value) : []))
   const words = computed(() => {

@@ -16,12 +16,17 @@ const rows = computed(() => {
     const { name = '', side = 'waste' } = model.containers.find(({ id }) => id === container) ?? {}
     return { key: container, name, share, side }
   })
-  const beyond = { key: '', name: t.risk.nothing(formatNumber(model.horizonDays, 0)), share: risk.beyond, side: 'none' }
+  const beyond = {
+    key: '',
+    name: t.risk.nothing(formatNumber(model.horizonDays, 0)),
+    share: risk.beyond,
+    side: 'none',
+  }
   return [...stopped, ...(risk.beyond > 0 ? [beyond] : [])].map((row) => ({
     ...row,
     text: t.risk.share(row.share < 0.005 ? '<1' : formatNumber(row.share * 100, 0)),
   }))
-}) // prettier-ignore
+})
 </script>
 
 <template>

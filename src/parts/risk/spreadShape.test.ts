@@ -20,20 +20,28 @@ it('is empty but whole where every trip lies beyond', () => {
 
 it('says a chance as people do', () => {
   expect([0, 0.004, 0.126, 0.9, 0.996].map(chanceWords)).toEqual([
-    'less than 1 in 100', 'less than 1 in 100', '13 in 100', '90 in 100', 'more than 99 in 100',
-  ]) // prettier-ignore
+    'less than 1 in 100',
+    'less than 1 in 100',
+    '13 in 100',
+    '90 in 100',
+    'more than 99 in 100',
+  ])
 })
 
 it('keeps three labels apart and inside the drawing, and over their marks where there is room', () => {
   fc.assert(
-    fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 3, maxLength: 3 }), fc.constantFrom(330, 600), (shares, width) => {
-      const marks = shares.sort((a, b) => a - b).map((share) => share * width) as [number, number, number]
-      const labels = spacedLabels(marks, width)
-      expect(labels[1] - labels[0]).toBeGreaterThanOrEqual(76 - 1e-9)
-      expect(labels[2] - labels[1]).toBeGreaterThanOrEqual(76 - 1e-9)
-      expect(labels[0]).toBeGreaterThanOrEqual(20)
-      expect(labels[2]).toBeLessThanOrEqual(width - 20)
-    }),
+    fc.property(
+      fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 3, maxLength: 3 }),
+      fc.constantFrom(330, 600),
+      (shares, width) => {
+        const marks = shares.sort((a, b) => a - b).map((share) => share * width) as [number, number, number]
+        const labels = spacedLabels(marks, width)
+        expect(labels[1] - labels[0]).toBeGreaterThanOrEqual(76 - 1e-9)
+        expect(labels[2] - labels[1]).toBeGreaterThanOrEqual(76 - 1e-9)
+        expect(labels[0]).toBeGreaterThanOrEqual(20)
+        expect(labels[2]).toBeLessThanOrEqual(width - 20)
+      },
+    ),
   )
   expect(spacedLabels([100, 300, 500], 600)).toEqual([100, 300, 500])
-}) // prettier-ignore
+})

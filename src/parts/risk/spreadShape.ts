@@ -33,8 +33,15 @@ const GAP = 76
  * Where the labels of three marks stand: over them where there is room, else moved apart, the middle one staying.
  * @param marks ascending @param width of the drawing, > 2 × (GAP + LABEL)
  */
-export function spacedLabels(marks: readonly [number, number, number], width: number): [number, number, number] {
+export function spacedLabels(
+  marks: readonly [number, number, number],
+  width: number,
+): [number, number, number] {
   const [plan, likely, best] = marks
   const middle = Math.min(width - GAP - LABEL, Math.max(GAP + LABEL, likely))
-  return [Math.max(LABEL, Math.min(plan, middle - GAP)), middle, Math.min(width - LABEL, Math.max(best, middle + GAP))]
-} // prettier-ignore
+  return [
+    Math.max(LABEL, Math.min(plan, middle - GAP)),
+    middle,
+    Math.min(width - LABEL, Math.max(best, middle + GAP)),
+  ]
+}

@@ -2,8 +2,14 @@ import { expect, it } from 'vitest'
 import type { Reason } from '@/core/risk'
 import { storyReasons } from './storyWords'
 
-const activity = (closer: number, uses: number, usual: number, perUse: number, id = 'shower'): Reason =>
-  ({ kind: 'activity', activity: id, closer, uses, usual, perUse }) // prettier-ignore
+const activity = (closer: number, uses: number, usual: number, perUse: number, id = 'shower'): Reason => ({
+  kind: 'activity',
+  activity: id,
+  closer,
+  uses,
+  usual,
+  perUse,
+})
 const told = (reasons: Reason[]) =>
   storyReasons(
     { days: 4, stopper: 'gray', hotDays: 0, hotDaysGiven: 0, reasons },

@@ -20,6 +20,8 @@ export function storyReasons({ reasons }: Story, nameOf: (activity: string) => s
       const percent = formatNumber((perUse - 1) * 100, 0)
       const isMore = uses > usual * (1 + NOTICED)
       if (!isMore) return t.risk.because.fewer(name, percent)
-      return perUse > 1 + NOTICED ? t.risk.because.both(name, n, normal, percent) : t.risk.because.more(name, n, normal)
+      return perUse > 1 + NOTICED
+        ? t.risk.because.both(name, n, normal, percent)
+        : t.risk.because.more(name, n, normal)
     })
-} // prettier-ignore
+}

@@ -2,7 +2,15 @@
 
 export const app = {
   name: 'Dry Count',
-  nav: { camp: 'Camp', stay: 'Stay', habits: 'Habits', rig: 'Rig', settings: 'Settings', more: 'More', start: 'Set up' },
+  nav: {
+    camp: 'Camp',
+    stay: 'Stay',
+    habits: 'Habits',
+    rig: 'Rig',
+    settings: 'Settings',
+    more: 'More',
+    start: 'Set up',
+  },
   skip: 'Skip to the content',
   saved: 'saved',
   saving: 'saving…',

@@ -78,7 +78,12 @@ function ruleWords(rule: string): string {
 
 function typeWords(expected: string): string {
   const words: Record<string, string> = {
-    string: 'text', number: 'a number', int: 'a whole number', array: 'a list', object: 'a group of fields', tuple: 'a short list',
-  } // prettier-ignore
+    string: 'text',
+    number: 'a number',
+    int: 'a whole number',
+    array: 'a list',
+    object: 'a group of fields',
+    tuple: 'a short list',
+  }
   return words[expected] ?? expected
 }

@@ -4,7 +4,12 @@ export const levels = {
   change: (tank: string) => `${tank}: how its level was read`,
   close: 'Done',
   how: 'How did you read it?',
-  ways: { panel: 'Off the panel', about: 'As near as I can tell', measured: 'Stick or scale', known: 'I know it' },
+  ways: {
+    panel: 'Off the panel',
+    about: 'As near as I can tell',
+    measured: 'Stick or scale',
+    known: 'I know it',
+  },
   hints: {
     panel: 'A lit mark means anything from that mark to the next.',
     about: 'Anywhere within so much either way.',

@@ -107,7 +107,8 @@ export const map = {
 
 export const outlets = {
   noneYet: 'none recorded',
-  short: (tanks: string, endValve: boolean) => `${tanks}${endValve ? ', with an end valve' : ', no end valve'}`,
+  short: (tanks: string, endValve: boolean) =>
+    `${tanks}${endValve ? ', with an end valve' : ', no end valve'}`,
   title: 'Outlets',
   hint: 'Tanks that share an outlet behind an end valve can wash its hose and pass water between them.',
   add: 'Add an outlet',

@@ -137,12 +137,28 @@ export const starterNames: StarterNames = {
   person: (n) => `Person ${n}`,
   layout: {
     tanks: {
-      fresh: 'Fresh', gray: 'Gray', black: 'Black', grayKitchen: 'Gray, kitchen', grayBath: 'Gray, bath', black2: 'Black, rear',
-      blackAsGray: 'Old black tank', flush: 'Flush water', cassette: 'Cassette', portable: 'Portable toilet', urine: 'Urine jug', solids: 'Solids bin',
+      fresh: 'Fresh',
+      gray: 'Gray',
+      black: 'Black',
+      grayKitchen: 'Gray, kitchen',
+      grayBath: 'Gray, bath',
+      black2: 'Black, rear',
+      blackAsGray: 'Old black tank',
+      flush: 'Flush water',
+      cassette: 'Cassette',
+      portable: 'Portable toilet',
+      urine: 'Urine jug',
+      solids: 'Solids bin',
     },
     fixtures: {
-      kitchen: 'Kitchen sink', basin: 'Bathroom basin', shower: 'Shower', toilet: 'Toilet', basin2: 'Rear basin', toilet2: 'Rear toilet',
+      kitchen: 'Kitchen sink',
+      basin: 'Bathroom basin',
+      shower: 'Shower',
+      toilet: 'Toilet',
+      basin2: 'Rear basin',
+      toilet2: 'Rear toilet',
     },
-    outlet: 'Outlet', outlet2: 'Rear outlet',
+    outlet: 'Outlet',
+    outlet2: 'Rear outlet',
   },
-} // prettier-ignore
+}

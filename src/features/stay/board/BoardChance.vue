@@ -21,9 +21,14 @@ const cells = computed(() => {
   const begun = boardX(model, 0)
   return props.board.days.map(({ day, label }) => {
     const share = chanceToLast(risk.sorted, Math.min(props.board.untilDays, day + 1 - begun))
-    return { day, share, text: formatNumber(share * 100, 0), label: t.risk.stillDryAt(label, chanceWords(share)) }
+    return {
+      day,
+      share,
+      text: formatNumber(share * 100, 0),
+      label: t.risk.stillDryAt(label, chanceWords(share)),
+    }
   })
-}) // prettier-ignore
+})
 </script>
 
 <template>

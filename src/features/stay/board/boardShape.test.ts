@@ -39,5 +39,14 @@ it('shows the ledger: every day ends at its level, goes on where the day before 
 })
 
 it('draws nothing outside its cell', () => {
-  expect(areaPath([{ x: 0.5, share: 0.25 }, { x: 1, share: 1.4 }], 100, 80)).toBe('M50 80L50 60L100 0L100 80Z') // prettier-ignore
+  expect(
+    areaPath(
+      [
+        { x: 0.5, share: 0.25 },
+        { x: 1, share: 1.4 },
+      ],
+      100,
+      80,
+    ),
+  ).toBe('M50 80L50 60L100 0L100 80Z')
 })
