@@ -1,4 +1,4 @@
-import type { Habit, Id, Model, VesselEnd } from '../model'
+import type { Effect, Habit, Id, Model, VesselEnd } from '../model'
 import { effectsOf, levelSigns } from '../risk'
 import type { Days } from '../quantities'
 import { activitiesOf, type Combo, type Component } from './components'
@@ -53,26 +53,13 @@ export function flowTable(
   habits: readonly Habit[],
   always: readonly Habit[] = [],
 ): FlowTable {
-  const { model, limited, trips } = table
   const vessels = habits.filter(({ vessel }) => vessel !== null).map((habit) => placeOf(table, habit))
-  const columns = limited.length + 2 * vessels.length
-  const flows = new Map<string, ActivityFlow>()
-  const flowOf = (activity: number, chosen: readonly Habit[]): ActivityFlow => {
-    const { id } = model.activities[activity]!
-    const acting = chosen.filter((habit) => activitiesOf(habit).includes(id))
-    const key = `${activity} ${acting
-      .map((habit) => habit.id)
-      .sort()
-      .join()}`
-    const flow = flows.get(key) ?? activityFlow(table, activity, acting, vessels)
-    flows.set(key, flow)
-    return flow
-  }
-  const indexOf = (id: Id) => model.activities.findIndex((activity) => activity.id === id)
-  const acted = components.flatMap(({ activities }) => activities.map(indexOf))
-  const others = model.activities.flatMap((_, a) => (acted.includes(a) ? [] : [a]))
-  const bitsOf = (combo: Combo) =>
-    vessels.reduce((bits, { habit }, v) => bits | (combo.habits.includes(habit) ? 1 << v : 0), 0)
+  const columns = table.limited.length + 2 * vessels.length
+  const flowOf = keptFlows(table, vessels)
+  const indexOf = (id: Id) => table.model.activities.findIndex((activity) => activity.id === id)
+  const ofComponents = components.map(({ activities }) => activities.map(indexOf).filter((a) => a >= 0))
+  const acted = new Set(ofComponents.flat())
+  const others = table.model.activities.flatMap((_, a) => (acted.has(a) ? [] : [a]))
   return {
     columns,
     vessels,
@@ -80,46 +67,60 @@ export function flowTable(
       const total = totalsAt(table, columns, days)
       return {
         rest: total(others.map((a) => flowOf(a, always))),
-        combos: components.map(({ activities, combos }) =>
+        combos: components.map(({ combos }, k) =>
           combos.map((combo) => ({
             combo,
-            vessels: bitsOf(combo),
-            totals: total(
-              activities
-                .map(indexOf)
-                .filter((a) => a >= 0)
-                .map((a) => flowOf(a, combo.habits)),
-            ),
+            vessels: vesselBits(vessels, ({ habit }) => combo.habits.includes(habit)),
+            totals: total(ofComponents[k]!.map((a) => flowOf(a, combo.habits))),
           })),
         ),
       }
     },
     touching: components.map(({ activities }) =>
-      vessels.reduce((bits, { habit }, v) => {
-        const touched = habit.effects.some(
-          ({ kind, activity }) => (kind === 'catch' || kind === 'reuse') && activities.includes(activity),
-        )
-        return bits | (touched ? 1 << v : 0)
-      }, 0),
+      vesselBits(vessels, ({ habit }) =>
+        habit.effects.some((effect) => passesOn(effect) && activities.includes(effect.activity)),
+      ),
     ),
   }
+}
 
-  /** Sums over activities; each one's own total at the instant is made once. */
-  function totalsAt({ model: { grid } }: TripTable, width: number, days: Days) {
-    let part = 0
-    while (part < grid.count - 1 && grid.edges[part + 1]! < days) part++
-    const share = Math.min(1, (days - grid.edges[part]!) / (grid.edges[part + 1]! - grid.edges[part]!))
-    const known = new Map<Weighted, Float64Array>()
-    return (all: readonly ActivityFlow[]): Float64Array => {
-      const sum = new Float64Array(trips * width)
-      for (const { drawn, columns: weighted } of all)
-        for (const one of weighted) {
-          const total = known.get(one) ?? totalOf(drawn, one, trips, part, share, grid.count + 1)
-          known.set(one, total)
-          for (let t = 0, k = one.column; t < trips; t++, k += width) sum[k]! += total[t]!
-        }
-      return sum
-    }
+function vesselBits(vessels: readonly VesselPlace[], isOne: (vessel: VesselPlace) => boolean): number {
+  return vessels.reduce((bits, vessel, v) => bits | (isOne(vessel) ? 1 << v : 0), 0)
+}
+
+function passesOn({ kind }: Effect): boolean {
+  return kind === 'catch' || kind === 'reuse'
+}
+
+/** An activity's flow under some habits, made once however often it is asked for. */
+function keptFlows(table: TripTable, vessels: readonly VesselPlace[]) {
+  const flows = new Map<string, ActivityFlow>()
+  return (activity: number, chosen: readonly Habit[]): ActivityFlow => {
+    const { id } = table.model.activities[activity]!
+    const acting = chosen.filter((habit) => activitiesOf(habit).includes(id))
+    const ids = acting.map((habit) => habit.id).sort()
+    const key = `${activity} ${ids.join()}`
+    const flow = flows.get(key) ?? activityFlow(table, activity, acting, vessels)
+    flows.set(key, flow)
+    return flow
+  }
+}
+
+/** Sums over activities; each one's own total at the instant is made once. */
+function totalsAt({ model: { grid }, trips }: TripTable, width: number, days: Days) {
+  let part = 0
+  while (part < grid.count - 1 && grid.edges[part + 1]! < days) part++
+  const share = Math.min(1, (days - grid.edges[part]!) / (grid.edges[part + 1]! - grid.edges[part]!))
+  const known = new Map<Weighted, Float64Array>()
+  return (all: readonly ActivityFlow[]): Float64Array => {
+    const sum = new Float64Array(trips * width)
+    for (const { drawn, columns } of all)
+      for (const one of columns) {
+        const total = known.get(one) ?? totalOf(drawn, one, trips, part, share, grid.count + 1)
+        known.set(one, total)
+        for (let t = 0, k = one.column; t < trips; t++, k += width) sum[k]! += total[t]!
+      }
+    return sum
   }
 }
 
@@ -153,47 +154,53 @@ function activityFlow(
   acting: readonly Habit[],
   vessels: readonly VesselPlace[],
 ): ActivityFlow {
-  const { limited } = table
-  const ids = acting.map(({ id }) => id)
-  const model = table.compileWith(ids)
+  const model = table.compileWith(acting.map(({ id }) => id))
   const { id } = model.activities[activity]!
+  return {
+    drawn: table.drawnOf(activity, rateHabits(acting, id)),
+    columns: [...levelColumns(table, model, activity), ...vesselColumns(table, activity, acting, vessels)],
+  }
+}
+
+/** What it brings to each limited container. */
+function levelColumns({ limited }: TripTable, model: Model, activity: number): Weighted[] {
   const width = model.containers.length
-  const effects = effectsOf(model, activity, {
+  const ground = {
     signs: levelSigns(model, width),
     accounts: width,
     solidsOf: new Map(),
-    tapped: new Set(),
-  })
-  const levels = effects.flatMap(({ ofUses, effects: all }) =>
-    all.flatMap(({ account, weights }): Weighted[] => {
+    tapped: new Set<number>(),
+  }
+  return effectsOf(model, activity, ground).flatMap(({ ofUses, effects }) =>
+    effects.flatMap(({ account, weights }): Weighted[] => {
       const column = limited.indexOf(account)
       const sign = model.containers[account]!.side === 'supply' ? -1 : 1
-      return column < 0
-        ? []
-        : [
-            weighted(
-              column,
-              ofUses,
-              weights.map((weight) => sign * weight),
-            ),
-          ]
+      const signed = weights.map((weight) => sign * weight)
+      return column < 0 ? [] : [weighted(column, ofUses, signed)]
     }),
   )
-  const passed = vessels.flatMap(({ habit }, v) => {
-    const touches = habit.effects.some(
-      (effect) => (effect.kind === 'catch' || effect.kind === 'reuse') && effect.activity === id,
-    )
-    if (!touches) return []
-    const withVessel = table.compileWith([...new Set([...ids, habit.id])])
-    const { donors, recipients, active } = withVessel.vessels.find((one) => one.habit === habit.id)!
-    const column = limited.length + 2 * v
+}
+
+/** What it offers to each vessel, and wants of it. */
+function vesselColumns(
+  table: TripTable,
+  activity: number,
+  acting: readonly Habit[],
+  vessels: readonly VesselPlace[],
+): Weighted[] {
+  const { id } = table.model.activities[activity]!
+  return vessels.flatMap(({ habit }, v) => {
+    if (!habit.effects.some((effect) => passesOn(effect) && effect.activity === id)) return []
+    const ids = [...new Set([...acting.map((one) => one.id), habit.id])]
+    const model = table.compileWith(ids)
+    const { donors, recipients, active } = model.vessels.find((one) => one.habit === habit.id)!
     const streams = (list: readonly VesselEnd[], to: number) =>
       list
-        .filter(({ stream }) => withVessel.streams[stream]!.activity === activity)
-        .map((end) => weighted(to, false, drawnWeights(withVessel, end, active)))
+        .filter(({ stream }) => model.streams[stream]!.activity === activity)
+        .map((end) => weighted(to, false, drawnWeights(model, end, active)))
+    const column = table.limited.length + 2 * v
     return [...streams(donors, column), ...streams(recipients, column + 1)]
   })
-  return { drawn: table.drawnOf(activity, rateHabits(acting, id)), columns: [...levels, ...passed] }
 }
 
 /** L per litre-sum that a vessel's donor offers, or its recipient wants, in each part. */

@@ -132,43 +132,35 @@ interface MaskSearch {
   isAnyEnough: boolean
 }
 
-function searchMask(
-  context: SearchContext,
-  { days, mask, rest, open, over, cap, isAnyEnough }: MaskSearch,
-): FoundSet | null {
-  const { ofFlush, keepsFloor } = context
+function searchMask(context: SearchContext, search: MaskSearch): FoundSet | null {
+  const { rest, open, over, cap, isAnyEnough } = search
   // The longest list comes last: there only the first that holds is wanted.
   const levels = [...open].sort((a, b) => a.flows.length - b.flows.length)
-  const least = levels.map(({ flows }) => flows[0]!.combo.bother)
-  const most = levels.map(({ flows }) => flows[flows.length - 1]!.combo.bother)
-  const sumFrom = (row: readonly number[], d: number) => row.slice(d).reduce((sum, bother) => sum + bother, 0)
-  if (sumFrom(least, 0) >= cap - 1e-9 || sumFrom(most, 0) <= over + 1e-9) return null
-  const none = new Float64Array(rest.length)
-  const best = [...levels.map((_, d) => sumOf(levels.slice(d).map(({ extremes }) => extremes))), none]
-  const state = openTrips(context, { days, mask, order: [], allowed: context.allowed }, rest, best[0]!, none)
+  const { leastFrom, mostFrom } = bothersOf(levels)
+  if (leastFrom(0) >= cap - 1e-9 || mostFrom(0) <= over + 1e-9) return null
+  const { best, state } = stateOf(context, search, levels)
   if (state.allowed < 0) return null
   // Where any will do those that save most come first.
   const tried = levels.map(({ flows }) => (isAnyEnough ? [...flows].reverse() : flows))
   const partial = levels.map(() => new Float64Array(rest.length))
-  const needsFloor = ofFlush.filter(Boolean).length > 1
+  const needsFloor = context.ofFlush.filter(Boolean).length > 1
   let found: FoundSet | null = null
   let limit = cap
 
   const descend = (d: number, sums: Float64Array, chosen: readonly ComboFlow[], bother: number): void => {
-    const [leastLeft, mostLeft] = [sumFrom(least, d + 1), sumFrom(most, d + 1)]
     for (const flow of tried[d]!) {
       const now = bother + flow.combo.bother
-      if (now + leastLeft >= limit - 1e-9) return
-      if (now + mostLeft <= over + 1e-9) continue
-      if (d === levels.length - 1) {
-        const habits = [...chosen, flow].flatMap(({ combo }) => combo.habits)
-        if (!holds(context, state, habits, sums, flow.totals, best[d + 1]!)) continue
-        if (needsFloor && !keepsFloor(habits)) continue
+      if (now + leastFrom(d + 1) >= limit - 1e-9) return
+      if (now + mostFrom(d + 1) <= over + 1e-9) continue
+      const isWhole = d === levels.length - 1
+      const habits = isWhole ? habitsOf([...chosen, flow]) : null
+      if (!holds(context, state, habits, sums, flow.totals, best[d + 1]!)) continue
+      if (habits) {
+        if (needsFloor && !context.keepsFloor(habits)) continue
         limit = isAnyEnough ? -Infinity : now
         found = { habits, bother: now }
         return
       }
-      if (!holds(context, state, null, sums, flow.totals, best[d + 1]!)) continue
       const next = partial[d]!
       for (let k = 0; k < next.length; k++) next[k] = sums[k]! + flow.totals[k]!
       descend(d + 1, next, [...chosen, flow], now)
@@ -176,6 +168,33 @@ function searchMask(
   }
   descend(0, rest, [], 0)
   return found
+}
+
+/** Each habit once: those that are always on stand in every combination. */
+function habitsOf(flows: readonly ComboFlow[]): Habit[] {
+  return [...new Set(flows.flatMap(({ combo }) => combo.habits))]
+}
+
+/** The least and the most bother of the levels from one on. */
+function bothersOf(levels: readonly List[]) {
+  const sums = (bothers: readonly number[]) => {
+    const from = [...bothers.keys(), bothers.length].map((d) =>
+      bothers.slice(d).reduce((sum, bother) => sum + bother, 0),
+    )
+    return (d: number) => from[d]!
+  }
+  return {
+    leastFrom: sums(levels.map(({ flows }) => flows[0]!.combo.bother)),
+    mostFrom: sums(levels.map(({ flows }) => flows[flows.length - 1]!.combo.bother)),
+  }
+}
+
+/** The best that the levels from each one on may still bring, and the trips that are not decided by it. */
+function stateOf(context: SearchContext, { days, mask, rest }: MaskSearch, levels: readonly List[]) {
+  const none = new Float64Array(rest.length)
+  const best = [...levels.map((_, d) => sumOf(levels.slice(d).map(({ extremes }) => extremes))), none]
+  const begun = { days, mask, order: [], allowed: context.allowed }
+  return { best, state: openTrips(context, begun, rest, best[0]!, none) }
 }
 
 function sumOf(rows: readonly Float64Array[]): Float64Array {

@@ -36,8 +36,7 @@ export interface CompoundTables {
 /** Tables for a coefficient of variation of one use's litres, each built when a mean first needs it. */
 export function compoundTables(cv: number): CompoundTables {
   const tables: CompoundTables = { litres: new Float32Array(0), uses: new Float32Array(0), drawOf }
-  /** Where a pair of large tables begins. */
-  const pairs = new Map<number, number>()
+  const rowOf = tableRows(tables, cv)
 
   function drawOf(mean: number): CompoundDraw {
     if (mean === 0) {
@@ -52,38 +51,46 @@ export function compoundTables(cv: number): CompoundTables {
     // The chance has 64 steps only: what the mixture's mean is off by is made up for.
     return { code: (rowOf(k) * MIXES + mix) * SLICES, scale: mean / (low + ((high - low) * mix) / MIXES) }
   }
+  return tables
+}
 
-  /** Where table k stands, the next one after it. */
-  function rowOf(k: number): number {
-    const rows = () => tables.litres.length / SLICES
+/** @returns where table k stands, the next one after it; built where it is not there yet */
+function tableRows(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: number): (k: number) => number {
+  /** Where a pair of large tables begins. */
+  const pairs = new Map<number, number>()
+  const rows = () => tables.litres.length / SLICES
+  const rowOf = (k: number): number => {
     if (k < IN_A_ROW) {
-      if (rows() <= k + 1) append(Array.from({ length: k + 2 - rows() }, (_, i) => rows() + i))
+      if (rows() <= k + 1)
+        append(
+          tables,
+          cv,
+          [...Array(k + 2 - rows()).keys()].map((i) => rows() + i),
+        )
       return k
     }
     if (rows() <= IN_A_ROW) rowOf(IN_A_ROW - 1)
     const row = pairs.get(k) ?? rows()
-    if (!pairs.has(k)) append([k, k + 1])
+    if (!pairs.has(k)) append(tables, cv, [k, k + 1])
     pairs.set(k, row)
     return row
   }
+  return rowOf
+}
 
-  function append(which: readonly number[]): void {
-    const { litres: oldLitres, uses: oldUses } = tables
-    const from = oldLitres.length
-    const [litres, uses] = [
-      new Float32Array(from + which.length * SLICES),
-      new Float32Array(from + which.length * SLICES),
-    ]
-    litres.set(oldLitres)
-    uses.set(oldUses)
-    which.forEach((k, i) => {
-      const at = from + i * SLICES
-      fillTable(meanOf(k), cv, litres.subarray(at, at + SLICES), uses.subarray(at, at + SLICES))
-    })
-    Object.assign(tables, { litres, uses })
+function append(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: number, which: readonly number[]): void {
+  const from = tables.litres.length
+  const longer = (old: Float32Array) => {
+    const row = new Float32Array(from + which.length * SLICES)
+    row.set(old)
+    return row
   }
-
-  return tables
+  const [litres, uses] = [longer(tables.litres), longer(tables.uses)]
+  which.forEach((k, i) => {
+    const at = from + i * SLICES
+    fillTable(meanOf(k), cv, litres.subarray(at, at + SLICES), uses.subarray(at, at + SLICES))
+  })
+  Object.assign(tables, { litres, uses })
 }
 
 function meanOf(k: number): number {

@@ -114,71 +114,88 @@ export interface SamplerOptions {
 }
 
 export function samplerOf(model: Model, chances: Chances, options: SamplerOptions = {}): Sampler {
-  const { tables = riskTables(), base = play(model), withFlush = false, withDraws = false, only } = options
+  const { tables = riskTables(), base = play(model), withFlush = false } = options
   const weather = weatherOf(chances)
   const tapped = new Set(tappedStreams(model))
   const viaStreams = model.activities.map((_, a) => [...tapped].some((s) => model.streams[s]!.activity === a))
   const isBase = chances.activities.map(({ exact }, a) => exact || viaStreams[a]!)
   const accounts = accountsOf(model, base, { tapped, isBase, withFlush })
-  let unit = 1
-  let place = evenFrom(1 + chances.activities.reduce((sum, { once }) => sum + once.length, 0))
-  const activities = chances.activities.flatMap((chance, index): ActivitySampler[] => {
-    const many = manyOf(chance, weather)
-    if (many === 'none' && chance.once.length === 0) return []
-    const context = { model, weather, tables }
-    const firstHalf = unit
-    unit += chance.once.length
-    const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
-    if (only !== undefined && only !== index) return []
-    const row = model.uses.subarray(index * model.grid.count, (index + 1) * model.grid.count)
-    const terms = accounts.terms[index]!
-    const [only0] = terms
-    const needsUses = viaStreams[index]! || withDraws || terms.some(({ ofUses }) => ofUses)
-    const sampled = activitySampler(chance, index, many, context, firstHalf)
-    const isPlain =
-      many === 'poisson' && sampled.heats === 1 && sampled.once.length === 0 && !needsUses && !isBase[index]
-    const through = isPlain && terms.length === 1 && only0!.second >= 0 ? only0! : null
-    const isDirect = !isBase[index] && !viaStreams[index]
-    return [
-      {
-        ...sampled,
-        places,
-        isBase: isBase[index]!,
-        uses: row,
-        viaStreams: viaStreams[index]!,
-        isDirect,
-        needsUses,
-        through,
-      },
-    ]
-  })
+  const ground = { model, weather, tables, viaStreams, isBase, accounts, options }
+  const { activities, words } = activitySamplers(chances, ground)
+  const starts = chances.containers.reduce((sum, container) => sum + 1 + container.starts.length, 0)
   return {
     model,
     streams: tables.streams,
     ledger: base,
     chances,
     accounts,
-    wordsPerTrip: chances.containers.reduce(
-      (sum, { starts }) => sum + 1 + starts.length,
-      chances.activities.length,
-    ),
-    wordsPerDay: evenFrom(place) / 2,
+    wordsPerTrip: chances.activities.length + starts,
+    wordsPerDay: words,
     signs: Int8Array.from(model.containers, ({ limit, side }) =>
       limit === null ? 0 : side === 'supply' ? -1 : 1,
     ),
     activities,
     onceAccounts: accountsOfOnce(activities, accounts),
     levels: chances.activities.map(({ levelSpread }) => tables.trip(levelSpread)),
-    containers: chances.containers.map(({ spread, starts, heater }) => ({
-      capacity: tables.trip(spread),
-      starts: starts.map(startSampler),
-      heater,
+    containers: chances.containers.map((container) => ({
+      capacity: tables.trip(container.spread),
+      starts: container.starts.map(startSampler),
+      heater: container.heater,
     })),
     normal: tables.normal,
     heats: weather.heats,
     heatChange: weather.change,
     beforeReuse: model.vessels.length > 0 ? whole(amountsBeforeReuse(model)) : new Float64Array(0),
     reusing: reusingStreams(model, tapped, accounts),
+  }
+}
+
+/** What every activity's sampler stands on. */
+interface Ground extends Context {
+  viaStreams: boolean[]
+  isBase: boolean[]
+  accounts: Accounts
+  options: SamplerOptions
+}
+
+/** Each activity that anybody does, with its places among a day's random words; @returns also how many words a day takes. */
+function activitySamplers(
+  chances: Chances,
+  ground: Ground,
+): { activities: ActivitySampler[]; words: number } {
+  let unit = 1
+  let place = evenFrom(1 + chances.activities.reduce((sum, { once }) => sum + once.length, 0))
+  const activities = chances.activities.flatMap((chance, index): ActivitySampler[] => {
+    const many = manyOf(chance, ground.weather)
+    if (many === 'none' && chance.once.length === 0) return []
+    const firstHalf = unit
+    unit += chance.once.length
+    const places = Int32Array.from(chance.falls, (falls) => (falls && many !== 'none' ? place++ : -1))
+    const { only } = ground.options
+    if (only !== undefined && only !== index) return []
+    const sampled = activitySampler(chance, index, many, ground, firstHalf)
+    return [{ ...sampled, ...routeOf(sampled, index, ground), places }]
+  })
+  return { activities, words: evenFrom(place) / 2 }
+}
+
+/** How an activity's luck gets to the levels. */
+function routeOf(
+  { many, heats, once }: Pick<ActivitySampler, 'many' | 'heats' | 'once'>,
+  index: number,
+  { model, viaStreams, isBase, accounts, options }: Ground,
+): Pick<ActivitySampler, 'isBase' | 'uses' | 'viaStreams' | 'isDirect' | 'needsUses' | 'through'> {
+  const terms = accounts.terms[index]!
+  const [first] = terms
+  const needsUses = viaStreams[index]! || options.withDraws === true || terms.some(({ ofUses }) => ofUses)
+  const isPlain = many === 'poisson' && heats === 1 && once.length === 0 && !needsUses && !isBase[index]
+  return {
+    isBase: isBase[index]!,
+    uses: model.uses.subarray(index * model.grid.count, (index + 1) * model.grid.count),
+    viaStreams: viaStreams[index]!,
+    isDirect: !isBase[index] && !viaStreams[index],
+    needsUses,
+    through: isPlain && terms.length === 1 && first!.second >= 0 ? first! : null,
   }
 }
 

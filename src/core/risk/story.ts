@@ -1,6 +1,7 @@
 import { partAt } from '../count'
-import type { Id } from '../model'
+import { heatStepsAt, type Id, type Model } from '../model'
 import type { Days } from '../quantities'
+import type { Term } from './accounts'
 import { BATCH } from './batch'
 import type { Sampler } from './sampler'
 import { playTrips } from './trips'
@@ -29,61 +30,102 @@ export type Reason =
 export function storyOf(sampler: Sampler, seed: number, trip: number): Story | null {
   const stream = sampler.streams(seed, trip, trip + 1)
   const end = playTrips(sampler, stream)
-  const c = end.stopper[0]!
-  if (c < 0) return null
-  const { model, signs, chances } = sampler
-  const { count } = model.grid
-  const last = partAt(model, end.days[0]!)
-  const sign = signs[c]!
-  const uses = model.activities.map(() => 0)
-  const brought = model.activities.map(() => 0)
-  const perUse = model.activities.map(() => 0)
-  const heats: number[] = []
-  let [start, limit] = [0, 0]
-  const terms = sampler.accounts.terms.map((all) =>
-    all.flatMap(({ first, second, factor, weights, ofUses }) =>
-      first === c ? [{ weights, ofUses, factor: 1 }] : second === c ? [{ weights, ofUses, factor }] : [],
-    ),
-  )
+  const stopper = end.stopper[0]!
+  if (stopper < 0) return null
+  const { model } = sampler
+  const days = end.days[0]!
+  const last = partAt(model, days)
+  const watched = watchTrip(sampler, stream, stopper, last)
+  const reasons = reasonsOf(model, watched, last)
+  return {
+    days,
+    stopper: model.containers[stopper]!.id,
+    ...hotDaysOf(sampler, watched.heats, model.grid.day[last]!),
+    reasons: reasons.sort((a, b) => b.closer - a.closer),
+  }
+}
+
+/** What moved one trip's stopper, and by how much. */
+interface Watched {
+  /** By activity: its uses, the litres of them over those of a mean use, and what it brought beside the mean. */
+  uses: number[]
+  perUse: number[]
+  brought: number[]
+  /** The slice of heat of each day. */
+  heats: number[]
+  /** By what the start and the limit differ from what is given. */
+  start: number
+  limit: number
+}
+
+function watchTrip(
+  sampler: Sampler,
+  stream: Parameters<typeof playTrips>[1],
+  stopper: number,
+  last: number,
+): Watched {
+  const { model, signs } = sampler
+  const { count, day } = model.grid
+  const sign = signs[stopper]!
+  const zeros = () => model.activities.map(() => 0)
+  const watched: Watched = {
+    uses: zeros(),
+    perUse: zeros(),
+    brought: zeros(),
+    heats: [],
+    start: 0,
+    limit: 0,
+  }
+  const terms = sampler.accounts.terms.map((all) => all.flatMap((term) => termOn(term, stopper)))
   playTrips(sampler, stream, null, {
     start: (batch) => {
-      start = sign * batch.off[c * BATCH]!
-      limit = sign * (model.containers[c]!.limit! - batch.limit[c * BATCH]!)
+      watched.start = sign * batch.off[stopper * BATCH]!
+      watched.limit = sign * (model.containers[stopper]!.limit! - batch.limit[stopper * BATCH]!)
     },
     drawn: (batch, a, i) => {
       if (i > last) return
-      if (i === 0 || model.grid.day[i] !== model.grid.day[i - 1]) heats[model.grid.day[i]!] = batch.heat[0]!
+      if (i === 0 || day[i] !== day[i - 1]) watched.heats[day[i]!] = batch.heat[0]!
+      const [uses, sums] = [batch.uses[0]!, batch.sums[0]!]
       const mean = model.uses[a * count + i]!
-      uses[a]! += batch.uses[0]!
-      perUse[a]! += batch.sums[0]!
+      watched.uses[a]! += uses
+      watched.perUse[a]! += sums
       for (const { weights, ofUses, factor } of terms[a]!)
-        brought[a]! += sign * factor * weights[i]! * ((ofUses ? batch.uses[0]! : batch.sums[0]!) - mean)
+        watched.brought[a]! += sign * factor * weights[i]! * ((ofUses ? uses : sums) - mean)
     },
   })
-  const usual = (a: number) =>
-    model.uses.subarray(a * count, a * count + last + 1).reduce((sum, n) => sum + n, 0)
-  const reasons: Reason[] = [
-    ...model.activities.map(({ id }, a): Reason => ({
+  return watched
+}
+
+/** What a term does to one container. */
+function termOn({ first, second, factor, weights, ofUses }: Term, container: number) {
+  if (first === container) return [{ weights, ofUses, factor: 1 }]
+  return second === container ? [{ weights, ofUses, factor }] : []
+}
+
+function reasonsOf({ activities, uses, grid: { count } }: Model, watched: Watched, last: number): Reason[] {
+  const usual = (a: number) => uses.subarray(a * count, a * count + last + 1).reduce((sum, n) => sum + n, 0)
+  return [
+    ...activities.map(({ id }, a): Reason => ({
       kind: 'activity',
       activity: id,
-      closer: brought[a]!,
-      uses: uses[a]!,
+      closer: watched.brought[a]!,
+      uses: watched.uses[a]!,
       usual: usual(a),
-      perUse: uses[a] === 0 ? 1 : perUse[a]! / uses[a]!,
+      perUse: watched.uses[a] === 0 ? 1 : watched.perUse[a]! / watched.uses[a]!,
     })),
-    { kind: 'start', closer: start },
-    { kind: 'capacity', closer: limit },
+    { kind: 'start', closer: watched.start },
+    { kind: 'capacity', closer: watched.limit },
   ]
-  const change = (day: number) =>
-    sampler.heats > 1 ? sampler.heatChange[day * sampler.heats + (heats[day] ?? 0)]! : 0
-  const given = [...chances.warmest].map((celsius) => Math.max(0, celsius - chances.heatAbove) / 5)
-  const days = [...Array(model.grid.day[last]! + 1).keys()]
+}
+
+/** Hot days of the trip up to one day, and those that were foreseen. */
+function hotDaysOf({ heats, heatChange, chances }: Sampler, drawn: readonly number[], lastDay: number) {
+  const change = (day: number) => (heats > 1 ? heatChange[day * heats + (drawn[day] ?? 0)]! : 0)
+  const given = [...chances.warmest].map((celsius) => heatStepsAt(celsius, chances.heatAbove))
+  const days = [...Array(lastDay + 1).keys()]
   return {
-    days: end.days[0]!,
-    stopper: model.containers[c]!.id,
     hotDays: days.filter((day) => given[day]! + change(day) > 0).length,
     hotDaysGiven: days.filter((day) => given[day]! > 0).length,
-    reasons: reasons.sort((a, b) => b.closer - a.closer),
   }
 }
 
