@@ -128,13 +128,11 @@ describe('a browser that keeps nothing, or not all', () => {
       }
     })
     const rigs = await keptRigs(page)
-    await page
-      .locator('input[type=file]')
-      .setInputFiles({
-        name: 'more.drycount.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from((await readFile(DEMO, 'utf8')).replace('"Family trailer"', '"Another"')),
-      })
+    await page.locator('input[type=file]').setInputFiles({
+      name: 'more.drycount.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from((await readFile(DEMO, 'utf8')).replace('"Family trailer"', '"Another"')),
+    })
     await page.getByRole('button', { name: 'Add to what is here' }).click()
     await trouble(page).getByText('no room left on this device').waitFor()
     await page.getByTestId('file-message').getByText('shown, but not saved').waitFor()

@@ -191,13 +191,11 @@ describe('by hand', () => {
   it('an import’s error and the question before clearing stand where they are seen', async () => {
     const { page } = await open('demo', '/settings', PHONE)
     await saved(page)
-    await page
-      .locator('input[type=file]')
-      .setInputFiles({
-        name: 'torn.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from((await readFile(DEMO, 'utf8')).slice(0, 900)),
-      })
+    await page.locator('input[type=file]').setInputFiles({
+      name: 'torn.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from((await readFile(DEMO, 'utf8')).slice(0, 900)),
+    })
     const message = page.getByTestId('file-message')
     await message.getByText('its end is missing').waitFor()
     const box = (await message.boundingBox())!

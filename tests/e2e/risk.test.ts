@@ -7,7 +7,7 @@ const open = useBrowser()
 const PATIENT = { timeout: 30_000 }
 
 const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())
-const planStrip = async (page: Page) => Number(parseFloat(await page.getByTestId('plan-strip').innerText()))
+const planStrip = async (page: Page) => Number.parseFloat(await page.getByTestId('plan-strip').innerText())
 /** All ten thousand trips have been played. */
 const final = (page: Page) =>
   expect.poll(() => page.getByTestId('risk-progress').innerText(), PATIENT).toBe('10,000 of 10,000 trips')
@@ -199,13 +199,11 @@ describe('habits by what can be planned on', () => {
       ].includes(id),
     )
     document.stays[0]!.habits = []
-    await page
-      .locator('input[type=file]')
-      .setInputFiles({
-        name: 'few.drycount.json',
-        mimeType: 'application/json',
-        buffer: Buffer.from(JSON.stringify(document)),
-      })
+    await page.locator('input[type=file]').setInputFiles({
+      name: 'few.drycount.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(document)),
+    })
     await page.getByTestId('count-strip').waitFor()
     await page.getByRole('link', { name: 'Habits' }).first().click()
     const reach = page.getByTestId('reach')

@@ -87,5 +87,5 @@ function roundContainer(container: Container, round: Round, { volume, mass }: Un
     ...('reserve' in container ? { reserve: round(container.reserve, volume) } : {}),
     ...('light' in container && container.light ? { light: round(container.light, volume) } : {}),
     ...('shell' in container ? { shell: round(container.shell, mass) } : {}),
-  } as Container
+  }
 }

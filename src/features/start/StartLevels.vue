@@ -53,8 +53,10 @@ const optionsOf = ({ size, kind: of }: PlannedTank) => [
   })),
 ]
 function read({ name }: PlannedTank, step: string) {
-  const { [name]: _, ...others } = props.choices.steps
-  emit('change', { steps: step === '' ? others : { ...others, [name]: Number(step) } })
+  const steps = { ...props.choices.steps }
+  if (step === '') delete steps[name]
+  else steps[name] = Number(step)
+  emit('change', { steps })
 }
 </script>
 
