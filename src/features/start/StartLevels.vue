@@ -53,10 +53,9 @@ const optionsOf = ({ size, kind: of }: PlannedTank) => [
   })),
 ]
 function read({ name }: PlannedTank, step: string) {
-  const steps = { ...props.choices.steps }
-  if (step === '') delete steps[name]
-  else steps[name] = Number(step)
-  emit('change', { steps })
+  const others = Object.entries(props.choices.steps).filter(([tank]) => tank !== name)
+  const own = step === '' ? [] : [[name, Number(step)] as const]
+  emit('change', { steps: Object.fromEntries([...others, ...own]) })
 }
 </script>
 
