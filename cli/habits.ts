@@ -2,7 +2,7 @@ import { habitsWorth } from '@/core/advice'
 import { count } from '@/core/count'
 import { daysPerBother } from '@/core/habits'
 import { caseOf, compile, compileChances, found, type Document, type StayCase } from '@/core/model'
-import { asCount, playTrips, PLAN_ON, quantileSorted, riskTables, samplerOf, tripStreams } from '@/core/risk'
+import { asCount, playTrips, PLAN_ON, quantileSorted, riskTables, samplerOf, tripLuck } from '@/core/risk'
 import type { Options } from './run'
 
 /** `dry-count habits`: the answer as documented in docs/command-line.md. */
@@ -11,7 +11,7 @@ export function habitsCommand(document: Document, { stay: id, seed, trials, hori
   const tables = riskTables()
   const model = compile(stayCase)
   const sampler = samplerOf(model, compileChances(stayCase, model), { tables })
-  const { days } = playTrips(sampler, tripStreams(seed, 0, trials))
+  const { days } = playTrips(sampler, tripLuck(seed, 0, trials))
   const planOn = asCount(quantileSorted(days.sort(), PLAN_ON), model.horizonDays)
   const { habits } = stayCase
   const ids = habits.map((habit) => habit.id)

@@ -43,6 +43,9 @@ function look(advice: Advice) {
   )
 }
 
+/** It waits for the screen, and for others to ask too. */
+const asked = (times: number) => vi.waitFor(() => expect(jobs()).toHaveLength(times), { timeout: 5000 })
+
 beforeEach(async () => {
   await import('@/workers')
   held = heldClient()
@@ -52,20 +55,21 @@ beforeEach(async () => {
 
 describe('advice beside the count', () => {
   it('is asked for only while somebody looks, and is what the core says', async () => {
-    const { go, settle } = held
+    const { go } = held
     const advice = useAdviceStore()
     expect(jobs()).toEqual([])
     const { document } = useWorkspaceStore()
     const habits = look('worth')
-    await settle()
+    await asked(1)
     await go()
     expect([...advice.worth.values()]).toEqual([
       ...habitsWorth(caseOf(document, STAY), HABITS, { seed: SEED, trials: TRIALS, tables: riskTables() }),
     ])
     expect(advice.isWorthCurrent).toBe(true)
     const stay = look('sensitivity')
-    await settle()
+    await asked(2)
     await go()
+    await asked(3)
     await go()
     expect(advice.swings).toEqual(sensitivity(caseOf(document, STAY)))
     expect(jobs()).toEqual(['worth', 'worth', 'sensitivity'])
@@ -80,7 +84,7 @@ describe('advice beside the count', () => {
     const { go, settle } = held
     const advice = useAdviceStore()
     look('worth')
-    await settle()
+    await asked(1)
     await go()
     const before = advice.worth
     const company = advice.askCompany('paper-plates')

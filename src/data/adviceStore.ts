@@ -1,4 +1,4 @@
-import { watchDebounced } from '@vueuse/core'
+import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
@@ -122,18 +122,16 @@ export const useAdviceStore = defineStore('advice', () => {
     }
   }
 
+  /** The screen is drawn first; and while something is dragged nobody reads what habits would buy. */
+  const askSoon = useDebounceFn(ask, WAIT_MS)
   watch(() => forecast.stay?.id, forget)
-  watchDebounced([() => forecast.stayCase, () => forecast.model], () => void ask(), {
-    // While something is dragged nobody reads what habits would buy.
-    debounce: WAIT_MS,
-  })
+  watch([() => forecast.stayCase, () => forecast.model], () => void askSoon())
 
   /** Keeps a piece of advice current as long as the component that calls it is there. */
   function follow(advice: Advice): void {
     onMounted(() => {
       watched.set(advice, (watched.get(advice) ?? 0) + 1)
-      // The screen is drawn first.
-      setTimeout(() => void ask(), WAIT_MS)
+      void askSoon()
     })
     onBeforeUnmount(() => {
       const left = (watched.get(advice) ?? 1) - 1

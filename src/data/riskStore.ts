@@ -6,7 +6,7 @@ import type { Risk, Story } from '@/core/risk'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 
-type Runner = ReturnType<(typeof import('@/workers'))['tripsRunner']>
+type Runner = ReturnType<(typeof import('@/workers'))['tripWaves']>
 
 /** The luck of the trips: one for all, so that what differs between two answers is the stay. */
 export const SEED = 20_270
@@ -53,9 +53,9 @@ export const useRiskStore = defineStore('risk', () => {
     state.value = 'running'
     const own = (asked += 1)
     try {
-      const [{ tripsRunner, workersFor }, client] = await Promise.all([import('@/workers'), jobs.client()])
+      const [{ tripWaves, workersFor }, client] = await Promise.all([import('@/workers'), jobs.client()])
       if (own !== asked) return
-      runner ??= tripsRunner(client, workersFor(navigator.hardwareConcurrency))
+      runner ??= tripWaves(client, workersFor(navigator.hardwareConcurrency))
       run(runner, stayCase, model)
     } catch {
       if (own === asked) failed()

@@ -1,3 +1,4 @@
+import { emptyDocument } from '@/core/model'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { produce } from 'immer'
@@ -7,7 +8,6 @@ import { loadChecks, type Checks } from './checks'
 import { useNoticeStore } from './noticeStore'
 import {
   COALESCE_MS,
-  emptyDocument,
   type Committed,
   type DocumentStore,
   type Edit,

@@ -2,7 +2,7 @@ import { ledger } from '@/core/count'
 import { flushKept, flushRatios } from '@/core/habits'
 import { caseOf, compile, type Document, type Id } from '@/core/model'
 import { allowedOf, reach, type Reach, type ReachOptions } from '@/core/reach'
-import { playTrips, tripStreams } from '@/core/risk'
+import { playTrips, tripLuck } from '@/core/risk'
 import { samplerFor } from './spreads'
 import { withHabitsIn } from './inDocument'
 
@@ -36,7 +36,7 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
     return Math.min(...ratios.map(({ least }) => least ?? Infinity))
   }
   const floor = Math.min(kept ?? flushKept(document.crews[0]!), leastLiquid([]))
-  const streams = tripStreams(1, 0, trips)
+  const streams = tripLuck(1, 0, trips)
   return sets
     .filter((set) => floor === 0 || leastLiquid(set) >= floor - 1e-9)
     .map((set) => {

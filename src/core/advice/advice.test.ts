@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
 import { caseOf, compile, type Document } from '../model'
-import { playTrips, quantileSorted, riskTables, tripStreams } from '../risk'
+import { playTrips, quantileSorted, riskTables, tripLuck } from '../risk'
 import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { habitsCompany, habitsWorth, sensitivity } from './index'
@@ -12,7 +12,7 @@ const TRIALS = 400
 const options = { seed: 4, trials: TRIALS, tables: riskTables() }
 const average = (document: Document) => count(compile(caseOf(document, STAY))).days!
 const planOn = (document: Document) =>
-  quantileSorted(playTrips(samplerFor(document, STAY, 28), tripStreams(4, 0, TRIALS)).days.sort(), 0.1)
+  quantileSorted(playTrips(samplerFor(document, STAY, 28), tripLuck(4, 0, TRIALS)).days.sort(), 0.1)
 
 describe('what habits buy, on the same trips', () => {
   const document = trailerDemo()

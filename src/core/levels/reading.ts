@@ -42,7 +42,7 @@ function fullOf(container: Full): number {
  */
 export function startOf(reading: Reading, container: Full): { level: Quantity; error: LevelError } {
   if (reading.way === 'known') return { level: owned(reading.level), error: evenly(0) }
-  if (reading.way === 'about') return { level: owned(reading.level), error: evenly(reading.within) }
+  if (reading.way === 'about') return { level: owned(reading.level), error: evenly(2 * reading.within) }
   if (reading.way === 'measured')
     return { level: owned(reading.level), error: { shape: 'normal', size: owned(reading.deviation) } }
   const step = container.panel ? panelSteps(container.panel)[reading.step] : undefined
@@ -50,12 +50,13 @@ export function startOf(reading: Reading, container: Full): { level: Quantity; e
   const full = fullOf(container)
   return {
     level: owned(((step.from + step.to) / 2) * full),
-    error: evenly(((step.to - step.from) / 2) * full),
+    error: evenly((step.to - step.from) * full),
   }
 }
 
-function evenly(size: number): LevelError {
-  return { shape: 'even', size: owned(size) }
+/** @param width of the whole span */
+function evenly(width: number): LevelError {
+  return { shape: 'even', size: owned(width) }
 }
 
 /** How a starting level was read, from what is kept of it. */
@@ -70,9 +71,9 @@ export function asReading(
     ({ from, to }) =>
       from < to &&
       Math.abs(((from + to) / 2) * full - level.value) < 1e-6 * full &&
-      Math.abs(((to - from) / 2) * full - error.size.value) < 1e-6 * full,
+      Math.abs((to - from) * full - error.size.value) < 1e-6 * full,
   )
   if (step >= 0) return { way: 'panel', step }
   if (error.size.value === 0) return { way: 'known', level: level.value }
-  return { way: 'about', level: level.value, within: error.size.value }
+  return { way: 'about', level: level.value, within: error.size.value / 2 }
 }

@@ -15,3 +15,15 @@ export interface Document {
   habits: Habit[]
   stays: Stay[]
 }
+
+export function emptyDocument(): Document {
+  return {
+    format: 'dry-count/document',
+    version: 4,
+    currentStay: null,
+    rigs: [],
+    crews: [],
+    habits: [],
+    stays: [],
+  }
+}

@@ -53,7 +53,7 @@ export type {
   Person,
   TimedFlow,
 } from './crew'
-export { DOCUMENT_FORMAT } from './document'
+export { DOCUMENT_FORMAT, emptyDocument } from './document'
 export type { Document } from './document'
 export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
 export type { Caution, Effect, Gear, Habit, HabitOn, LandRule, RedirectTo, Vessel, When } from './habit'

@@ -9,7 +9,7 @@ export function playerOf(stayCase: StayCase, horizonDays: Days, seed: number, ta
     const changed = withHabits(stayCase, habits)
     const model = compile(changed, { horizonDays })
     const sampler = samplerOf(model, compileChances(changed, model), { tables })
-    return { model, ...playTrips(sampler, tables.streams(seed, 0, trips)) }
+    return { model, ...playTrips(sampler, tables.luck(seed, 0, trips)) }
   }
   return {
     quantile(habits: readonly Id[], trips: number, allowed: number) {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { caseOf, compile, type Document, type Id } from '../model'
 import { owned } from '../quantities'
-import { chanceToLast, playTrips, tripStreams } from '../risk'
+import { chanceToLast, playTrips, tripLuck } from '../risk'
 import { everySet, searchWhole } from '../../../tests/support/everySet'
 import { expectFinderIsBest, finderArb } from '../../../tests/support/finder'
 import { samplerFor } from '../../../tests/support/spreads'
@@ -109,7 +109,7 @@ describe('the least bother that reaches the nights', () => {
                 'harrow-ridge',
                 HORIZON,
               ),
-              tripStreams(1, 0, 10_000),
+              tripLuck(1, 0, 10_000),
             ).days,
             UNTIL,
           ) >= 0.9,

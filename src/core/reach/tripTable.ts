@@ -8,7 +8,7 @@ import {
   type Model,
   type StayCase,
 } from '../model'
-import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Stream } from '../risk'
+import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Luck } from '../risk'
 import type { Days } from '../quantities'
 
 /** What fell in each trip of one activity: added up from the start, trip × (parts + 1) + part. */
@@ -45,7 +45,7 @@ export interface TableOptions {
 
 export function tripTable(stayCase: StayCase, options: TableOptions): TripTable {
   const { seed, trips, horizonDays, tables } = options
-  const streams = tables.streams(seed, 0, trips)
+  const streams = tables.luck(seed, 0, trips)
   const compileWith = (habits: readonly Id[]) => compile(withHabits(stayCase, habits), { horizonDays })
   const model = compileWith([])
   const compiled = new Map<string, { model: Model; chances: Chances }>()
@@ -85,7 +85,7 @@ export function rateHabits(habits: readonly Habit[], activity: Id): Id[] {
     .map(({ id }) => id)
 }
 
-function roomOf(sampler: Sampler, streams: readonly Stream[], limited: readonly number[]): Float64Array {
+function roomOf(sampler: Sampler, streams: readonly Luck[], limited: readonly number[]): Float64Array {
   const room = new Float64Array(streams.length * limited.length)
   playTrips(sampler, streams, null, {
     start: ({ off, limit, size }, first) => {
@@ -100,7 +100,7 @@ function roomOf(sampler: Sampler, streams: readonly Stream[], limited: readonly 
 }
 
 /** One activity's luck in every trip; where nothing is drawn, its means. */
-function drawOne(sampler: Sampler, streams: readonly Stream[], activity: number): Drawn {
+function drawOne(sampler: Sampler, streams: readonly Luck[], activity: number): Drawn {
   const { count } = sampler.model.grid
   const width = count + 1
   const drawn = {

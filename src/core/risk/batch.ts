@@ -1,6 +1,6 @@
 import { emptyVessels, type VesselState } from '../count'
 import type { Sampler } from './sampler'
-import type { Stream } from './streams'
+import type { Luck } from './luck'
 
 /**
  * Trips are played many at once, part by part: row after row of as many numbers as there are trips, so that the inner
@@ -11,7 +11,7 @@ export const BATCH = 256
 export interface Batch {
   /** Trips in it, up to `BATCH`; every row below has room for `BATCH`. */
   size: number
-  streams: Stream[]
+  streams: Luck[]
   /** The crew's own level, row = activity. */
   own: Float64Array
   /** Each container's capacity over the one given, and the level that stops it; row = container. */
@@ -79,7 +79,7 @@ export function newBatch({ model, accounts, wordsPerDay, wordsPerTrip }: Sampler
 }
 
 /** Begins with other trips. */
-export function restart(batch: Batch, { model }: Sampler, streams: readonly Stream[]): void {
+export function restart(batch: Batch, { model }: Sampler, streams: readonly Luck[]): void {
   batch.size = batch.going = streams.length
   batch.streams = streams.map((stream) => stream.clone())
   batch.days.fill(Infinity)

@@ -34,7 +34,7 @@ export function flushRange(
   const { accounts, model } = sampler
   const { count } = model.grid
   const least = new Float64Array(trials).fill(Infinity)
-  playTrips(sampler, sampler.streams(seed, 0, trials), null, {
+  playTrips(sampler, sampler.luck(seed, 0, trials), null, {
     part: ({ off, size }, i, first) => {
       if (i >= parts) return
       for (const { liquid, solids } of accounts.flush)

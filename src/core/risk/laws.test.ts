@@ -17,7 +17,7 @@ import {
   sampleTrips,
   samplerOf,
   storyOf,
-  tripStreams,
+  tripLuck,
   type Sampler,
 } from './index'
 import { switchHabitIn } from '../../../tests/support/inDocument'
@@ -40,7 +40,7 @@ function levelsAt(
   trips: number,
 ): Float64Array {
   const levels = new Float64Array(trips)
-  playTrips(sampler, tripStreams(seed, 0, trips), null, {
+  playTrips(sampler, tripLuck(seed, 0, trips), null, {
     part: ({ off, size }, i, first) => {
       const base = sampler.accounts.base[container * sampler.model.grid.count + i]!
       if (i === part) for (let j = 0; j < size; j++) levels[first + j] = base + off[container * BATCH + j]!
@@ -56,7 +56,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
         const sampler = samplerFor(withoutSpread(document))
         const { model, ledger } = sampler
         const counted = count(model)
-        const ends = playTrips(sampler, tripStreams(3, 0, 5), null, {
+        const ends = playTrips(sampler, tripLuck(3, 0, 5), null, {
           part: ({ off }, i) => {
             for (let c = 0; c < model.containers.length; c++) {
               const level = sampler.accounts.base[c * model.grid.count + i]! + off[c * BATCH]!
@@ -137,7 +137,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     const sampler = samplerFor(trailerDemo(), 'harrow-ridge', 20)
     const spreadOf = (trips: number) => {
       const means = Array.from({ length: 40 }, (_, k) => {
-        const { days } = playTrips(sampler, tripStreams(100 + k, 0, trips))
+        const { days } = playTrips(sampler, tripLuck(100 + k, 0, trips))
         return moments(days).mean
       })
       return Math.sqrt(moments(means).variance)
@@ -156,7 +156,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       20,
     )
     const mean = (sampler: Sampler, seed: number) =>
-      moments(playTrips(sampler, tripStreams(seed, 0, 200)).days).mean
+      moments(playTrips(sampler, tripLuck(seed, 0, 200)).days).mean
     const common = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 1))
     const apart = Array.from({ length: 25 }, (_, k) => mean(other, k + 1) - mean(base, k + 501))
     expect(moments(apart).variance / moments(common).variance).toBeGreaterThan(3)
@@ -219,7 +219,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     const [trips, days] = [4000, 3]
     const sampler = samplerFor(document, 'stay', days)
     const uses = new Float64Array(trips * days)
-    playTrips(sampler, tripStreams(2, 0, trips), null, {
+    playTrips(sampler, tripLuck(2, 0, trips), null, {
       drawn: ({ uses: row, size }, _, i, first) => {
         for (let j = 0; j < size; j++) uses[(first + j) * days + sampler.model.grid.day[i]!]! += row[j]!
       },
@@ -236,8 +236,8 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     fc.assert(
       fc.property(anyStay, fc.integer({ min: 1, max: 99 }), (document, seed) => {
         const sampler = samplerFor(document)
-        const unseen = playTrips(sampler, tripStreams(seed, 0, 40))
-        const seen = playTrips(sampler, tripStreams(seed, 0, 40), null, { drawn: () => undefined })
+        const unseen = playTrips(sampler, tripLuck(seed, 0, 40))
+        const seen = playTrips(sampler, tripLuck(seed, 0, 40), null, { drawn: () => undefined })
         for (let t = 0; t < 40; t++) {
           if (Number.isFinite(unseen.days[t]!)) expect(seen.days[t]).toBeCloseTo(unseen.days[t]!, 6)
           else expect(seen.days[t]).toBe(Infinity)
@@ -281,7 +281,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       const sign = sampler.signs[c]!
       const part = model.grid.edges.findIndex((edge) => edge >= story.days) - 1
       let nearer = 0
-      playTrips(sampler, tripStreams(5, t, t + 1), null, {
+      playTrips(sampler, tripLuck(5, t, t + 1), null, {
         part: ({ off, limit }, i) => {
           const change =
             sampler.accounts.base[c * model.grid.count + i]! +

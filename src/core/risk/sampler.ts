@@ -6,7 +6,7 @@ import { riskTables, type RiskTables, type SumsTable } from './tables'
 import type { CompoundTables } from './compound'
 import { edgesOf, normalSlices, type Slices } from './slices'
 import { startSampler, type StartSampler } from './starts'
-import type { TripStreams } from './streams'
+import type { TripLuck } from './luck'
 
 /** Slices of a day's heat. */
 const HEAT_SLICES = 16
@@ -71,7 +71,7 @@ export interface ContainerSampler {
  */
 export interface Sampler {
   model: Model
-  streams: TripStreams
+  luck: TripLuck
   ledger: Ledger
   chances: Chances
   accounts: Accounts
@@ -125,7 +125,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
   const starts = chances.containers.reduce((sum, container) => sum + 1 + container.starts.length, 0)
   return {
     model,
-    streams: tables.streams,
+    luck: tables.luck,
     ledger: base,
     chances,
     accounts,

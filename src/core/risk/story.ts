@@ -28,7 +28,7 @@ export type Reason =
  * @param sampler one that draws every activity's uses (`withDraws`) @param trip its number among those of the seed @returns null where nothing stops it
  */
 export function storyOf(sampler: Sampler, seed: number, trip: number): Story | null {
-  const stream = sampler.streams(seed, trip, trip + 1)
+  const stream = sampler.luck(seed, trip, trip + 1)
   const end = playTrips(sampler, stream)
   const stopper = end.stopper[0]!
   if (stopper < 0) return null

@@ -1,6 +1,6 @@
 import { compoundTables, type CompoundTables } from './compound'
 import { edgesOf, lognormalSlices, normalSlices, type Slices } from './slices'
-import { keptStreams, type TripStreams } from './streams'
+import { keptLuck, type TripLuck } from './luck'
 
 /** Slices of what is drawn once a trip, and of the litres of a known number of uses. */
 export const TRIP_SLICES = 2048
@@ -17,7 +17,7 @@ export interface RiskTables {
   trip: (cv: number) => Slices
   compound: (cv: number) => CompoundTables
   sums: (cv: number) => SumsTable
-  streams: TripStreams
+  luck: TripLuck
 }
 
 export function riskTables(): RiskTables {
@@ -27,7 +27,7 @@ export function riskTables(): RiskTables {
     trip: once((cv) => lognormalSlices(1, cv, tripEdges)),
     compound: once(compoundTables),
     sums: once((cv) => once((n) => lognormalSlices(n, n === 0 ? 0 : cv / Math.sqrt(n), sumEdges))),
-    streams: keptStreams(),
+    luck: keptLuck(),
   }
 }
 

@@ -5,7 +5,7 @@ import { drawDay, drawExact, drawMany, drawThrough, drawTrips } from './draws'
 import { addDay, addOnce } from './once'
 import type { ActivitySampler, Sampler } from './sampler'
 import { markStops, stopAtStart } from './stops'
-import type { Stream } from './streams'
+import type { Luck } from './luck'
 
 /** Who wants to see more of trips than their ends; `first` is the number of the batch's first trip. */
 export interface Watch {
@@ -27,7 +27,7 @@ export interface TripEnds {
  */
 export function playTrips(
   sampler: Sampler,
-  streams: readonly Stream[],
+  streams: readonly Luck[],
   bands: Bands | null = null,
   watch: Watch | null = null,
 ): TripEnds {

@@ -88,15 +88,3 @@ export interface DocumentStore {
 }
 
 export type StoreEvent = 'edited' | 'outdated' | 'deleted'
-
-export function emptyDocument(): Document {
-  return {
-    format: 'dry-count/document',
-    version: 4,
-    currentStay: null,
-    rigs: [],
-    crews: [],
-    habits: [],
-    stays: [],
-  }
-}

@@ -1,7 +1,6 @@
-import type { Document } from '@/core/model'
+import { emptyDocument, type Document } from '@/core/model'
 import { applied, inverse } from './changes'
 import {
-  emptyDocument,
   type Committed,
   type DocumentStore,
   type Edit,

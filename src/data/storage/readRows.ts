@@ -1,6 +1,5 @@
-import type { Document } from '@/core/model'
+import { emptyDocument, type Document } from '@/core/model'
 import { LISTS, setList, type Row } from './changes'
-import { emptyDocument } from './documentStore'
 
 interface Rows {
   toArray: () => PromiseLike<unknown[]>

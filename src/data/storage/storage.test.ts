@@ -1,3 +1,4 @@
+import { emptyDocument } from '@/core/model'
 import 'fake-indexeddb/auto'
 import Dexie from 'dexie'
 import fc from 'fast-check'
@@ -7,7 +8,7 @@ import type { Document } from '@/core/model'
 import { applied, changesBetween, inverse, merged } from './changes'
 import { DATABASE_NAMES } from './database'
 import { openDexieStore } from './dexieStore'
-import { COALESCE_MS, HISTORY_STEPS, emptyDocument, type DocumentStore, type Edit } from './documentStore'
+import { COALESCE_MS, HISTORY_STEPS, type DocumentStore, type Edit } from './documentStore'
 import { openMemoryStore, sharedMemory } from './memoryStore'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { emptyDocument } from '@/core/model'
 import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
 import { ref } from 'vue'
 import { UNITS, type Dimension } from '@/core/quantities'
-import { emptyDocument } from '@/data/storage/documentStore'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
 import { useKeepingStore } from '@/data/keepingStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -30,7 +30,7 @@ export function useReading(members: () => readonly Id[]) {
     const size = levels.reduce((sum, entry) => sum + entry.error.size.value, 0)
     if (one.way === 'known') return { way: 'known', level }
     return one.way === 'about'
-      ? { way: 'about', level, within: size }
+      ? { way: 'about', level, within: size / 2 }
       : { way: 'measured', level, deviation: size }
   })
   const steps = computed(() => (panel.value ? panelSteps(panel.value) : []))

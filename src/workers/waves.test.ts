@@ -6,12 +6,12 @@ import { trailerDemo } from '../../scripts/demo/trailer'
 import { doJob, heldClient } from '../../tests/support/heldClient'
 import type { JobClient } from './client'
 import { jobRoom } from './room'
-import { FIRST_TRIPS, WAVES, tripsRunner, workersFor, type TripsRequest } from './trips'
+import { FIRST_TRIPS, WAVES, tripWaves, workersFor, type WavesRequest } from './waves'
 
 const document = trailerDemo()
 const stayCase = caseOf(document, 'harrow-ridge')
 const model = compile(stayCase)
-const request = (revision: number): TripsRequest => ({
+const request = (revision: number): WavesRequest => ({
   subject: { revision, stayCase },
   model,
   seed: 1,
@@ -30,7 +30,7 @@ function atOnce(): JobClient {
 async function collect(client: JobClient, workers: number) {
   const risks: Risk[] = []
   const told: string[] = []
-  await tripsRunner(client, workers).run(request(1), {
+  await tripWaves(client, workers).run(request(1), {
     onRisk: (risk) => risks.push(risk),
     onStory: (story) => told.push(story?.stopper ?? ''),
     onFailed: () => told.push('failed'),
@@ -50,7 +50,7 @@ describe('a run of trips on workers', () => {
 
   it('an edit cancels what is under way: the old run answers nothing more; so does stopping', async () => {
     const { client, settle, go } = heldClient()
-    const runner = tripsRunner(client, 1)
+    const runner = tripWaves(client, 1)
     const seen: [number, number][] = []
     const start = (revision: number) =>
       runner.run(request(revision), {

@@ -27,7 +27,7 @@ export function workersFor(cores: number): number {
 }
 
 /** What is to be known of a stay's trips. */
-export interface TripsRequest {
+export interface WavesRequest {
   subject: Subject
   model: Model
   seed: number
@@ -36,7 +36,7 @@ export interface TripsRequest {
   bandParts: number
 }
 
-export interface TripsHooks {
+export interface WavesHooks {
   /** After each wave, what all trips so far say. */
   onRisk: (risk: Risk, isLast: boolean) => void
   /** The trip to plan on, told after the last wave; null: nothing stops it. */
@@ -49,10 +49,10 @@ export interface TripsHooks {
  * another run, or stopping, leaves what is under way unanswered; a worker is busy with it for one piece at most.
  * Trips are told apart by number, so the result does not depend on how many workers there are.
  */
-export function tripsRunner(client: JobClient, workers: number) {
+export function tripWaves(client: JobClient, workers: number) {
   let running = 0
 
-  async function run(request: TripsRequest, { onRisk, onStory, onFailed }: TripsHooks): Promise<void> {
+  async function run(request: WavesRequest, { onRisk, onStory, onFailed }: WavesHooks): Promise<void> {
     const own = (running += 1)
     try {
       let sample: Sample | null = null
@@ -72,7 +72,7 @@ export function tripsRunner(client: JobClient, workers: number) {
     }
   }
 
-  function piecesOf({ subject, seed, bandParts }: TripsRequest, from: number, to: number): Promise<Sample>[] {
+  function piecesOf({ subject, seed, bandParts }: WavesRequest, from: number, to: number): Promise<Sample>[] {
     return shares(from, to, workers).map(([first, last], w) =>
       client.run(`risk-${w}`, 'sample', subject, { seed, from: first, to: last, bandParts }),
     )
