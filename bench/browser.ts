@@ -62,9 +62,8 @@ export async function benchBrowser(): Promise<void> {
   console.log(
     `browser: ${counts.length} counts in ten seconds of dragging, ${median(counts).toFixed(2)} ms median (limit 4)`,
   )
-  console.log(
-    `browser: ${longTasks.length} tasks over 50 ms${longTasks.length > 0 ? `, longest ${Math.max(...longTasks).toFixed(0)} ms` : ''} (limit 0)`,
-  )
+  const longest = longTasks.length > 0 ? `, longest ${Math.max(...longTasks).toFixed(0)} ms` : ''
+  console.log(`browser: ${longTasks.length} tasks over 50 ms${longest} (limit 0)`)
   console.log(
     `browser: frame ${median(frames).toFixed(1)} ms median, ${frames.filter((ms) => ms > 34).length} of ${frames.length} over two frames`,
   )

@@ -5,7 +5,8 @@ type NewId = (kind: Kind) => Id
 
 /**
  * A document with everything of another one added; nothing of the first is changed or lost. An entity that is there
- * already, alike to the letter but for its id, is not added twice; one that only shares an id gets a new one, and what refers to it follows.
+ * already, alike to the letter but for its id, is not added twice; one that only shares an id gets a new one, and what
+ * refers to it follows.
  * @param newId gives an id that neither document has
  * @returns the current stay is the added document's, where it has one
  */

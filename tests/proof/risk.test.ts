@@ -28,8 +28,9 @@ it(`plan on holds in 88 to 92 of 100 plain trips, over ${STAYS} generated stays 
     expect(Math.abs(held / TRIPS - 0.9)).toBeLessThan(0.02)
   }
   const mean = shares.reduce((sum, share) => sum + share, 0) / shares.length
+  const percent = (share: number) => `${(100 * share).toFixed(2)} %`
   console.log(
-    `held on average ${(100 * mean).toFixed(2)} %, at least ${(100 * Math.min(...shares)).toFixed(2)} %, at most ${(100 * Math.max(...shares)).toFixed(2)} %`,
+    `held on average ${percent(mean)}, at least ${percent(Math.min(...shares))}, at most ${percent(Math.max(...shares))}`,
   )
   expect(shares.length).toBe(STAYS)
   expect(Math.abs(mean - 0.9)).toBeLessThan(0.004)

@@ -49,7 +49,8 @@ export type Caution = (typeof CAUTIONS)[number]
  * What a habit does to a flow (model.md section 4). `rate` multiplies uses, `replace` sets litres per use (of which
  * `trickle` run while the water is paused) and `volume` multiplies them, `trickle` multiplies what runs while paused,
  * `adds` what a use adds from elsewhere (paper brought in, urine), `bring` draws a share of its
- * water from what is brought in by jug, `redirect` leads a share of what drains elsewhere, `catch` keeps a share of what drains in the habit's vessel, and `reuse` draws up to a share of a use's water from it.
+ * water from what is brought in by jug, `redirect` leads a share of what drains elsewhere, `catch` keeps a share of what
+ * drains in the habit's vessel, and `reuse` draws up to a share of a use's water from it.
  */
 export type Effect =
   | { kind: 'rate'; activity: Id; factor: Quantity }

@@ -35,7 +35,8 @@ export interface RecordedRule {
 export const LEVEL_ERRORS = ['even', 'normal'] as const
 
 /**
- * How well a starting level is known. `even`: anywhere in a span of `size` L about it, as read off a panel. `normal`: measured in litres, with a standard deviation of `size`.
+ * How well a starting level is known. `even`: anywhere in a span of `size` L about it, as read off a panel. `normal`:
+ * measured in litres, with a standard deviation of `size`.
  */
 export interface LevelError {
   shape: (typeof LEVEL_ERRORS)[number]

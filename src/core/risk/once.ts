@@ -27,7 +27,10 @@ export function drawOnce(sampler: Sampler, batch: Batch, i: number, isWatched: b
   }
 }
 
-/** In which part of the day a draw falls, 4 for none: as many as there are sums it reaches. Without a branch, since no guess about it would be any good. */
+/**
+ * In which part of the day a draw falls, 4 for none: as many as there are sums it reaches. Without a branch, since no guess
+ * about it would be any good.
+ */
 function placeOnce(
   sampler: Sampler,
   batch: Batch,

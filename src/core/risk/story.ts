@@ -25,7 +25,8 @@ export type Reason =
 /**
  * One trip played again, with what moved it. Closer = what the activity brought to the stopper up to the end of the part
  * in which it stopped, less the mean of that; the start's and the limit's difference from what is given.
- * @param sampler one that draws every activity's uses (`withDraws`) @param trip its number among those of the seed @returns null where nothing stops it
+ * @param sampler one that draws every activity's uses (`withDraws`) @param trip its number among those of the seed
+ * @returns null where nothing stops it
  */
 export function storyOf(sampler: Sampler, seed: number, trip: number): Story | null {
   const stream = sampler.luck(seed, trip, trip + 1)
