@@ -12,7 +12,10 @@ import * as t from '@/texts/t'
       v-for="item in NAVIGATION"
       :key="item.to"
       :to="item.to"
-      class="flex min-h-15 flex-1 flex-col items-center justify-center gap-0.5 border-t-4 border-transparent text-[0.9rem] font-semibold text-soft"
+      :class="[
+        'flex min-h-15 flex-1 flex-col items-center justify-center gap-0.5 border-t-4',
+        'border-transparent text-[0.9rem] font-semibold text-soft',
+      ]"
       exact-active-class="!border-ink !text-ink"
     >
       <component :is="item.icon" :size="22" aria-hidden="true" />{{ item.label }}

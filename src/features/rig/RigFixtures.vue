@@ -68,7 +68,10 @@ function remove(id: string) {
       <li
         v-for="fixture in rig.fixtures"
         :key="fixture.id"
-        class="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-t border-line py-4 lg:grid-cols-[minmax(0,4fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,8fr)_3rem]"
+        :class="[
+          'grid grid-cols-2 items-start gap-x-4 gap-y-3 border-t border-line py-4',
+          'lg:grid-cols-[minmax(0,4fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,8fr)_3rem]',
+        ]"
         :data-testid="`fixture-${fixture.id}`"
       >
         <TextField

@@ -55,7 +55,10 @@ function setEndValve(outlet: Outlet, has: boolean) {
       <li
         v-for="outlet in rig.outlets"
         :key="outlet.id"
-        class="grid grid-cols-2 items-start gap-x-4 gap-y-3 border-t border-line py-4 lg:grid-cols-[minmax(0,3fr)_minmax(0,5fr)_repeat(4,minmax(0,2fr))_3rem]"
+        :class="[
+          'grid grid-cols-2 items-start gap-x-4 gap-y-3 border-t border-line py-4',
+          'lg:grid-cols-[minmax(0,3fr)_minmax(0,5fr)_repeat(4,minmax(0,2fr))_3rem]',
+        ]"
         :data-testid="`outlet-${outlet.id}`"
       >
         <TextField

@@ -86,7 +86,10 @@ function daysOf(id: string): string {
       <li
         v-for="container in rig.containers"
         :key="container.id"
-        class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-4 lg:grid-cols-[minmax(0,5fr)_repeat(3,minmax(0,3fr))_5rem_3rem]"
+        :class="[
+          'grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-4',
+          'lg:grid-cols-[minmax(0,5fr)_repeat(3,minmax(0,3fr))_5rem_3rem]',
+        ]"
         :data-testid="`tank-${container.id}`"
         :data-anchor="`tank-${container.id}`"
       >

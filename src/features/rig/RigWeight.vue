@@ -129,7 +129,10 @@ function setLift(kg: number) {
             <span
               v-for="(day, d) in days"
               :key="day.label"
-              class="figure flex h-[1.6rem] min-w-0 flex-1 justify-center text-[0.85rem] first:justify-start last:justify-end whitespace-nowrap text-soft"
+              :class="[
+                'figure flex h-[1.6rem] min-w-0 flex-1 justify-center text-[0.85rem]',
+                'first:justify-start last:justify-end whitespace-nowrap text-soft',
+              ]"
               >{{ d % Math.ceil(days.length / 7) === 0 ? day.short : '' }}</span
             >
           </div>

@@ -85,7 +85,10 @@ function finish() {
       </div>
     </form>
     <aside
-      class="border-t-2 border-ink pt-4 max-lg:order-first max-lg:border-t-0 max-lg:border-b-2 max-lg:pt-0 max-lg:pb-3 lg:border-t-0 lg:border-l-2 lg:pt-0 lg:pl-10"
+      :class="[
+        'border-t-2 border-ink pt-4 max-lg:order-first max-lg:border-t-0 max-lg:border-b-2',
+        'max-lg:pt-0 max-lg:pb-3 lg:border-t-0 lg:border-l-2 lg:pt-0 lg:pl-10',
+      ]"
       :aria-label="t.start.live"
     >
       <TheCount :words="preview" :risk="risk" compact />

@@ -58,7 +58,10 @@ function nameByNumber(crew: Crew, before: number) {
       <li
         v-for="person in crew.persons"
         :key="person.id"
-        class="grid grid-cols-[minmax(0,1fr)_2.75rem] items-end gap-x-3 gap-y-2 border-t border-line py-3 lg:grid-cols-[minmax(0,4fr)_minmax(0,6fr)_minmax(0,6fr)_2.75rem]"
+        :class="[
+          'grid grid-cols-[minmax(0,1fr)_2.75rem] items-end gap-x-3 gap-y-2 border-t border-line',
+          'py-3 lg:grid-cols-[minmax(0,4fr)_minmax(0,6fr)_minmax(0,6fr)_2.75rem]',
+        ]"
         :data-testid="`person-${person.id}`"
       >
         <TextField

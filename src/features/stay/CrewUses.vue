@@ -58,7 +58,10 @@ const source = ({ volume: quantity }: Activity) => formatSource(quantity)
         :key="activity.id"
         :data-testid="`use-${activity.id}`"
         :data-anchor="`use-${activity.id}`"
-        class="grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-3 lg:grid-cols-[minmax(0,5fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,6fr)_3rem]"
+        :class="[
+          'grid grid-cols-2 items-start gap-x-4 gap-y-2 border-t border-line py-3',
+          'lg:grid-cols-[minmax(0,5fr)_minmax(0,3fr)_minmax(0,3fr)_minmax(0,6fr)_3rem]',
+        ]"
       >
         <div v-if="activity.kind === 'own'" class="col-span-2 grid grid-cols-2 gap-2 lg:col-span-1">
           <TextField

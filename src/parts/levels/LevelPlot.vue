@@ -16,7 +16,10 @@ const AROUND = 60
 
 type Colours = ReturnType<typeof themeColours>
 
-/** A panel for each tank, its name in the corner its line does not begin in: the band of eight trips in ten, the average, and the limit it runs against. */
+/**
+ * A panel for each tank, its name in the corner its line does not begin in: the band of eight trips in ten, the average, and
+ * the limit it runs against.
+ */
 const plot = computed(() => {
   void settings.shownTheme
   const colours = themeColours()

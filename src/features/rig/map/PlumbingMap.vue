@@ -186,7 +186,10 @@ function drop(event: PointerEvent) {
       <div
         v-for="box in layout.fixtures"
         :key="box.id"
-        class="absolute flex -translate-y-1/2 flex-col items-center justify-center border-2 border-line bg-paper px-1 text-center leading-tight font-semibold hyphens-auto wrap-anywhere max-sm:text-[0.9rem]"
+        :class="[
+          'absolute flex -translate-y-1/2 flex-col items-center justify-center border-2 border-line bg-paper px-1',
+          'text-center leading-tight font-semibold hyphens-auto wrap-anywhere max-sm:text-[0.9rem]',
+        ]"
         lang="en"
         :style="{
           top: `${box.y}px`,

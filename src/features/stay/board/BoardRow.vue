@@ -23,7 +23,8 @@ const limitY = () => (props.row.limit === null ? null : HEIGHT * (1 - props.row.
 function label({ day, endL, overL }: BoardCell): string {
   const level = t.board.cell(props.row.name, props.days[day]!.label, words(endL, props.row.unit))
   if (overL <= 1e-9) return level
-  return `${level} ${props.row.side === 'supply' ? t.board.short(words(overL, props.row.unit)) : t.board.over(words(overL, props.row.unit))}`
+  const past = props.row.side === 'supply' ? t.board.short : t.board.over
+  return `${level} ${past(words(overL, props.row.unit))}`
 }
 /** The number stands where the line does not. */
 const labelAbove = ({ profile }: BoardCell) => Math.max(profile[0]!.share, profile.at(-1)!.share) < 0.7
