@@ -23,31 +23,45 @@ const SHOTS: Shot[] = [
   { name: 'why', hash: '/', prepare: askWhy },
   { name: 'start', hash: '/start' },
   { name: 'start-phone', hash: '/start?step=2', phone: true },
-  { name: 'rig', hash: '/rig' },
+  { name: 'rig', hash: '/rig?show=map' },
   { name: 'rig-phone', hash: '/rig', phone: true },
   { name: 'habits', hash: '/habits' },
   { name: 'reach', hash: '/habits', prepare: reachNights },
   { name: 'habits-phone', hash: '/habits', phone: true },
   { name: 'gray-to-black', hash: '/rig/gray-to-black' },
   { name: 'settings', hash: '/settings' },
+  { name: 'level', hash: '/', phone: true, prepare: readPanel },
 ]
 
 async function drawLevels(page: Page) {
-  await page.locator('[data-fold=chart] h2 button').click()
+  await openSection(page, 'chart')
   await page.locator('[data-testid=plot] svg').first().waitFor()
   await scrollTo(page, '#chart')
 }
 
 async function showRisk(page: Page) {
+  await openSection(page, 'risk')
   await page.getByTestId('risk-story').getByRole('listitem').first().waitFor()
   await scrollTo(page, '#risk')
 }
 
 async function reachNights(page: Page) {
+  await openSection(page, 'reach')
   await page.getByRole('button', { name: 'Find the least bother' }).click()
   await page.getByTestId('reach-answer').waitFor({ timeout: 60_000 })
   await page.getByRole('button', { name: 'Find the least bother' }).waitFor({ timeout: 60_000 })
   await scrollTo(page, '#reach')
+}
+
+async function readPanel(page: Page) {
+  await page.getByTestId('gauge-gray').getByRole('button', { name: /how its level was read/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('radio', { name: 'Off the panel' }).click()
+  await dialog.getByRole('radio', { name: 'thirds' }).click()
+}
+
+function openSection(page: Page, section: string) {
+  return page.locator(`[data-fold=${section}] h2 button`).click()
 }
 
 function scrollTo(page: Page, place: string) {

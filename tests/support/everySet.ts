@@ -17,7 +17,7 @@ export interface EverySetOptions {
 /** Every set that the groups allow, each played by the sampler alone: what a search must find, by hand. */
 export function everySet(document: Document, { untilDays, trips, without = [], kept }: EverySetOptions) {
   const stay = document.stays[0]!
-  const horizon = Math.min(stay.horizonDays.value, Math.ceil(untilDays * 1.25 + 2))
+  const horizon = Math.min(stay.horizonDays.value, Math.ceil(untilDays + 1))
   const habits = document.habits.filter(({ id }) => !without.includes(id))
   const groupOf = (id: Id) => habits.find((one) => one.id === id)!.group
   const sets = habits.reduce<Id[][]>(

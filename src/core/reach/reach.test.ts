@@ -15,7 +15,7 @@ import { isThorough, often } from '../../../tests/support/thorough'
 
 const TRIPS = 120
 const UNTIL = 8
-const HORIZON = Math.ceil(UNTIL * 1.25 + 2)
+const HORIZON = UNTIL + 1
 const TEN = [
   'wet-soap-rinse', 'one-hair-rinse', 'shower-every-other', 'shower-basin', 'basin-dishes', 'paper-plates',
   'no-liquid-flush', 'toilets-away', 'pump-off', 'tooth-cup',
@@ -83,7 +83,8 @@ describe('the least bother that reaches the nights', () => {
       }
       for (let k = 1; k < curve.length; k++) {
         expect(curve[k]!.bother).toBeGreaterThan(curve[k - 1]!.bother)
-        expect(curve[k]!.days).toBeGreaterThanOrEqual(curve[k - 1]!.days + 0.1 - 1e-9)
+        const step = curve[k]!.isBeyond ? 0 : 0.1
+        expect(curve[k]!.days).toBeGreaterThanOrEqual(curve[k - 1]!.days + step - 1e-9)
       }
       // No set lasts a tenth of a day longer than the curve does for its bother.
       for (const { bother, days } of all) {
@@ -134,7 +135,8 @@ describe('the least bother that reaches the nights', () => {
     const found = searched(demoWith(set))
     const free = searched(demoWith(set, savesFlush))
     const held = found.heldBack.find(({ by }) => by === 'school')!
-    expect(held.most).toEqual(free.most)
+    // Beyond the horizon any set will do.
+    expect(held.most.days).toBe(free.most.days)
     expect(held.most.days).toBeGreaterThan(found.most.days + 0.1)
     expect(free.heldBack.some(({ by }) => by === 'school')).toBe(false)
     // No school and no floor of a cassette: nothing is held back.

@@ -48,7 +48,7 @@ export interface Reach {
   heldBack: HeldBack[]
 }
 
-/** `goal` is undefined until the curve has come so far, the rest until it is whole. */
+/** `goal` is undefined until it was searched for, the rest until the curve is whole. */
 export type ReachSoFar = Pick<Reach, 'curve'> & Partial<Reach>
 
 export interface ReachOptions {
@@ -65,9 +65,8 @@ export interface ReachOptions {
 }
 
 export const SAMPLE = 500
-/** How far beyond the goal the curve is followed: what buys more than that nobody asked for, and it says 'or more'. */
-const BEYOND_GOAL = 1.25
-const BEYOND_DAYS = 2
+/** How far beyond the goal the curve is followed, days: what buys more nobody asked for, and it says 'or more'. */
+const BEYOND_DAYS = 1
 
 /**
  * Which habits make a stay last, with the least bother, and the whole trade-off of bother against days. Habits that are
@@ -77,16 +76,17 @@ const BEYOND_DAYS = 2
  * @yields after each step what is known so far, so that it can be shown and stopped
  */
 export function* reach(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
-  const { untilDays, without = [], underFloor = false } = options
+  const { without = [], underFloor = false } = options
   const ground = groundOf(stayCase, options)
   const { crew } = stayCase
   const held = { without, keeps: underFloor ? ('nothing' as const) : ('school' as const) }
   const search = searchOn(ground, held)
   const curve: HabitSet[] = [search.judge({ habits: [], bother: 0 })]
-  let goal: Goal | null | undefined
+  yield { curve: [...curve] }
+  // What was asked comes first, the whole trade-off after it.
+  const goal: Goal | null = search.goal(curve)
   for (let last = curve[0]!; ;) {
-    if (goal === undefined && last.days >= untilDays) goal = search.goal(curve)
-    yield { curve: [...curve], ...(goal === undefined ? {} : { goal }) }
+    yield { curve: [...curve], goal }
     // The least bother for a tenth of a day more; where that is no more bother the set takes the last one's place.
     const next = last.isBeyond ? null : search.best(last.days + STEP_DAYS, last.bother - 1e-6, Infinity)
     if (!next) break
@@ -94,7 +94,6 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
     curve.push(next)
     last = next
   }
-  goal ??= search.goal(curve)
   const most = mostDays(search.lasting, curve[curve.length - 1]!, true)
   const answer: Reach = {
     goal,
@@ -116,7 +115,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
 function groundOf(stayCase: StayCase, options: ReachOptions) {
   const { seed, untilDays, trips = SAMPLE, tables = riskTables() } = options
   const { stay } = stayCase
-  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays * BEYOND_GOAL + BEYOND_DAYS))
+  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays + BEYOND_DAYS))
   const table = tripTable(stayCase, { seed, trips, horizonDays, tables })
   const play = playerOf(stayCase, horizonDays, seed, tables)
   return { stayCase, stay, untilDays, horizonDays, table, play }
