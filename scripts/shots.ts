@@ -54,7 +54,10 @@ async function reachNights(page: Page) {
 }
 
 async function readPanel(page: Page) {
-  await page.getByTestId('gauge-gray').getByRole('button', { name: /how its level was read/ }).click()
+  await page
+    .getByTestId('gauge-gray')
+    .getByRole('button', { name: /how its level was read/ })
+    .click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('radio', { name: 'Off the panel' }).click()
   await dialog.getByRole('radio', { name: 'thirds' }).click()
