@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
 import { canApply, hasFlushFloor, switchHabit, touchesFlush } from '@/core/habits'
-import type { Id } from '@/core/model'
+import type { Habit, Id } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'
 import { useForecastStore } from './forecastStore'
@@ -72,8 +72,9 @@ export const useAdviceStore = defineStore('advice', () => {
   }
 
   async function askWorth(subject: Subject, own: number): Promise<void> {
-    const { rig, crew, habits: all } = subject.stayCase
-    const ids = all.filter((habit) => canApply(habit, rig, crew)).map(({ id }) => id)
+    const { stay, rig, crew, habits: all } = subject.stayCase
+    const isOn = ({ id }: Habit) => stay.habits.some(({ habit }) => habit === id)
+    const ids = all.filter((habit) => isOn(habit) || canApply(habit, rig, crew)).map(({ id }) => id)
     const found = new Map<Id, HabitWorth>()
     for (let k = 0; k < ids.length; k += PIECE) {
       const habits = ids.slice(k, k + PIECE)

@@ -3,23 +3,25 @@ import { computed, defineAsyncComponent } from 'vue'
 import CampGauges from './CampGauges.vue'
 import CampHabits from './CampHabits.vue'
 import CampNights from './CampNights.vue'
-import CampSetup from './CampSetup.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
 import FoldSection from '@/parts/FoldSection.vue'
+import { useChartSentence } from '@/parts/levels/useChartSentence'
 import * as t from '@/texts/t'
 
 /** Fetched when somebody opens it: the count does not wait for a picture. */
 const CampEmpty = defineAsyncComponent(() => import('./CampEmpty.vue'))
+const CampSetup = defineAsyncComponent(() => import('./CampSetup.vue'))
 const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
 const LevelChart = defineAsyncComponent(() => import('@/parts/levels/LevelChart.vue'))
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()
 const risk = useRiskWords()
+const chart = useChartSentence()
 const sure = computed(() => risk.value?.short ?? t.risk.working)
 </script>
 
@@ -45,7 +47,7 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
       <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" />
       <div class="pt-4 lg:col-start-1 lg:row-start-2">
         <FoldSection id="risk" :title="t.risk.title" :answer="sure"><RiskPanel /></FoldSection>
-        <FoldSection id="chart" :title="t.chart.title" :answer="t.chart.closed"><LevelChart /></FoldSection>
+        <FoldSection id="chart" :title="t.chart.title" :answer="chart"><LevelChart /></FoldSection>
         <CampSetup class="pt-6" />
       </div>
     </div>

@@ -3,7 +3,6 @@ import { computed, ref } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import type { Id } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
-import { useFoldStore } from '@/data/foldStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -14,6 +13,7 @@ import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
 import SectionList from '@/parts/SectionList.vue'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
+import { useRiskWords } from '@/parts/risk/useRiskWords'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import BlockedHabit from './BlockedHabit.vue'
@@ -25,9 +25,9 @@ import { useFlushAnswer } from './useFlushAnswer'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const advice = useAdviceStore()
-const folds = useFoldStore()
 const rows = useHabitRows('worth')
 const flushAnswer = useFlushAnswer()
+const risk = useRiskWords()
 /** The one that was just added stands open. */
 const edited = ref<Id | null>(null)
 
@@ -50,15 +50,14 @@ const sections = computed(() => [
   { id: 'reach', title: t.reach.title },
   { id: 'habits-useful', title: t.habits.catalogue },
   ...(flushAnswer.value === null ? [] : [{ id: 'flush', title: t.flush.title }]),
-  { id: 'habits-others', title: t.habits.others },
-  { id: 'habits-blocked', title: t.habits.needs },
+  ...(others.value.length === 0 ? [] : [{ id: 'habits-others', title: t.habits.others }]),
+  ...(blocked.value.length === 0 ? [] : [{ id: 'habits-blocked', title: t.habits.needs }]),
 ])
 
 function add() {
   const id = newId('habit')
   workspace.edit('habit', (draft) => void draft.habits.push(newHabit(id, t.habits.own)))
   edited.value = id
-  folds.set('habits-useful', true)
 }
 const addCatalogue = () =>
   workspace.edit('habit', (draft) => addMissingHabits(draft, starterHabits(t.starters)))
@@ -73,7 +72,7 @@ const addCatalogue = () =>
     <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
       <SectionList :label="t.stay.sections" :sections="sections" />
       <div>
-        <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights)"
+        <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights, risk?.plan ?? null)"
           ><ReachPanel
         /></FoldSection>
         <section class="border-b border-line py-3" aria-labelledby="habits-useful">

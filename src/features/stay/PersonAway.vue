@@ -21,15 +21,15 @@ const repeating = computed(() =>
   props.stay.absences.filter(({ person, days }) => person === props.person.id && days[0] < days[1]),
 )
 const wordsOf = (absence: Absence) => t.stay.repeats(t.stay[rhythmOf(absence)], t.parts[absence.part])
-const choices = [
-  { value: '', label: t.stay.awayNone },
+const choices = computed(() => [
+  { value: '', label: repeating.value.length === 0 ? t.stay.awayNone : t.stay.awayMore },
   ...(Object.keys(RHYTHMS) as Rhythm[]).flatMap((rhythm) =>
     PARTS.map((part) => ({
       value: `${rhythm} ${part}`,
       label: t.stay.repeats(t.stay[rhythm], t.parts[part]),
     })),
   ),
-]
+])
 
 function add(choice: string) {
   const [rhythm, part] = choice.split(' ') as [Rhythm, Part]
@@ -47,7 +47,15 @@ function remove(absence: Absence) {
 
 <template>
   <div>
-    <ChoiceField :of="person.name" :label="t.stay.awayWhen" value="" :options="choices" @choose="add" />
+    <!-- Made anew with each one added, so that it asks for the next. -->
+    <ChoiceField
+      :key="repeating.length"
+      :of="person.name"
+      :label="t.stay.awayWhen"
+      value=""
+      :options="choices"
+      @choose="add"
+    />
     <ul v-if="repeating.length > 0" class="flex flex-wrap gap-x-4">
       <li v-for="(absence, i) in repeating" :key="i" class="flex items-center">
         <span>{{ wordsOf(absence) }}</span>

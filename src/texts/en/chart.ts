@@ -1,6 +1,5 @@
 /** The levels, drawn. */
 export const chart = {
-  closed: 'Day by day, each with the range it may lie in',
   title: 'Levels and their ranges',
   show: 'Draw the levels',
   hide: 'Put the chart away',

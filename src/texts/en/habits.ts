@@ -50,7 +50,8 @@ export const habits = {
 }
 
 export const reach = {
-  closed: (nights: string) => `Which habits make ${nights}, with the least bother?`,
+  closed: (nights: string, plan: string | null) =>
+    `${nights} planned${plan === null ? '' : `, ${plan} to plan on`}: ask which habits make them`,
   title: 'Reach your nights with the least bother',
   fewer: 'One night less',
   more: 'One night more',

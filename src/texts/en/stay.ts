@@ -9,6 +9,7 @@ export const stay = {
   awayWhen: 'Away again and again',
   awayHint: 'Single parts are tapped on the board.',
   awayAdd: 'Add it',
+  awayMore: 'and at another time…',
   awayNone: 'never, but for what the board says',
   everyDay: 'every day',
   weekdays: 'on weekdays',
