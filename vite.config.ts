@@ -39,7 +39,13 @@ export default defineConfig({
       },
     }),
   ],
-  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  resolve: {
+    alias: [
+      { find: '@', replacement: fileURLToPath(new URL('./src', import.meta.url)) },
+      // Its build for today's browsers, a tenth lighter than the one its package names.
+      { find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.mjs' },
+    ],
+  },
   worker: { format: 'es' },
   build: {
     chunkSizeWarningLimit: 1600,
