@@ -1,2 +1,2 @@
-export { PANEL_KINDS, asReading, panelSteps, panelOf, startOf } from './reading'
+export { PANEL_KINDS, asReading, readAs, panelSteps, panelOf, startOf } from './reading'
 export type { Reading, PanelKind } from './reading'

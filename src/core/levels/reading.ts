@@ -59,6 +59,30 @@ function evenly(width: number): LevelError {
   return { shape: 'even', size: owned(width) }
 }
 
+/** The step that is lit where the level is this share of the capacity; full is the last, which has no width. */
+export function stepAt(steps: readonly { from: number; to: number }[], share: number): number {
+  const step = steps.findIndex(({ to }) => share < to)
+  return step < 0 ? steps.length - 1 : step
+}
+
+/** First assumptions of how well a look and a stick read, as shares of the full tank, until the owner says better. */
+const ABOUT_SHARE = 0.05
+const MEASURED_SHARE = 0.02
+
+/**
+ * The same level said to be read another way.
+ * @param full what the tank holds, spares included, in its unit
+ * @param panel asked for only where the way is `panel`
+ * @throws RangeError where a panel is asked for and there is none
+ */
+export function readAs(way: Reading['way'], level: number, full: number, panel: Panel): Reading {
+  if (way === 'known') return { way, level }
+  if (way === 'about') return { way, level, within: ABOUT_SHARE * full }
+  if (way === 'measured') return { way, level, deviation: MEASURED_SHARE * full }
+  if (panel === null) throw new RangeError('no panel to read')
+  return { way, step: stepAt(panelSteps(panel), level / full) }
+}
+
 /** How a starting level was read, from what is kept of it. */
 export function asReading(
   { level, error }: Pick<StartLevel, 'level' | 'error'>,

@@ -97,3 +97,19 @@ it('the demo is round in gallons for who reads gallons, and as shipped for who r
   expect(metric.rigs[0]!.containers).toEqual(trailerDemo().rigs[0]!.containers)
   expect(metric.stays).toEqual(trailerDemo().stays)
 })
+
+it('a tank measured anew keeps the step its panel showed, a full tank stays full, a measured level stands', () => {
+  const levelAfter = (read: Parameters<typeof edits.setReading>[3]) => {
+    const document = edited((draft) => {
+      edits.setPanel(draft, 'trailer', 'gray', { probes: [0.5, 1], by: 'owner' })
+      edits.setReading(draft, STAY, ['gray'], read)
+      // Typed digit by digit.
+      for (const litres of [2, 24, 240]) edits.setCapacity(draft, 'trailer', 'gray', litres)
+    })
+    const { level, error } = document.stays[0]!.levels.find(({ container }) => container === 'gray')!
+    return [level.value, error.size.value]
+  }
+  expect(levelAfter({ way: 'panel', step: 0 })).toEqual([60, 120])
+  expect(levelAfter({ way: 'known', level: 210 })).toEqual([240, 0])
+  expect(levelAfter({ way: 'about', level: 40, within: 5 })).toEqual([40, 10])
+})

@@ -1,3 +1,4 @@
+import { asReading, startOf } from '@/core/levels'
 import {
   sideOf,
   type ContainerKind,
@@ -38,17 +39,21 @@ export function removeContainer(draft: Document, rigId: Id, containerId: Id): vo
 }
 
 /**
- * Sets a capacity; a starting level that was the full tank stays the full tank. Any other level is left alone, even
- * above the capacity: halfway through typing '210' the tank holds 2, and the level must survive that.
+ * Sets a capacity; a starting level that was the full tank stays the full tank, and a step read off the panel the same
+ * step. Any other level is left alone, even above the capacity: halfway through typing '210' the tank holds 2, and the
+ * level must survive that.
  */
 export function setCapacity(draft: Document, rigId: Id, containerId: Id, litres: number): void {
   const container = containerOf(rigOf(draft, rigId), containerId)
   const before = container.capacity.value
+  const levels = draft.stays
+    .filter(({ rig }) => rig === rigId)
+    .flatMap((stay) => stay.levels.filter((level) => level.container === containerId))
+  const read = levels.map((entry) => asReading(entry, container))
   container.capacity = owned(litres)
-  for (const stay of draft.stays) {
-    const entry =
-      stay.rig === rigId ? stay.levels.find((level) => level.container === containerId) : undefined
-    if (entry?.level.value === before) entry.level = owned(litres)
+  for (const [i, entry] of levels.entries()) {
+    if (read[i]!.way === 'panel') Object.assign(entry, startOf(read[i]!, container))
+    else if (entry.level.value === before) entry.level = owned(litres)
   }
 }
 

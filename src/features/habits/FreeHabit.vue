@@ -7,7 +7,9 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { removeHabit, setHabit } from '@/document/edits'
 import { STARTER_HABIT_IDS } from '@/document/starters'
 import HabitRow from '@/parts/habits/HabitRow.vue'
+import { useLandUse } from '@/parts/habits/useLandUse'
 import type { useHabitRows } from '@/parts/habits/useHabitRows'
+import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
 import HabitDays from './HabitDays.vue'
 import HabitDetails from './HabitDetails.vue'
@@ -31,6 +33,10 @@ const rivals = computed(() => {
     .map(({ name }) => name)
     .join(', ')
 })
+const landUse = useLandUse()
+const { volume } = useAmounts()
+/** The land allows less than what goes out with it. */
+const over = computed(() => landUse.over.value.find(({ rule }) => props.row.on && rule === habit.value.permission))
 const isOwn = computed(() => !(STARTER_HABIT_IDS as readonly string[]).includes(habit.value.id))
 
 function toggle(next: boolean) {
@@ -51,6 +57,9 @@ function remove() {
       class="mt-1 border-l-4 border-ink pl-2 text-[0.95rem] leading-snug"
     >
       {{ habit.cautions.map((caution) => t.cautions[caution]).join(' ') }}
+    </p>
+    <p v-if="over" class="text-[0.95rem] font-bold text-oxide">
+      {{ t.habits.overLand(volume(over.most), volume(over.allowed)) }}
     </p>
     <p v-if="never" class="text-[0.95rem] font-semibold">{{ t.habits.never[never] }}</p>
     <p v-if="!row.on && rivals !== ''" class="text-[0.95rem] font-semibold">

@@ -5,7 +5,9 @@ import { LIMITS } from '@/document'
 import { setRule, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
+import { useLandUse } from '@/parts/habits/useLandUse'
 import { today } from '@/parts/today'
+import { useAmounts } from '@/parts/useAmounts'
 import { formatDate } from '@/texts'
 import * as t from '@/texts/t'
 
@@ -16,6 +18,10 @@ const CHOICES = [
   { allowed: true, words: t.land.yes },
   { allowed: false, words: t.land.no },
 ]
+const { uses, over } = useLandUse()
+const { volume } = useAmounts()
+const useOf = (rule: LandRule) => uses.value.find((use) => use.rule === rule) ?? null
+const isOver = (rule: LandRule) => over.value.some((use) => use.rule === rule)
 const recorded = (rule: LandRule) => props.stay.rules.find((entry) => entry.rule === rule)
 const isAllowed = (rule: LandRule) => recorded(rule)?.allowed ?? null
 
@@ -91,6 +97,18 @@ function setLitres(rule: LandRule, litres: number) {
             :max="LIMITS.volumeL.max"
             :save="(litres) => setLitres(rule, litres)"
           />
+          <p
+            v-if="useOf(rule)"
+            class="w-full py-1 text-[0.95rem]"
+            :class="isOver(rule) ? 'font-bold text-oxide' : 'text-soft'"
+            :data-testid="`land-use-${rule}`"
+          >
+            {{
+              isOver(rule)
+                ? t.habits.overLand(volume(useOf(rule)!.most), volume(useOf(rule)!.allowed))
+                : t.land.used(volume(useOf(rule)!.most))
+            }}
+          </p>
           <span class="pb-2.5 text-[0.95rem] text-soft">{{
             t.land.on(formatDate(`${recorded(rule)!.date}T12:00`))
           }}</span>

@@ -4,6 +4,7 @@ import { dailyUse } from '@/core/explain'
 import { LAND_RULES, type Crew, type Stay } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
+import { useLandUse } from '@/parts/habits/useLandUse'
 import { useChartSentence } from '@/parts/levels/useChartSentence'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { today } from '@/parts/today'
@@ -21,6 +22,7 @@ export function useStayAnswers() {
   const chart = useChartSentence()
   const { volume, temperature } = useAmounts()
   const now = today()
+  const landUse = useLandUse()
 
   function assumptions(): string {
     if (advice.hasFailed) return t.sure.failed
@@ -42,6 +44,8 @@ export function useStayAnswers() {
       .join(', ')
   }
   function land({ rules }: Stay): string {
+    const over = landUse.over.value[0]
+    if (over) return t.land.over(t.landRules[over.rule], volume(over.most), volume(over.allowed))
     const allowed = rules.filter((rule) => rule.allowed).length
     return t.land.recorded(rules.length, LAND_RULES.length, allowed)
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { PANEL_KINDS, panelOf, panelSteps, type PanelKind, type Reading } from '@/core/levels'
+import { PANEL_KINDS, panelOf, readAs, type PanelKind, type Reading } from '@/core/levels'
 import type { Id, Panel } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -53,17 +53,7 @@ const level = computed(() => {
 
 function choose(next: Reading['way']) {
   isAsking.value = next === 'panel' && panel.value === null
-  if (isAsking.value) return
-  if (next === 'panel') readStep()
-  else if (next === 'known') save({ way: 'known', level: level.value })
-  else if (next === 'about') save({ way: 'about', level: level.value, within: 0.05 * full.value })
-  else save({ way: 'measured', level: level.value, deviation: 0.02 * full.value })
-}
-/** The step that the level stands in now. */
-function readStep() {
-  const share = level.value / full.value
-  const step = steps.value.findIndex(({ to }) => share < to)
-  save({ way: 'panel', step: step < 0 ? steps.value.length - 1 : step })
+  if (!isAsking.value) save(readAs(next, level.value, full.value, panel.value))
 }
 
 const isOwn = ref(false)
@@ -83,10 +73,7 @@ function takePanel(probes: number[]) {
   const result = savePanel({ probes, by: 'owner' })
   if (!result.ok) return result
   isAsking.value = false
-  const share = level.value / full.value
-  const marks = panelSteps({ probes, by: 'owner' })
-  const step = marks.findIndex(({ to }) => share < to)
-  return save({ way: 'panel', step: step < 0 ? marks.length - 1 : step })
+  return save(readAs('panel', level.value, full.value, { probes, by: 'owner' }))
 }
 const wrongMarks = (text: string) => (marksOf(text) === null ? t.levels.marksWrong : null)
 const options = computed(() =>

@@ -85,6 +85,9 @@ export const land = {
   no: 'not allowed',
   source: 'Who says so',
   on: (date: string) => `recorded ${date}`,
+  used: (most: string) => `Your habits put out ${most} on the day it is most.`,
+  over: (rule: string, most: string, allowed: string) =>
+    `${rule}: ${most} on one day, ${allowed} allowed`,
 }
 
 export const weather = {
