@@ -1,6 +1,14 @@
 import { useSettingsStore } from '@/data/settingsStore'
 import type { LevelUnit } from '@/core/model'
-import { formatFactor, formatFigures, formatNumber, formatQuantity, formatVolume } from '@/texts'
+import {
+  formatFactor,
+  formatFigures,
+  formatGauge,
+  formatLevel,
+  formatNumber,
+  formatQuantity,
+  formatVolume,
+} from '@/texts'
 import * as t from '@/texts/t'
 
 /** Amounts in the owner's units. */
@@ -13,6 +21,9 @@ export function useAmounts() {
       unit === 'L'
         ? formatVolume(amount, settings.units)
         : t.gauge.uses(formatNumber(amount, amount < 20 ? 1 : 0)),
+    /** The same as it stands on a gauge. */
+    gauge: (amount: number, unit: LevelUnit) =>
+      unit === 'L' ? formatLevel(amount, settings.units) : t.gauge.uses(formatGauge(amount)),
     /** One of the factors of an amount. */
     factor: (amount: number, unit: LevelUnit = 'L') =>
       unit === 'L' ? formatFactor(amount, 'volume', settings.units) : t.gauge.uses(formatFigures(amount)),

@@ -6,6 +6,7 @@ import {
   formatDays,
   formatFactor,
   formatFigures,
+  formatLevel,
   formatNumber,
   formatQuantity,
   formatSigned,
@@ -20,6 +21,14 @@ const dimensions = fc.constantFrom(...(Object.keys(UNITS) as Dimension[]))
 const finite = (most: number) => fc.double({ min: -most, max: most, noNaN: true })
 
 describe('numbers as they are shown', () => {
+  it('a gauge to two figures, whole units at the coarsest', () => {
+    const metric = { volume: 'L' } as UnitChoice
+    const shown = [0, 0.347, 0.996, 2.25, 9.94, 9.96, 12.5, 113.6, 378.4].map((litres) =>
+      formatLevel(litres, metric).replace('\u00a0', ' '),
+    )
+    expect(shown).toEqual(['0 L', '0.35 L', '1 L', '2.3 L', '9.9 L', '10 L', '13 L', '114 L', '378 L'])
+  })
+
   it('can be typed again: what is read is what was shown, in any unit, whatever unit the reader uses', () => {
     fc.assert(
       fc.property(dimensions, choices, choices, finite(5000), (dimension, writer, reader, si) => {

@@ -41,6 +41,18 @@ export function formatQuantity(si: number, dimension: Dimension, choice: UnitCho
   return `${formatNumber(value, decimalsFor(value))}\u00a0${words.units[unit]}`
 }
 
+/** What is in a tank, to the two figures a gauge can be read to; whole units at the coarsest, as its field has them. */
+export function formatLevel(litres: number, choice: UnitChoice): string {
+  const value = fromSi(litres, choice.volume)
+  return `${formatGauge(value)}\u00a0${words.units[choice.volume]}`
+}
+
+/** The same of a bin's uses. */
+export function formatGauge(value: number): string {
+  const size = Math.abs(value)
+  return formatNumber(value, size >= 9.95 ? 0 : size >= 0.995 ? 1 : 2)
+}
+
 export function formatVolume(litres: number, choice: UnitChoice): string {
   return formatQuantity(litres, 'volume', choice)
 }

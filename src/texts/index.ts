@@ -5,6 +5,8 @@ export {
   formatDays,
   formatFactor,
   formatFigures,
+  formatGauge,
+  formatLevel,
   formatNumber,
   formatQuantity,
   formatSigned,

@@ -12,7 +12,7 @@ import {
   type StartLevel,
   type StayCase,
 } from '../model'
-import type { Days, Origin } from '../quantities'
+import type { Cv, Days, Origin } from '../quantities'
 
 /** What an assumption is about. */
 export type Assumption =
@@ -68,7 +68,7 @@ export function sensitivity(stayCase: StayCase): Swing[] {
 }
 
 /** How far a lognormal mean with this coefficient of variation may be off, as a factor: its 90 % quantile over its median. */
-function factorAt(spread: number): number {
+function factorAt(spread: Cv): number {
   return Math.exp(Z * Math.sqrt(Math.log1p(spread ** 2)))
 }
 

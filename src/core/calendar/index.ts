@@ -9,7 +9,7 @@ export {
   partGrid,
   weekdayOf,
 } from './parts'
-export type { Part, PartGrid } from './parts'
+export type { DayNumber, Part, PartGrid, PartIndex } from './parts'
 export {
   MINUTES_PER_DAY,
   addWallDays,

@@ -1,9 +1,15 @@
+import type { Days } from '../quantities'
 import { MINUTES_PER_DAY, wallMinutes, wallTimeAt, type WallTime } from './wallTime'
 
 /** Parts of six hours; a day runs from 05:00 to 05:00, so the night belongs to the day it began. */
 export const PARTS = ['morning', 'midday', 'evening', 'night'] as const
 export type Part = (typeof PARTS)[number]
 export const PARTS_PER_DAY = 4
+
+/** Index of a part in a `PartGrid`, from 0; the part of the day that it is stands in `PartGrid.part`. */
+export type PartIndex = number
+/** The number of a 05-to-05 day of a stay: 0 contains the start. */
+export type DayNumber = number
 
 const DAY_BEGINS_MIN = 5 * 60
 const PART_MIN = MINUTES_PER_DAY / PARTS_PER_DAY
@@ -25,7 +31,7 @@ export interface PartGrid {
 }
 
 /** @param horizonDays > 0 */
-export function partGrid(start: WallTime, horizonDays: number): PartGrid {
+export function partGrid(start: WallTime, horizonDays: Days): PartGrid {
   const sinceDayBegan = minutesIntoDay(start)
   const first = Math.floor(sinceDayBegan / PART_MIN)
   const firstMin = (first + 1) * PART_MIN - sinceDayBegan
@@ -52,14 +58,14 @@ export function dayZero(start: WallTime): WallTime {
 }
 
 /** ISO weekday of a day of a stay, Monday 1 to Sunday 7. @param day number, from 0 */
-export function weekdayOf(start: WallTime, day: number): number {
+export function weekdayOf(start: WallTime, day: DayNumber): number {
   const days = Math.floor(wallMinutes(dayZero(start)) / MINUTES_PER_DAY) + day
   // The first day of 1970 was a Thursday.
   return ((((days + 3) % 7) + 7) % 7) + 1
 }
 
 /** The day and part a wall time falls in, counted from the day 0 of `start`. */
-export function dayAndPartOf(start: WallTime, time: WallTime): { day: number; part: number } {
+export function dayAndPartOf(start: WallTime, time: WallTime): { day: DayNumber; part: number } {
   const minutes = wallMinutes(time) - wallMinutes(dayZero(start))
   const day = Math.floor(minutes / MINUTES_PER_DAY)
   return { day, part: Math.floor((minutes - day * MINUTES_PER_DAY) / PART_MIN) }
@@ -71,7 +77,7 @@ export function nightsBetween(start: WallTime, leaveAt: WallTime): number {
 }
 
 /** The same hour as `leaveAt`, so many nights after the day of the start. */
-export function leaveAfterNights(start: WallTime, leaveAt: WallTime, nights: number): WallTime {
+export function leaveAfterNights(start: WallTime, leaveAt: WallTime, nights: Days): WallTime {
   return wallTimeAt(wallMinutes(dayZero(start)) + nights * MINUTES_PER_DAY + minutesIntoDay(leaveAt))
 }
 

@@ -1,5 +1,6 @@
-import type { Days } from '../quantities'
-import type { Model } from '../model'
+import type { PartIndex } from '../calendar'
+import type { Days, Amount, PerDay } from '../quantities'
+import type { Model, ContainerIndex } from '../model'
 import { levelBefore, type Ledger } from './ledger'
 
 type Levels = Pick<Ledger, 'levels'>
@@ -8,15 +9,15 @@ type Levels = Pick<Ledger, 'levels'>
 export const BREACH_TOLERANCE = 1e-9
 
 export interface Breach {
-  container: number
+  container: ContainerIndex
   /** Days from the start to the instant the limit is crossed; 0 if the start is past it. */
   days: Days
   /** The part in which it happens. */
-  part: number
+  part: PartIndex
   /** L past the limit at the very start; 0 unless the start itself is a breach. */
-  excessAtStart: number
+  excessAtStart: Amount
   /** Change of the level in that part, L per day, towards the limit >= 0. */
-  ratePerDay: number
+  ratePerDay: PerDay
 }
 
 /**
@@ -24,11 +25,16 @@ export interface Breach {
  * @param from the part at whose start to begin looking
  * @returns null for a carrier, or where nothing is crossed up to the horizon
  */
-export function firstBreach(model: Model, ledger: Levels, container: number, from = 0): Breach | null {
+export function firstBreach(
+  model: Model,
+  ledger: Levels,
+  container: ContainerIndex,
+  from = 0,
+): Breach | null {
   const { limit, side } = model.containers[container]!
   if (limit === null) return null
   const sign = side === 'supply' ? -1 : 1
-  const past = (level: number) => sign * (level - limit)
+  const past = (level: Amount) => sign * (level - limit)
   const { count, edges } = model.grid
   for (let i = from; i < count; i++) {
     const before = past(levelBefore(model, ledger, container, i))

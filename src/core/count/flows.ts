@@ -1,13 +1,15 @@
+import type { PartIndex } from '../calendar'
+import type { Amount } from '../quantities'
 import { endId, type Id, type LevelUnit, type Model } from '../model'
 import type { Ledger } from './ledger'
 
 /** One flow of one part: L (or uses) of an activity from one end to another. */
 export interface Flow {
-  part: number
+  part: PartIndex
   activity: Id
   from: Id
   to: Id
-  amount: number
+  amount: Amount
   unit: LevelUnit
 }
 

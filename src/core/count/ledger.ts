@@ -1,4 +1,6 @@
-import type { Model, Stream } from '../model'
+import type { PartIndex } from '../calendar'
+import type { Amount } from '../quantities'
+import type { ContainerIndex, Model, Stream } from '../model'
 import { PIECE, whole, within, type Steps } from '../steps'
 import { playVessels } from './vessels'
 
@@ -90,7 +92,7 @@ function addTo(net: Float64Array, amounts: Float64Array, sign: 1 | -1): void {
 }
 
 /** Turns the net flow of each part into the level at its end. */
-function accumulate(net: Float64Array, start: number): void {
+function accumulate(net: Float64Array, start: Amount): void {
   let level = start
   for (let i = 0; i < net.length; i++) {
     level += net[i]!
@@ -102,8 +104,8 @@ function accumulate(net: Float64Array, start: number): void {
 export function levelBefore(
   model: Model,
   { levels }: Pick<Ledger, 'levels'>,
-  container: number,
-  part: number,
+  container: ContainerIndex,
+  part: PartIndex,
 ): number {
   return part === 0 ? model.containers[container]!.start : levels[container * model.grid.count + part - 1]!
 }

@@ -1,9 +1,9 @@
-import type { Model } from '../model'
+import type { ContainerIndex, Model } from '../model'
 import type { Days, Litres } from '../quantities'
 import { levelBefore, type Ledger } from './ledger'
 
 /** The level at any instant: within a part it moves evenly. @param days 0 to the last edge of the grid */
-export function levelAt(model: Model, ledger: Ledger, container: number, days: Days): Litres {
+export function levelAt(model: Model, ledger: Ledger, container: ContainerIndex, days: Days): Litres {
   const { count, edges } = model.grid
   const part = partAt(model, days)
   const before = levelBefore(model, ledger, container, part)

@@ -1,3 +1,4 @@
+import type { Amount } from '../quantities'
 import type { Model, VesselContainer } from '../model'
 import type { Ledger } from './ledger'
 
@@ -11,7 +12,7 @@ export function usesLeft(
   model: Model,
   ledger: Ledger,
   container: VesselContainer,
-  level: number,
+  level: Amount,
 ): number | null {
   const c = model.containers.findIndex(({ members }) => members.includes(container.id))
   const { count } = model.grid

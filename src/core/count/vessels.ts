@@ -1,3 +1,5 @@
+import type { PartIndex } from '../calendar'
+import type { Amount } from '../quantities'
 import type { Model, ModelVessel, VesselEnd } from '../model'
 import { PIECE, type Steps } from '../steps'
 
@@ -23,7 +25,7 @@ export function* playVessels(model: Model, amounts: Float64Array): Steps<void> {
 export interface VesselState {
   vessel: ModelVessel
   /** L in it. */
-  content: number
+  content: Amount
   /** L from each donor since it was last emptied. */
   given: Float64Array
   /** Room to work in: what each donor offers, what each recipient wants. */
@@ -48,7 +50,7 @@ export function emptyVessels({ vessels }: Model): VesselState[] {
 export function playVesselsPart(
   model: Model,
   states: readonly VesselState[],
-  part: number,
+  part: PartIndex,
   amounts: Float64Array,
   at: number,
   stride: number,
@@ -58,11 +60,11 @@ export function playVesselsPart(
   if (model.grid.part[part] === MORNING) for (const state of states) empty(state, amounts, at, stride)
 }
 
-function shareIn({ share, byPersons }: VesselEnd, part: number): number {
+function shareIn({ share, byPersons }: VesselEnd, part: PartIndex): number {
   return byPersons === null ? share : share * byPersons[part]!
 }
 
-function fill(state: VesselState, part: number, amounts: Float64Array, at: number, stride: number): void {
+function fill(state: VesselState, part: PartIndex, amounts: Float64Array, at: number, stride: number): void {
   const { vessel, given, offered } = state
   const { donors } = vessel
   if (!vessel.active[part]) return
@@ -84,7 +86,7 @@ function fill(state: VesselState, part: number, amounts: Float64Array, at: numbe
   state.content = total <= room ? state.content + total : vessel.capacity
 }
 
-function draw(state: VesselState, part: number, amounts: Float64Array, at: number, stride: number): void {
+function draw(state: VesselState, part: PartIndex, amounts: Float64Array, at: number, stride: number): void {
   const { vessel, wanted } = state
   const { recipients } = vessel
   if (!vessel.active[part] || state.content === 0) return

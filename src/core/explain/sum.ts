@@ -1,5 +1,6 @@
+import type { PartIndex } from '../calendar'
 import { levelBefore, mergedStreams, partAt, type Count, type Ledger } from '../count'
-import type { Id, Model } from '../model'
+import type { ContainerIndex, Id, Model } from '../model'
 import type { Days, Litres } from '../quantities'
 
 /** One line of a sum: an activity's flow into (+) or out of (−) the container. */
@@ -26,18 +27,23 @@ export interface LevelSum {
 }
 
 /** The sum behind a level at the end of a part. @param part 0 to the grid's count − 1 */
-export function explainLevel(model: Model, ledger: Ledger, container: number, part: number): LevelSum {
+export function explainLevel(
+  model: Model,
+  ledger: Ledger,
+  container: ContainerIndex,
+  part: PartIndex,
+): LevelSum {
   return sumUpTo(model, ledger, container, part, 1)
 }
 
 /** The sum behind a container's own count, up to the instant it is crossed; null where it never is. */
-export function explainCount(model: Model, counted: Count, container: number): LevelSum | null {
+export function explainCount(model: Model, counted: Count, container: ContainerIndex): LevelSum | null {
   const breach = counted.breaches[container]
   return breach ? explainAt(model, counted.ledger, container, breach.days) : null
 }
 
 /** The sum behind a level at any instant. @param days from the start, 0 to the last edge of the grid */
-export function explainAt(model: Model, ledger: Ledger, container: number, days: Days): LevelSum {
+export function explainAt(model: Model, ledger: Ledger, container: ContainerIndex, days: Days): LevelSum {
   const { edges } = model.grid
   const part = partAt(model, days)
   const share = (days - edges[part]!) / (edges[part + 1]! - edges[part]!)
@@ -48,7 +54,7 @@ export function explainAt(model: Model, ledger: Ledger, container: number, days:
 function sumUpTo(
   model: Model,
   ledger: Ledger,
-  container: number,
+  container: ContainerIndex,
   last: number,
   shareOfLast: number,
 ): LevelSum {

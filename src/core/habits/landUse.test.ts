@@ -40,5 +40,7 @@ it('by hand: four fifths of the washing-up outdoors, and the urine of three peop
 
 it('says nothing of rules without a limit, and nought where no habit rests on them', () => {
   expect(landUses(under('washing-water', 'dish-water-outdoors', null))).toEqual([])
-  expect(landUses(under('washing-water', null, 10))).toEqual([{ rule: 'washing-water', most: 0, allowed: 10 }])
+  expect(landUses(under('washing-water', null, 10))).toEqual([
+    { rule: 'washing-water', most: 0, allowed: 10 },
+  ])
 })

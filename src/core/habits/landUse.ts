@@ -1,7 +1,15 @@
 import { dayAndPartOf } from '../calendar'
 import { ledger } from '../count'
-import { compile, endCode, REDIRECT_ENDS, type LandRule, type Model, type StayCase, type Stream } from '../model'
-import type { Litres } from '../quantities'
+import {
+  compile,
+  endCode,
+  REDIRECT_ENDS,
+  type LandRule,
+  type Model,
+  type StayCase,
+  type Stream,
+} from '../model'
+import type { Days, Litres } from '../quantities'
 
 /** What the habits that rest on one rule of the land put out of the rig, against what the rule allows. */
 export interface LandUse {
@@ -41,7 +49,7 @@ function mostUnder(rule: LandRule, stayCase: StayCase): Litres {
  * L of each day that leave the rig for the ground or by hand. A use that is not made in the rig at all leaves no flow:
  * of urine, what the rig is spared stands for what goes outdoors.
  */
-function byDay(model: Model, days: number, rule: LandRule): Litres[] {
+function byDay(model: Model, days: Days, rule: LandRule): Litres[] {
   const { count, day } = model.grid
   const out = new Array<Litres>(days).fill(0)
   const { amounts } = ledger(model)

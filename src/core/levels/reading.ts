@@ -1,5 +1,5 @@
 import { sparesOf, type Container, type LevelError, type Panel, type StartLevel } from '../model'
-import { owned, type Quantity } from '../quantities'
+import { type Amount, owned, type Quantity, type Share } from '../quantities'
 
 /**
  * How a level was read, and what was read; amounts in the container's unit (L, or uses of a solids bin).
@@ -7,9 +7,9 @@ import { owned, type Quantity } from '../quantities'
  * `measured`: by stick or scale, with a standard deviation. `panel`: the step that is lit, 0 where none is.
  */
 export type Reading =
-  | { way: 'known'; level: number }
-  | { way: 'about'; level: number; within: number }
-  | { way: 'measured'; level: number; deviation: number }
+  | { way: 'known'; level: Amount }
+  | { way: 'about'; level: Amount; within: Amount }
+  | { way: 'measured'; level: Amount; deviation: Amount }
   | { way: 'panel'; step: number }
 
 /** Panels as they are sold; another has marks of the owner's own. */
@@ -60,7 +60,7 @@ function evenly(width: number): LevelError {
 }
 
 /** The step that is lit where the level is this share of the capacity; full is the last, which has no width. */
-export function stepAt(steps: readonly { from: number; to: number }[], share: number): number {
+export function stepAt(steps: readonly { from: number; to: number }[], share: Share): number {
   const step = steps.findIndex(({ to }) => share < to)
   return step < 0 ? steps.length - 1 : step
 }
@@ -75,7 +75,7 @@ const MEASURED_SHARE = 0.02
  * @param panel asked for only where the way is `panel`
  * @throws RangeError where a panel is asked for and there is none
  */
-export function readAs(way: Reading['way'], level: number, full: number, panel: Panel): Reading {
+export function readAs(way: Reading['way'], level: Amount, full: Amount, panel: Panel): Reading {
   if (way === 'known') return { way, level }
   if (way === 'about') return { way, level, within: ABOUT_SHARE * full }
   if (way === 'measured') return { way, level, deviation: MEASURED_SHARE * full }

@@ -1,4 +1,4 @@
-import { PARTS, daylightParts, type PartGrid } from '../calendar'
+import { daylightParts, type DayNumber, type PartGrid, PARTS } from '../calendar'
 import type { Activity, Crew } from './crew'
 import type { Effect, Habit, HabitOn, Vessel } from './habit'
 import { found, type Id } from './ids'
@@ -49,7 +49,7 @@ function activeParts(
   return active
 }
 
-function isOnDay(day: number, days: [number, number] | null): boolean {
+function isOnDay(day: DayNumber, days: [number, number] | null): boolean {
   return days === null || (day >= days[0] && day <= days[1])
 }
 

@@ -1,3 +1,4 @@
+import type { Days } from '../quantities'
 import { partGrid } from '../calendar'
 import { whole, type Steps } from '../steps'
 import { activeHabits } from './activeHabits'
@@ -12,7 +13,7 @@ import type { StayCase } from './stayCase'
 
 export interface CompileOptions {
   /** Replaces the stay's own horizon, days, > 0. */
-  horizonDays?: number
+  horizonDays?: Days
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { Celsius, Litres, Amount, Cv } from '../quantities'
 import type { PartGrid } from '../calendar'
 import { heaterOf, membersOf } from './compileContainers'
 import { HEAT_STEP_C, heatExtra } from './compileUses'
@@ -22,9 +23,9 @@ export interface UseLine {
 /** How one activity varies (model.md section 5). */
 export interface ActivityChance {
   /** Coefficient of variation of the litres of one use. */
-  spread: number
+  spread: Cv
   /** The same of the crew's own level, one draw for a trip. */
-  levelSpread: number
+  levelSpread: Cv
   /** Uses that are Poisson, or exact where `exact`: all of them together. */
   many: UseLine
   exact: boolean
@@ -38,19 +39,19 @@ export interface ActivityChance {
 
 /** A starting level and its error, cut at empty and at full (model.md section 5). */
 export interface StartChance {
-  level: number
+  level: Amount
   shape: LevelError['shape']
   size: number
   /** The capacity, spares included; the level itself where that is more: what is given stands as it is. */
-  full: number
+  full: Amount
 }
 
 export interface ContainerChance {
   /** Coefficient of variation of the capacity. */
-  spread: number
+  spread: Cv
   /** Its members' starting levels, and the heater's litres that are always there. */
   starts: StartChance[]
-  heater: number
+  heater: Litres
 }
 
 /** What is uncertain in a stay, beside its model: rows as in the model. */
@@ -59,12 +60,12 @@ export interface Chances {
   containers: ContainerChance[]
   /** °C of each day of the grid as given, its standard deviation, and the threshold from which heat counts. */
   warmest: Float64Array
-  warmestSpread: number
-  heatAbove: number
+  warmestSpread: Celsius
+  heatAbove: Celsius
 }
 
 /** Steps of 5 °C above the threshold, >= 0. */
-export function heatStepsAt(warmest: number, above: number): number {
+export function heatStepsAt(warmest: Celsius, above: Celsius): number {
   return Math.max(0, warmest - above) / HEAT_STEP_C
 }
 

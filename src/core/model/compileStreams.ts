@@ -1,3 +1,4 @@
+import type { Share } from '../quantities'
 import { PIECE, type Steps } from '../steps'
 import type { ActiveHabit } from './activeHabits'
 import type { Activity, AddedFrom, Crew } from './crew'
@@ -70,7 +71,7 @@ function finder(containers: readonly ModelContainer[]): FindContainer {
 }
 
 /** What flows nowhere is left out. */
-function routesOf(fixture: Fixture, activity: Activity, share: number, find: FindContainer): Route[] {
+function routesOf(fixture: Fixture, activity: Activity, share: Share, find: FindContainer): Route[] {
   return [
     ...drawnRoutes(fixture, activity, share, find),
     ...addedRoutes(fixture, activity, share, find),
@@ -78,7 +79,7 @@ function routesOf(fixture: Fixture, activity: Activity, share: number, find: Fin
 }
 
 /** The fixtures of an activity's role that take it, their shares made to add up to 1 again. */
-function serving(rig: Rig, { role, kind }: Activity): { fixture: Fixture; share: number }[] {
+function serving(rig: Rig, { role, kind }: Activity): { fixture: Fixture; share: Share }[] {
   const refused = kind === 'solid-use' ? 'liquids' : kind === 'liquid-use' ? 'solids' : null
   const fixtures = new Map(rig.fixtures.map((fixture) => [fixture.id, fixture]))
   const all = rig.roles.filter((entry) => entry.role === role)
@@ -90,7 +91,7 @@ function serving(rig: Rig, { role, kind }: Activity): { fixture: Fixture; share:
   return taking.map(({ fixture, share }) => ({ fixture, share: share / total }))
 }
 
-function drawnRoutes(fixture: Fixture, activity: Activity, share: number, find: FindContainer): Route[] {
+function drawnRoutes(fixture: Fixture, activity: Activity, share: Share, find: FindContainer): Route[] {
   const from = fixture.draws === null ? endCode('brought-in') : find(fixture.draws).code
   const drained = activity.drainShare.value
   const water = share * fixture.waterFactor.value
@@ -102,7 +103,7 @@ function drawnRoutes(fixture: Fixture, activity: Activity, share: number, find: 
 }
 
 /** Solids and paper go to the second receiver where the toilet has one; a bin counts the use and none of the litres. */
-function addedRoutes(fixture: Fixture, activity: Activity, share: number, find: FindContainer): Route[] {
+function addedRoutes(fixture: Fixture, activity: Activity, share: Share, find: FindContainer): Route[] {
   const isSolidUse = activity.kind === 'solid-use'
   const apart = fixture.solids === null ? null : find(fixture.solids)
   const firstOfBody = activity.adds.findIndex(({ from }) => from === 'body')
@@ -158,11 +159,7 @@ function redirectsOf(
 }
 
 /** A share of an activity's uses in each part: none where the habit does not hold, its persons' where only some take part. */
-function shareIn(
-  { active, shareOf }: ActiveHabit,
-  { id }: Pick<Activity, 'id'>,
-  share: number,
-): Float64Array {
+function shareIn({ active, shareOf }: ActiveHabit, { id }: Pick<Activity, 'id'>, share: Share): Float64Array {
   const persons = shareOf(id)
   return Float64Array.from(active, (isOn, i) => (isOn ? share * (persons?.[i] ?? 1) : 0))
 }

@@ -1,4 +1,4 @@
-import type { Litres, Origin, Quantity } from '../quantities'
+import type { Litres, Metres, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 
 export const SUPPLY_KINDS = ['fresh', 'flush'] as const
@@ -134,7 +134,7 @@ export function limitOf(container: Container): number | null {
 }
 
 /** m² of a prismatic tank's base. @param capacity L @param height m, > 0 */
-export function baseArea(capacity: Litres, height: number): number {
+export function baseArea(capacity: Litres, height: Metres): number {
   return capacity / 1000 / height
 }
 

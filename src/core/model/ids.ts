@@ -5,6 +5,13 @@ export type Id = string
 export const FLOW_ENDS = ['body', 'brought-in', 'consumed', 'carried-out', 'ground', 'kept'] as const
 export type FlowEnd = (typeof FLOW_ENDS)[number]
 
+/** Index of a model's container, of its activity, of its stream. */
+export type ContainerIndex = number
+export type ActivityIndex = number
+export type StreamIndex = number
+/** A model's container, or the code of a flow end (negative). */
+export type EndCode = number
+
 /** @throws RangeError where there is none */
 export function found<T extends { id: Id }>(list: readonly T[], id: Id, what: string): T {
   const entry = list.find((candidate) => candidate.id === id)

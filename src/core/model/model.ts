@@ -1,6 +1,7 @@
+import type { Amount, Days, Share } from '../quantities'
 import type { PartGrid, WallTime } from '../calendar'
 import type { ContainerKind, LevelUnit, Side } from './containers'
-import { FLOW_ENDS, type FlowEnd, type Id } from './ids'
+import { type ActivityIndex, type EndCode, FLOW_ENDS, type FlowEnd, type Id, type StreamIndex } from './ids'
 import type { Presence } from './presence'
 
 /** One container, compiled; joined tanks are one. Levels are in its unit. */
@@ -16,10 +17,10 @@ export interface ModelContainer {
   /** Whether one of them is a black tank: where the flush floor holds. */
   isBlack: boolean
   /** All of it: spares and joined tanks included. */
-  capacity: number
+  capacity: Amount
   /** The level at which it stops the stay; null for a carrier. */
-  limit: number | null
-  start: number
+  limit: Amount | null
+  start: Amount
 }
 
 /**
@@ -27,14 +28,14 @@ export interface ModelContainer {
  * the part's `portion`. An end is an index into the model's containers, or `endCode` of a flow end.
  */
 export interface Stream {
-  activity: number
+  activity: ActivityIndex
   /** Index of the fixture it passes. */
   fixture: number
-  from: number
-  to: number
-  ofDraw: number
+  from: EndCode
+  to: EndCode
+  ofDraw: Share
   /** L (or uses) per use, added whatever the draw. */
-  fixed: number
+  fixed: Amount
   /** Share of it in each part, where redirects change it; null: all of it, always. */
   portion: Float64Array | null
   /** Solids or paper and no liquid: what the flush floor leaves out. */
@@ -47,15 +48,15 @@ export interface Stream {
 
 /** A stream that a vessel takes from or gives to: a share of it, times `byPersons` in each part where only some take part. */
 export interface VesselEnd {
-  stream: number
-  share: number
+  stream: StreamIndex
+  share: Share
   byPersons: Float64Array | null
 }
 
 /** A vessel that keeps water for reuse (model.md section 4), on while its habit is. */
 export interface ModelVessel {
   habit: Id
-  capacity: number
+  capacity: Amount
   /** 1 in the parts in which the habit holds. */
   active: Uint8Array
   /** `stream` gives a share to `caught`; what is left at the end of a morning goes out through `emptied`. */
@@ -73,7 +74,7 @@ export interface ModelActivity {
 export interface Model {
   stay: Id
   start: WallTime
-  horizonDays: number
+  horizonDays: Days
   grid: PartGrid
   /** Who is there in each part. */
   here: Presence
@@ -91,11 +92,11 @@ export interface Model {
 }
 
 /** The code of a flow end that is no container. */
-export function endCode(end: FlowEnd): number {
+export function endCode(end: FlowEnd): EndCode {
   return -1 - FLOW_ENDS.indexOf(end)
 }
 
 /** The id or reserved word of a stream's end. */
-export function endId(model: Pick<Model, 'containers'>, code: number): Id {
+export function endId(model: Pick<Model, 'containers'>, code: EndCode): Id {
   return code >= 0 ? model.containers[code]!.id : FLOW_ENDS[-1 - code]!
 }

@@ -1,4 +1,4 @@
-import { PARTS, type PartGrid } from '../calendar'
+import { type DayNumber, type PartGrid, PARTS } from '../calendar'
 import type { Id } from './ids'
 import type { Crew } from './crew'
 import { isAwayOn, type Stay } from './stay'
@@ -32,7 +32,7 @@ function absentByPart(crew: Crew, stay: Stay, grid: PartGrid): Map<number, Set<n
   const absent = new Map<number, Set<number>>()
   const index = new Map(crew.persons.map(({ id }, person) => [id, person]))
   const last = grid.day[grid.count - 1]!
-  const add = (personId: Id, day: number, part: number) => {
+  const add = (personId: Id, day: DayNumber, part: number) => {
     const person = index.get(personId)
     const at = day * PARTS.length + part - grid.part[0]!
     if (person !== undefined && at >= 0 && at < grid.count)

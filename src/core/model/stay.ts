@@ -1,5 +1,5 @@
-import { weekdayOf, type Part, type WallTime } from '../calendar'
-import type { Quantity } from '../quantities'
+import { type DayNumber, type Part, type WallTime, weekdayOf } from '../calendar'
+import type { Litres, Quantity } from '../quantities'
 import type { HabitOn, LandRule } from './habit'
 import type { Id } from './ids'
 
@@ -25,7 +25,7 @@ export interface RecordedRule {
   rule: LandRule
   allowed: boolean
   /** L a day up to which it is allowed; null: no limit was given. */
-  litres: number | null
+  litres: Litres | null
   /** Where it is written, or who said so. */
   source: string
   /** `YYYY-MM-DD` it was recorded. */
@@ -56,7 +56,7 @@ export interface Weather {
   /** °C, the standard deviation of a day's warmest from what is given. */
   spread: Quantity
   /** Days that differ. */
-  days: { day: number; warmest: Quantity }[]
+  days: { day: DayNumber; warmest: Quantity }[]
   /** Wall times `hh:mm` of sunrise and sunset. */
   sunrise: string
   sunset: string
@@ -83,11 +83,15 @@ export interface Stay {
 }
 
 /** Whether an absence falls on a day of the stay. @param day number, from 0 */
-export function isAwayOn({ days, weekdays }: Absence, { start }: Pick<Stay, 'start'>, day: number): boolean {
+export function isAwayOn(
+  { days, weekdays }: Absence,
+  { start }: Pick<Stay, 'start'>,
+  day: DayNumber,
+): boolean {
   return day >= days[0] && day <= days[1] && (weekdays === null || weekdays.includes(weekdayOf(start, day)))
 }
 
 /** °C of a day: its own, or the usual one. */
-export function warmestOf({ weather }: Pick<Stay, 'weather'>, day: number): number {
+export function warmestOf({ weather }: Pick<Stay, 'weather'>, day: DayNumber): number {
   return (weather.days.find((entry) => entry.day === day)?.warmest ?? weather.usual).value
 }

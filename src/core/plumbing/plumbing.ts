@@ -1,3 +1,4 @@
+import type { PerDay } from '../quantities'
 import type { Ledger } from '../count'
 import { FLOW_ENDS, type Id, type Model, type Rig } from '../model'
 
@@ -6,7 +7,7 @@ export interface PipeFlow {
   fixture: Id
   pipe: 'draws' | 'drains' | 'solids'
   /** L a day; uses a day into a solids bin. */
-  perDay: number
+  perDay: PerDay
   unit: 'L' | 'uses'
 }
 

@@ -1,5 +1,19 @@
 export { SOURCE_IDS, fromSource, owned } from './quantity'
-export type { Days, Litres, Origin, Quantity, Share, SourceId } from './quantity'
+export type {
+  Amount,
+  Celsius,
+  Cv,
+  Days,
+  Kilograms,
+  Litres,
+  Metres,
+  Origin,
+  PerDay,
+  Quantity,
+  Seconds,
+  Share,
+  SourceId,
+} from './quantity'
 export { parseNumber, parseQuantity } from './parseQuantity'
 export { parseShare } from './parseShare'
 export type { ParsedQuantity } from './parseQuantity'

@@ -1,9 +1,19 @@
 /** Litres of liquid. Solids bins hold uses instead; the unit stands beside every such number. */
 export type Litres = number
+/** Of what a container holds: L, or uses of a solids bin. */
+export type Amount = number
+/** A number of something a day. */
+export type PerDay = number
 /** Days, fractional, from the start of the stay. */
 export type Days = number
 /** A share of a whole, 0 to 1. */
 export type Share = number
+/** A coefficient of variation, >= 0: the standard deviation as a share of the mean. */
+export type Cv = number
+export type Metres = number
+export type Kilograms = number
+export type Celsius = number
+export type Seconds = number
 
 /** Where a number in a document comes from. A default names its source (`sources.ts`). */
 export type Origin = { by: 'owner' } | { by: 'learned' } | { by: 'default'; source: SourceId }

@@ -1,6 +1,7 @@
-import type { Effect, Habit, Id, Model, VesselEnd } from '../model'
+import type { PartIndex } from '../calendar'
+import type { ActivityIndex, Effect, Habit, Id, Model, VesselEnd } from '../model'
 import { effectsOf, levelSigns } from '../risk'
-import type { Days } from '../quantities'
+import type { Days, Share, Amount } from '../quantities'
 import { activitiesOf, type Combo, type Component } from './components'
 import { rateHabits, type Drawn, type TripTable } from './tripTable'
 
@@ -18,7 +19,7 @@ export interface ComboFlow {
 export interface VesselPlace {
   habit: Habit
   /** L */
-  capacity: number
+  capacity: Amount
   /** Columns of the containers whose filling, and whose draining, it can hold back. */
   receivers: number[]
   supplies: number[]
@@ -95,7 +96,7 @@ function passesOn({ kind }: Effect): boolean {
 /** An activity's flow under some habits, made once however often it is asked for. */
 function keptFlows(table: TripTable, vessels: readonly VesselPlace[]) {
   const flows = new Map<string, ActivityFlow>()
-  return (activity: number, chosen: readonly Habit[]): ActivityFlow => {
+  return (activity: ActivityIndex, chosen: readonly Habit[]): ActivityFlow => {
     const { id } = table.model.activities[activity]!
     const acting = chosen.filter((habit) => activitiesOf(habit).includes(id))
     const ids = acting.map((habit) => habit.id).sort()
@@ -129,8 +130,8 @@ function totalOf(
   drawn: Drawn,
   { ofUses, weights, constant }: Weighted,
   trips: number,
-  part: number,
-  share: number,
+  part: PartIndex,
+  share: Share,
   stride: number,
 ): Float64Array {
   const row = ofUses ? drawn.uses : drawn.sums
@@ -150,7 +151,7 @@ function totalOf(
 
 function activityFlow(
   table: TripTable,
-  activity: number,
+  activity: ActivityIndex,
   acting: readonly Habit[],
   vessels: readonly VesselPlace[],
 ): ActivityFlow {
@@ -163,7 +164,7 @@ function activityFlow(
 }
 
 /** What it brings to each limited container. */
-function levelColumns({ limited }: TripTable, model: Model, activity: number): Weighted[] {
+function levelColumns({ limited }: TripTable, model: Model, activity: ActivityIndex): Weighted[] {
   const width = model.containers.length
   const ground = {
     signs: levelSigns(model, width),
@@ -184,7 +185,7 @@ function levelColumns({ limited }: TripTable, model: Model, activity: number): W
 /** What it offers to each vessel, and wants of it. */
 function vesselColumns(
   table: TripTable,
-  activity: number,
+  activity: ActivityIndex,
   acting: readonly Habit[],
   vessels: readonly VesselPlace[],
 ): Weighted[] {

@@ -1,12 +1,12 @@
 import { emptyVessels, playVesselsPart } from '../count'
-import type { Habit, Model } from '../model'
+import type { Habit, Model, StreamIndex } from '../model'
 import type { Days } from '../quantities'
 import { levelSigns, tappedStreams } from '../risk'
 import { rateHabits, type TripTable } from './tripTable'
 
 /** A stream that a vessel takes from or gives to: litres = weight of the part × litres drawn over those of one mean use. */
 interface Tapped {
-  stream: number
+  stream: StreamIndex
   sums: Float64Array
   weights: Float64Array
 }
@@ -73,7 +73,7 @@ function vesselStreams({ vessels }: Model): number[] {
 }
 
 /** What a litre of a stream does to each limited container: 1 nearer its limit, −1 farther. */
-function effectOn({ limited }: TripTable, model: Model, stream: number): number[] {
+function effectOn({ limited }: TripTable, model: Model, stream: StreamIndex): number[] {
   const width = model.containers.length
   const signs = levelSigns(model, width)
   return limited.map(

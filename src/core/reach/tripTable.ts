@@ -1,3 +1,4 @@
+import type { PartIndex } from '../calendar'
 import { withHabits } from '../habits'
 import {
   compile,
@@ -7,9 +8,10 @@ import {
   type Id,
   type Model,
   type StayCase,
+  type ActivityIndex,
 } from '../model'
 import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Luck } from '../risk'
-import type { Days } from '../quantities'
+import type { Amount, Days } from '../quantities'
 
 /** What fell in each trip of one activity: added up from the start, trip × (parts + 1) + part. */
 export interface Drawn {
@@ -33,7 +35,7 @@ export interface TripTable {
   room: Float64Array
   compileWith: (habits: readonly Id[]) => Model
   /** @param habits those on that change the activity's rate */
-  drawnOf: (activity: number, habits: readonly Id[]) => Drawn
+  drawnOf: (activity: ActivityIndex, habits: readonly Id[]) => Drawn
 }
 
 export interface TableOptions {
@@ -100,14 +102,14 @@ function roomOf(sampler: Sampler, streams: readonly Luck[], limited: readonly nu
 }
 
 /** One activity's luck in every trip; where nothing is drawn, its means. */
-function drawOne(sampler: Sampler, streams: readonly Luck[], activity: number): Drawn {
+function drawOne(sampler: Sampler, streams: readonly Luck[], activity: ActivityIndex): Drawn {
   const { count } = sampler.model.grid
   const width = count + 1
   const drawn = {
     uses: new Float64Array(streams.length * width),
     sums: new Float64Array(streams.length * width),
   }
-  const add = (row: Float64Array, trip: number, part: number, amount: number) => {
+  const add = (row: Float64Array, trip: number, part: PartIndex, amount: Amount) => {
     row[trip * width + part + 1] = row[trip * width + part]! + amount
   }
   if (sampler.activities.length === 0)

@@ -1,5 +1,7 @@
+import type { PartIndex } from '../calendar'
+import type { Amount, Litres } from '../quantities'
 import type { Ledger } from '../count'
-import type { Model } from '../model'
+import type { ActivityIndex, Model, ContainerIndex } from '../model'
 
 /**
  * What a trip adds up, part by part: the level of every container, then, for each black tank that solids reach, the
@@ -12,7 +14,7 @@ export interface Accounts {
   base: Float64Array
   starts: Float64Array
   /** Containers whose liquid and solids are kept, and the accounts that do. */
-  flush: { container: number; liquid: number; solids: number }[]
+  flush: { container: ContainerIndex; liquid: Litres; solids: number }[]
   /** What a stream's amount does to an account: −1, 0, 1. Row = stream. */
   signs: Int8Array
   /** What each activity does to the accounts, but for the streams that a vessel taps. */
@@ -152,13 +154,13 @@ interface EffectContext {
 /** What one use does to the accounts: through its litres, and through itself. What vessels do is left aside. */
 export function effectsOf(
   model: Model,
-  activity: number,
+  activity: ActivityIndex,
   context: EffectContext,
 ): { ofUses: boolean; effects: Effect[] }[] {
   const { signs, accounts, solidsOf, tapped } = context
   const { count } = model.grid
   const rows = { sums: new Map<number, Float64Array>(), uses: new Map<number, Float64Array>() }
-  const add = (of: keyof typeof rows, account: number, part: number, amount: number) => {
+  const add = (of: keyof typeof rows, account: number, part: PartIndex, amount: Amount) => {
     const row = rows[of].get(account) ?? new Float64Array(count)
     row[part]! += amount
     rows[of].set(account, row)

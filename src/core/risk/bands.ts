@@ -1,3 +1,4 @@
+import type { ActivityIndex } from '../model'
 import { rankOf } from './quantile'
 import type { Sampler } from './sampler'
 import { BATCH, type Batch } from './batch'
@@ -70,7 +71,7 @@ function reachOf({ model, ledger, chances }: Sampler, c: number): Float64Array {
 }
 
 /** L (or uses) of one use at most, over all streams and parts. */
-function largestUse(model: Sampler['model'], activity: number): number {
+function largestUse(model: Sampler['model'], activity: ActivityIndex): number {
   const { count } = model.grid
   const litres = model.volume
     .subarray(activity * count, (activity + 1) * count)

@@ -1,3 +1,4 @@
+import type { Cv } from '../quantities'
 import jstat from 'jstat'
 
 /** Slices of a table; the lower ten of sixteen random bits choose one, the top six choose between two tables. */
@@ -34,7 +35,7 @@ export interface CompoundTables {
 }
 
 /** Tables for a coefficient of variation of one use's litres, each built when a mean first needs it. */
-export function compoundTables(cv: number): CompoundTables {
+export function compoundTables(cv: Cv): CompoundTables {
   const tables: CompoundTables = { litres: new Float32Array(0), uses: new Float32Array(0), drawOf }
   const rowOf = tableRows(tables, cv)
 
@@ -55,7 +56,7 @@ export function compoundTables(cv: number): CompoundTables {
 }
 
 /** @returns where table k stands, the next one after it; built where it is not there yet */
-function tableRows(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: number): (k: number) => number {
+function tableRows(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: Cv): (k: number) => number {
   /** Where a pair of large tables begins. */
   const pairs = new Map<number, number>()
   const rows = () => tables.litres.length / SLICES
@@ -78,7 +79,7 @@ function tableRows(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: number):
   return rowOf
 }
 
-function append(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: number, which: readonly number[]): void {
+function append(tables: Pick<CompoundTables, 'litres' | 'uses'>, cv: Cv, which: readonly number[]): void {
   const from = tables.litres.length
   const longer = (old: Float32Array) => {
     const row = new Float32Array(from + which.length * SLICES)
@@ -102,7 +103,7 @@ function meanOf(k: number): number {
  * within n by the litres, up and down in turn so that the few slices shared by two n hold neighbours. Given n the
  * litres are taken as lognormal with the mean n and the CV cv/√n of a sum of n uses.
  */
-function fillTable(mean: number, cv: number, litres: Float32Array, uses: Float32Array): void {
+function fillTable(mean: number, cv: Cv, litres: Float32Array, uses: Float32Array): void {
   const { first, weights } = poissonWeights(mean)
   let at = 0
   weights.forEach((weight, i) => {
@@ -139,7 +140,7 @@ function poissonWeights(mean: number): { first: number; weights: number[] } {
 }
 
 /** Share of a lognormal's mean that lies below its q-quantile: Φ(z_q − σ) with σ² = ln(1 + cv²). */
-function lowerShare(q: number, cv: number): number {
+function lowerShare(q: number, cv: Cv): number {
   if (cv === 0 || q <= 0 || q >= 1) return Math.min(1, Math.max(0, q))
   const sigma = Math.sqrt(Math.log1p(cv * cv))
   return jstat.normal.cdf(jstat.normal.inv(q, 0, 1) - sigma, 0, 1)

@@ -1,3 +1,4 @@
+import type { PartIndex } from '../calendar'
 import type { Term } from './accounts'
 import { BATCH, type Batch } from './batch'
 import { SLICES, SLICE_BITS } from './compound'
@@ -70,12 +71,12 @@ function drawWords({ streams, size, words }: Batch, each: number): void {
 }
 
 /** Which of a day's halves holds an activity's sixteen bits of a part. */
-function halfOf({ model }: Sampler, { places }: ActivitySampler, part: number): number {
+function halfOf({ model }: Sampler, { places }: ActivitySampler, part: PartIndex): number {
   return places[model.grid.part[part]!]!
 }
 
 /** Uses of an activity in a part and their litres: Poisson numbers, a look-up each. */
-export function drawMany(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
+export function drawMany(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: PartIndex): void {
   if (activity.heats > 1) drawHeated(sampler, batch, activity, part)
   else drawMild(sampler, batch, activity, part)
 }
@@ -85,7 +86,7 @@ export function drawThrough(
   sampler: Sampler,
   batch: Batch,
   activity: ActivitySampler,
-  part: number,
+  part: PartIndex,
   { first, second, factor, weights }: Term,
 ): void {
   const { size, halves, off, own } = batch
@@ -110,7 +111,7 @@ export function drawThrough(
 }
 
 /** The plain case, with everything that does not differ between trips taken out of the loop. */
-function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
+function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: PartIndex): void {
   const { size, halves, uses, sums, own } = batch
   const { needsUses, index } = activity
   const { litres, uses: usesOf } = activity.compound
@@ -127,7 +128,7 @@ function drawMild(sampler: Sampler, batch: Batch, activity: ActivitySampler, par
   }
 }
 
-function drawHeated(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
+function drawHeated(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: PartIndex): void {
   const { size, halves, heat, uses, sums, own } = batch
   const { code, scale, heats, needsUses, index } = activity
   const { litres, uses: usesOf } = activity.compound
@@ -142,7 +143,7 @@ function drawHeated(sampler: Sampler, batch: Batch, activity: ActivitySampler, p
 }
 
 /** The same for exact uses, with what the day's heat changes; their litres vary all the same. */
-export function drawExact(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: number): void {
+export function drawExact(sampler: Sampler, batch: Batch, activity: ActivitySampler, part: PartIndex): void {
   const { wordsPerDay, heats, heatChange, model } = sampler
   const { size, halves, heat, uses, sums, own } = batch
   const half = halfOf(sampler, activity, part)

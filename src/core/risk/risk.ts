@@ -1,5 +1,5 @@
 import type { Id, Model } from '../model'
-import type { Days } from '../quantities'
+import type { Days, Share } from '../quantities'
 import { bandQuantiles } from './bands'
 import { quantileSorted } from './quantile'
 import type { Sample } from './sample'
@@ -34,10 +34,10 @@ export interface Risk {
   /** Each trip's count, ascending, 'beyond' as infinite. */
   sorted: Float64Array
   /** Share of trips each container stops, largest first; with `beyond` they add to 1. */
-  stoppers: { container: Id; share: number }[]
+  stoppers: { container: Id; share: Share }[]
   beyond: number
   /** Chance that nothing is breached before the stay ends. */
-  nights: number
+  nights: Days
   fans: LevelFan[]
 }
 

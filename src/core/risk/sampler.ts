@@ -1,5 +1,13 @@
+import type { Litres } from '../quantities'
 import { amountsBeforeReuse, ledger as play, type Ledger } from '../count'
-import { heatStepsAt, type ActivityChance, type Chances, type Model, type UseLine } from '../model'
+import {
+  type ActivityChance,
+  type Chances,
+  heatStepsAt,
+  type Model,
+  type StreamIndex,
+  type UseLine,
+} from '../model'
 import { whole } from '../steps'
 import { accountsOf, type Accounts, type Term } from './accounts'
 import { riskTables, type RiskTables, type SumsTable } from './tables'
@@ -62,7 +70,7 @@ export interface OnceTable {
 export interface ContainerSampler {
   capacity: Slices
   starts: StartSampler[]
-  heater: number
+  heater: Litres
 }
 
 /**
@@ -97,7 +105,7 @@ export interface Sampler {
   /** Amounts before reuse; empty without vessels. */
   beforeReuse: Float64Array
   /** Streams that a vessel takes from, gives to or is, and what a litre of each does to which accounts. */
-  reusing: { stream: number; isTapped: boolean; effects: { account: number; sign: number }[] }[]
+  reusing: { stream: StreamIndex; isTapped: boolean; effects: { account: number; sign: number }[] }[]
 }
 
 export interface SamplerOptions {

@@ -1,3 +1,4 @@
+import type { Cv } from '../quantities'
 import jstat from 'jstat'
 
 /**
@@ -27,7 +28,7 @@ export function normalSlices(edges: Edges): Slices {
  * Lognormal with a mean and a coefficient of variation: σ² = ln(1 + cv²), and since E[X; X < x] = mean·Φ(z − σ), slice k
  * has the mean n·mean·(Φ(z_{k+1} − σ) − Φ(z_k − σ)). Exactly the mean where cv = 0.
  */
-export function lognormalSlices(mean: number, cv: number, edges: Edges): Slices {
+export function lognormalSlices(mean: number, cv: Cv, edges: Edges): Slices {
   const n = edges.length - 1
   if (cv === 0) return new Float64Array(n).fill(mean)
   const sigma = Math.sqrt(Math.log1p(cv * cv))

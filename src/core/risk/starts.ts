@@ -1,12 +1,13 @@
+import type { Litres, Share, Amount } from '../quantities'
 import jstat from 'jstat'
 import type { StartChance } from '../model'
 import type { Slices } from './slices'
 
 /** A starting level ready to be drawn: u goes from `low` to `high`, L (uses), or shares of a normal's mass. */
 export type StartSampler =
-  | { shape: 'given'; level: number }
+  | { shape: 'given'; level: Amount }
   | { shape: 'even'; low: number; high: number }
-  | { shape: 'normal'; level: number; size: number; low: number; high: number; full: number }
+  | { shape: 'normal'; level: Amount; size: number; low: number; high: number; full: Amount }
 
 const WHOLE = 2 ** 32
 
@@ -18,12 +19,12 @@ export function startSampler({ level, shape, size, full }: StartChance): StartSa
   if (size === 0) return { shape: 'given', level }
   if (shape === 'even')
     return { shape, low: Math.max(0, level - size / 2), high: Math.min(full, level + size / 2) }
-  const below = (litres: number) => jstat.normal.cdf((litres - level) / size, 0, 1)
+  const below = (litres: Litres) => jstat.normal.cdf((litres - level) / size, 0, 1)
   return { shape, level, size, low: below(0), high: below(full), full }
 }
 
 /** @param share the trip's own capacity over the one given: what a panel reads moves with it @param word a random word */
-export function startOf(start: StartSampler, share: number, word: number, normal: Slices): number {
+export function startOf(start: StartSampler, share: Share, word: number, normal: Slices): number {
   if (start.shape === 'given') return start.level
   const u = start.low + ((word >>> 0) / WHOLE) * (start.high - start.low)
   if (start.shape === 'even') return u * share

@@ -1,6 +1,7 @@
+import type { DayNumber } from '../calendar'
 import { partAt } from '../count'
-import { heatStepsAt, type Id, type Model } from '../model'
-import type { Days } from '../quantities'
+import { type ContainerIndex, heatStepsAt, type Id, type Model } from '../model'
+import type { Amount, Celsius, Days } from '../quantities'
 import type { Term } from './accounts'
 import { BATCH } from './batch'
 import type { Sampler } from './sampler'
@@ -18,7 +19,7 @@ export interface Story {
 
 /** How much a cause brought the stopper nearer its limit than an average trip would, L (a solids bin: uses). */
 export type Reason =
-  | { kind: 'activity'; activity: Id; closer: number; uses: number; usual: number; perUse: number }
+  | { kind: 'activity'; activity: Id; closer: number; uses: number; usual: Celsius; perUse: number }
   | { kind: 'start'; closer: number }
   | { kind: 'capacity'; closer: number }
 
@@ -55,8 +56,8 @@ interface Watched {
   /** The slice of heat of each day. */
   heats: number[]
   /** By what the start and the limit differ from what is given. */
-  start: number
-  limit: number
+  start: Amount
+  limit: Amount
 }
 
 function watchTrip(
@@ -98,7 +99,7 @@ function watchTrip(
 }
 
 /** What a term does to one container. */
-function termOn({ first, second, factor, weights, ofUses }: Term, container: number) {
+function termOn({ first, second, factor, weights, ofUses }: Term, container: ContainerIndex) {
   if (first === container) return [{ weights, ofUses, factor: 1 }]
   return second === container ? [{ weights, ofUses, factor }] : []
 }
@@ -120,8 +121,8 @@ function reasonsOf({ activities, uses, grid: { count } }: Model, watched: Watche
 }
 
 /** Hot days of the trip up to one day, and those that were foreseen. */
-function hotDaysOf({ heats, heatChange, chances }: Sampler, drawn: readonly number[], lastDay: number) {
-  const change = (day: number) => (heats > 1 ? heatChange[day * heats + (drawn[day] ?? 0)]! : 0)
+function hotDaysOf({ heats, heatChange, chances }: Sampler, drawn: readonly number[], lastDay: DayNumber) {
+  const change = (day: DayNumber) => (heats > 1 ? heatChange[day * heats + (drawn[day] ?? 0)]! : 0)
   const given = [...chances.warmest].map((celsius) => heatStepsAt(celsius, chances.heatAbove))
   const days = [...Array(lastDay + 1).keys()]
   return {

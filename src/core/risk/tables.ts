@@ -1,3 +1,4 @@
+import type { Cv } from '../quantities'
 import { compoundTables, type CompoundTables } from './compound'
 import { edgesOf, lognormalSlices, normalSlices, type Slices } from './slices'
 import { keptLuck, type TripLuck } from './luck'
@@ -14,9 +15,9 @@ export interface RiskTables {
   /** Standard normal. */
   normal: Slices
   /** Mean 1. */
-  trip: (cv: number) => Slices
-  compound: (cv: number) => CompoundTables
-  sums: (cv: number) => SumsTable
+  trip: (cv: Cv) => Slices
+  compound: (cv: Cv) => CompoundTables
+  sums: (cv: Cv) => SumsTable
   luck: TripLuck
 }
 

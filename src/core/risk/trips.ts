@@ -1,3 +1,5 @@
+import type { ActivityIndex } from '../model'
+import type { PartIndex } from '../calendar'
 import { playVesselsPart } from '../count'
 import { recordLevels, type Bands } from './bands'
 import { BATCH, newBatch, restart, type Batch } from './batch'
@@ -11,8 +13,8 @@ import type { Luck } from './luck'
 export interface Watch {
   start?: (batch: Batch, first: number) => void
   /** Uses and sums of one activity in a part, as drawn. */
-  drawn?: (batch: Batch, activity: number, part: number, first: number) => void
-  part?: (batch: Batch, part: number, first: number) => void
+  drawn?: (batch: Batch, activity: ActivityIndex, part: PartIndex, first: number) => void
+  part?: (batch: Batch, part: PartIndex, first: number) => void
 }
 
 /** Days to each trip's first breach (infinite: beyond the horizon) and the container that stops it (−1). */
@@ -111,7 +113,7 @@ function lessMean({ size, uses, sums }: Batch, mean: number): void {
 function addTerms(
   { accounts }: Sampler,
   { size, off, uses, sums }: Batch,
-  activity: number,
+  activity: ActivityIndex,
   i: number,
 ): void {
   for (const { ofUses, weights, first, second, factor } of accounts.terms[activity]!) {
@@ -123,7 +125,7 @@ function addTerms(
   }
 }
 
-function keepForReuse({ model }: Sampler, batch: Batch, activity: number, i: number): void {
+function keepForReuse({ model }: Sampler, batch: Batch, activity: ActivityIndex, i: number): void {
   const volume = model.volume[activity * model.grid.count + i]!
   batch.moreUses.set(batch.uses, activity * BATCH)
   for (let j = 0; j < batch.size; j++) batch.moreLitres[activity * BATCH + j] = batch.sums[j]! * volume

@@ -1,5 +1,5 @@
 import { baseArea } from '../model'
-import type { Litres } from '../quantities'
+import type { Litres, Metres } from '../quantities'
 
 /** m/s². Standard gravity, ISO 80000-3. */
 const GRAVITY = 9.80665
@@ -18,7 +18,7 @@ export interface TankState {
   /** L */
   capacity: Litres
   /** m, inside. */
-  height: number
+  height: Metres
   /** m over the rig's lowest tank. */
   bottom: Range
   /** L in it. */
@@ -29,7 +29,7 @@ export interface TransferCase {
   gray: TankState
   black: TankState & { /** L */ safeLevel: Litres }
   /** m, the narrowest bore between them. */
-  bore: number
+  bore: Metres
 }
 
 export type TransferRefusal = 'wrong-direction' | 'gray-empty' | 'black-full'
@@ -50,8 +50,8 @@ function headOf(
   { gray, black }: TransferCase,
   grayL: Litres,
   blackL: Litres,
-  grayBottom: number,
-  blackBottom: number,
+  grayBottom: Metres,
+  blackBottom: Metres,
 ) {
   return (
     grayBottom +
@@ -100,9 +100,9 @@ export function grayToBlack(
  */
 export function flowSeconds(
   volume: Litres,
-  head: number,
+  head: Metres,
   steepness: number,
-  bore: number,
+  bore: Metres,
   discharge: number,
 ): number {
   const area = (Math.PI * bore * bore) / 4

@@ -1,4 +1,4 @@
-export { countAfterTransfer } from './afterTransfer'
+export { countAfterTransfer, daysByTransfer, transferMoments } from './afterTransfer'
 export { DISCHARGE, flowSeconds, grayToBlack } from './grayToBlack'
 export type { Range, TankState, Transfer, TransferCase, TransferRefusal } from './grayToBlack'
 export { transferOf } from './transferOf'

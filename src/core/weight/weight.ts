@@ -1,6 +1,7 @@
+import type { DayNumber, PartIndex } from '../calendar'
 import type { Ledger } from '../count'
 import { found, type Container, type Crew, type Id, type Model, type Rig } from '../model'
-import type { Litres } from '../quantities'
+import type { Kilograms, Litres } from '../quantities'
 
 /** kg per L of water at about 20 °C, and of waste taken as water. Source: model.md section 8. */
 export const WATER_KG_PER_L = 0.998
@@ -10,7 +11,7 @@ export const WATER_KG_PER_L = 0.998
  * is clipped: water that a dry tank still gives in the ledger is missing from it, so that the sum stays true.
  * @param part index of the part at whose end; −1: the start of the stay
  */
-export function aboardKg(rig: Rig, model: Model, ledger: Ledger, part: number): number {
+export function aboardKg(rig: Rig, model: Model, ledger: Ledger, part: PartIndex): number {
   return model.containers.reduce((sum, container, c) => {
     const level = part < 0 ? container.start : ledger.levels[c * model.grid.count + part]!
     const document = found(rig.containers, container.id, 'container')
@@ -24,7 +25,7 @@ export function kgPerUnit(container: Container): number {
 }
 
 export interface AboardDay {
-  day: number
+  day: DayNumber
   /** The most aboard at any part end of the day (day 0: the start included), kg. */
   most: number
 }
@@ -66,21 +67,24 @@ export function fillOnlyTo(rig: Rig, model: Model, supply: Id): Litres | null {
 export interface Lift {
   container: Id
   /** kg filled to its safe fill (a carrier: to the brim), shell included. */
-  full: number
+  full: Kilograms
   /** The level of one at which it weighs the lift limit, L or uses; null: never up to full. */
   carryAt: number | null
+}
+
+/** kg of one that is carried, filled to its safe fill (a carrier: to the brim), shell included; null: it is built in. */
+export function fullKg(container: Container): number | null {
+  if (!('shell' in container)) return null
+  const fill = 'safeFill' in container ? container.safeFill.value : 1
+  return container.shell.value + fill * container.capacity.value * kgPerUnit(container)
 }
 
 /** The weight of each thing that is carried, against the owners' lift limit. */
 export function lifts(rig: Rig, { liftLimit }: Pick<Crew, 'liftLimit'>): Lift[] {
   return rig.containers.flatMap((container) => {
-    if (!('shell' in container)) return []
-    const fill = 'safeFill' in container ? container.safeFill.value : 1
-    const most = fill * container.capacity.value
-    const shell = container.shell.value
-    const full = shell + most * kgPerUnit(container)
-    const carryAt =
-      full <= liftLimit.value ? null : Math.max(0, (liftLimit.value - shell) / kgPerUnit(container))
-    return [{ container: container.id, full, carryAt }]
+    const full = fullKg(container)
+    if (full === null || !('shell' in container)) return []
+    const lifted = (liftLimit.value - container.shell.value) / kgPerUnit(container)
+    return [{ container: container.id, full, carryAt: full <= liftLimit.value ? null : Math.max(0, lifted) }]
   })
 }

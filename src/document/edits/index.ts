@@ -24,6 +24,7 @@ export {
   addContainer,
   addFixture,
   changeMedium,
+  measureTank,
   newOutlet,
   removeContainer,
   removeFixture,
@@ -35,6 +36,7 @@ export {
   setReserve,
   setRole,
   setSafeFill,
+  toggleLight,
 } from './rigEdits'
 export {
   addAbsences,

@@ -57,6 +57,19 @@ export function setCapacity(draft: Document, rigId: Id, containerId: Id, litres:
   }
 }
 
+/** A first measure of a tank that had none, to be typed over: a low, flat tank on the floor. */
+export function measureTank(draft: Document, rigId: Id, containerId: Id): void {
+  const container = containerOf(rigOf(draft, rigId), containerId)
+  if ('shape' in container) container.shape = { height: owned(0.3), bottom: owned(0), error: owned(0.03) }
+}
+
+/** A warning light at three quarters, to be typed over; or none. */
+export function toggleLight(draft: Document, rigId: Id, containerId: Id): void {
+  const container = containerOf(rigOf(draft, rigId), containerId)
+  if (!('light' in container)) return
+  container.light = container.light ? null : owned(Math.round(container.capacity.value * 0.75))
+}
+
 export function setReserve(draft: Document, rigId: Id, containerId: Id, litres: number): void {
   const container = containerOf(rigOf(draft, rigId), containerId)
   if ('reserve' in container) container.reserve = owned(litres)

@@ -15,7 +15,7 @@ import * as t from '@/texts/t'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const why = useWhyStore()
-const { level } = useAmounts()
+const { level, gauge: read } = useAmounts()
 
 /** What a cassette's warning light leaves, or has left, this crew; null without a light. */
 function lightWords({ id, start }: ModelContainer): string | null {
@@ -61,7 +61,7 @@ function drag(container: ModelContainer, amount: number) {
       <li v-for="gauge in gauges" :key="gauge.id" class="min-w-0" :data-testid="`gauge-${gauge.id}`">
         <h3 class="mb-5 text-lg leading-tight font-bold wrap-anywhere hyphens-auto">{{ gauge.name }}</h3>
         <StaffGauge class="h-56" v-bind="gauge" :level="gauge.start" @level="drag(gauge, $event)" />
-        <p class="figure mt-2 text-xl leading-tight font-bold">{{ level(gauge.start, gauge.unit) }}</p>
+        <p class="figure mt-2 text-xl leading-tight font-bold">{{ read(gauge.start, gauge.unit) }}</p>
         <p class="text-[0.95rem] text-soft">{{ t.gauge.of(level(gauge.capacity, gauge.unit)) }}</p>
         <LevelButton :members="gauge.members" :name="gauge.name" />
         <button
@@ -82,8 +82,8 @@ function drag(container: ModelContainer, amount: number) {
         >
           {{
             gauge.side === 'supply'
-              ? t.camp.leftAtStop(level(gauge.atStop, gauge.unit))
-              : t.camp.atStop(level(gauge.atStop, gauge.unit))
+              ? t.camp.leftAtStop(read(gauge.atStop, gauge.unit))
+              : t.camp.atStop(read(gauge.atStop, gauge.unit))
           }}
         </button>
       </li>

@@ -36,7 +36,9 @@ const rivals = computed(() => {
 const landUse = useLandUse()
 const { volume } = useAmounts()
 /** The land allows less than what goes out with it. */
-const over = computed(() => landUse.over.value.find(({ rule }) => props.row.on && rule === habit.value.permission))
+const over = computed(() =>
+  landUse.over.value.find(({ rule }) => props.row.on && rule === habit.value.permission),
+)
 const isOwn = computed(() => !(STARTER_HABIT_IDS as readonly string[]).includes(habit.value.id))
 
 function toggle(next: boolean) {

@@ -21,13 +21,13 @@ const emit = defineEmits<{
   level: [litres: number]
 }>()
 
-const { level: words } = useAmounts()
+const { level: words, gauge } = useAmounts()
 const post = ref<HTMLElement | null>(null)
 const share = computed(() => Math.min(1, Math.max(0, props.level / props.capacity)))
 const limitShare = computed(() => (props.limit === null ? null : props.limit / props.capacity))
 const shareAtStop = computed(() => Math.min(1, Math.max(0.06, (props.atStop ?? 0) / props.capacity)))
 const valueText = computed(() =>
-  t.gauge.value(words(props.level, props.unit), words(props.capacity, props.unit)),
+  t.gauge.value(gauge(props.level, props.unit), words(props.capacity, props.unit)),
 )
 
 /** A hand on a post is good to a percent of the tank, no more. */

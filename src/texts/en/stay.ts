@@ -86,8 +86,7 @@ export const land = {
   source: 'Who says so',
   on: (date: string) => `recorded ${date}`,
   used: (most: string) => `Your habits put out ${most} on the day it is most.`,
-  over: (rule: string, most: string, allowed: string) =>
-    `${rule}: ${most} on one day, ${allowed} allowed`,
+  over: (rule: string, most: string, allowed: string) => `${rule}: ${most} on one day, ${allowed} allowed`,
 }
 
 export const weather = {

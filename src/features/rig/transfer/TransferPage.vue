@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { partAt, levelAt } from '@/core/count'
 import type { TankContainer } from '@/core/model'
-import { countAfterTransfer, transferOf } from '@/core/transfer'
+import { daysByTransfer, transferMoments, transferOf } from '@/core/transfer'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import NoStay from '@/parts/NoStay.vue'
@@ -25,11 +25,9 @@ const tanks = (kind: 'gray' | 'black') =>
   (forecast.rig?.containers ?? []).filter((container): container is TankContainer => container.kind === kind)
 const gray = computed(() => tanks('gray').find(({ id }) => id === chosen.value.gray) ?? tanks('gray')[0])
 const black = computed(() => tanks('black').find(({ id }) => id === chosen.value.black) ?? tanks('black')[0])
-/** In quarter days, up to the stop. */
-const lastDay = computed(() => Math.floor((forecast.result?.days ?? 14) * 4) / 4)
+const moments = computed(() => transferMoments(forecast.result ?? { days: null }))
 const moment = ref<number | null>(null)
-/** Just before the stop, until another moment is chosen: the later, the more there is to move. */
-const day = computed(() => Math.min(moment.value ?? Math.max(0, lastDay.value - 0.25), lastDay.value))
+const day = computed(() => Math.min(moment.value ?? moments.value.best, moments.value.last))
 /** A run acts at the start of a part: the one the day's moment falls in. */
 const part = computed(() => {
   const { model } = forecast
@@ -47,8 +45,7 @@ const bought = computed(() => {
   const { model, result } = forecast
   if (!answer.value?.ok || !model || !result) return null
   const { gray: from, black: to, value } = answer.value
-  const after = countAfterTransfer(model, result, { from, to, litres: value.volume, part: part.value })
-  return (after.days ?? model.horizonDays) - (result.days ?? model.horizonDays)
+  return daysByTransfer(model, result, { from, to, litres: value.volume, part: part.value })
 })
 const picture = computed(() => {
   const { model, result } = forecast
@@ -126,7 +123,7 @@ function setError(litres: number) {
               id="transfer-day"
               type="range"
               min="0"
-              :max="lastDay"
+              :max="moments.last"
               step="0.25"
               :value="day"
               class="block h-11 w-full accent-(--ink)"
