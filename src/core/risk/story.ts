@@ -1,7 +1,7 @@
 import type { DayNumber } from '../calendar'
 import { partAt } from '../count'
 import { type ContainerIndex, heatStepsAt, type Id, type Model } from '../model'
-import type { Amount, Celsius, Days } from '../quantities'
+import type { Amount, Days } from '../quantities'
 import type { Term } from './accounts'
 import { BATCH } from './batch'
 import type { Sampler } from './sampler'
@@ -19,7 +19,7 @@ export interface Story {
 
 /** How much a cause brought the stopper nearer its limit than an average trip would, L (a solids bin: uses). */
 export type Reason =
-  | { kind: 'activity'; activity: Id; closer: number; uses: number; usual: Celsius; perUse: number }
+  | { kind: 'activity'; activity: Id; closer: number; uses: number; usual: number; perUse: number }
   | { kind: 'start'; closer: number }
   | { kind: 'capacity'; closer: number }
 

@@ -30,7 +30,7 @@ const tallyWidth = computed(() => {
 <template>
   <section
     class="grid items-center gap-x-14 gap-y-3"
-    :class="compact ? '' : 'lg:grid-cols-[auto_1fr]'"
+    :class="compact ? '' : 'lg:grid-cols-[auto_minmax(0,1fr)]'"
     aria-labelledby="the-count"
     aria-live="off"
   >

@@ -42,7 +42,7 @@ const limits = computed(() => {
 
 <template>
   <li
-    class="grid grid-cols-[2.75rem_1fr_auto] items-start gap-x-2 border-b border-line py-2"
+    class="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-start gap-x-2 border-b border-line py-2"
     :data-testid="`habit-${habit.id}`"
   >
     <AppSwitch

@@ -36,7 +36,7 @@ const rows = computed(() => {
       <li
         v-for="row in rows"
         :key="row.key"
-        class="grid grid-cols-[7.5rem_1fr_5rem] items-center gap-3"
+        class="grid grid-cols-[minmax(0,7.5rem)_minmax(0,1fr)_5rem] items-center gap-3"
         data-testid="stopper-share"
       >
         <span class="truncate font-semibold">{{ row.name }}</span>

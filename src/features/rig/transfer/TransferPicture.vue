@@ -43,73 +43,69 @@ const tanks = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full max-w-[34rem]" aria-hidden="true">
-    <defs>
-      <pattern
-        id="transfer-hatch"
-        width="9"
-        height="9"
-        patternUnits="userSpaceOnUse"
-        patternTransform="rotate(45)"
-      >
-        <rect width="9" height="9" fill="var(--grass)" />
-        <path d="M0 0v9" stroke="var(--grass-ink)" stroke-width="3" />
-      </pattern>
-    </defs>
-    <path :d="`M0 ${HEIGHT - 14}H${WIDTH}`" stroke="var(--line)" stroke-width="3" />
-    <path
-      :d="`M${20 + TANK} ${tanks[0]!.base - 6}H${WIDTH / 2}V${tanks[1]!.base - 6}H${WIDTH - TANK - 20}`"
-      fill="none"
-      stroke="var(--ink)"
-      stroke-width="9"
-    />
-    <g v-for="tank in tanks" :key="tank.x">
-      <rect :x="tank.x" :y="tank.top" :width="TANK" :height="tank.base - tank.top" fill="var(--post)" />
-      <rect
-        :x="tank.x"
-        :y="tank.surface"
-        :width="TANK"
-        :height="Math.max(0, tank.base - tank.surface)"
-        fill="url(#transfer-hatch)"
-      />
+  <div class="max-w-[34rem]" aria-hidden="true">
+    <p class="figure flex justify-between gap-4 text-lg font-bold">
+      <span v-for="tank in tanks" :key="tank.x" class="w-[42%] text-center leading-tight wrap-anywhere">{{
+        tank.name
+      }}</span>
+    </p>
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="w-full">
+      <defs>
+        <pattern
+          id="transfer-hatch"
+          width="9"
+          height="9"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="9" height="9" fill="var(--grass)" />
+          <path d="M0 0v9" stroke="var(--grass-ink)" stroke-width="3" />
+        </pattern>
+      </defs>
+      <path :d="`M0 ${HEIGHT - 14}H${WIDTH}`" stroke="var(--line)" stroke-width="3" />
       <path
-        v-if="moved > 0"
-        :d="`M${tank.x} ${tank.after}h${TANK}`"
-        stroke="var(--ink)"
-        stroke-width="4"
-        stroke-dasharray="9 6"
-      />
-      <path :d="`M${tank.x - 9} ${tank.safe}h16`" stroke="var(--ink)" stroke-width="3" />
-      <rect
-        :x="tank.x"
-        :y="tank.top"
-        :width="TANK"
-        :height="tank.base - tank.top"
+        :d="`M${20 + TANK} ${tanks[0]!.base - 6}H${WIDTH / 2}V${tanks[1]!.base - 6}H${WIDTH - TANK - 20}`"
         fill="none"
         stroke="var(--ink)"
-        stroke-width="4"
+        stroke-width="9"
       />
-      <text
-        :x="tank.x + TANK / 2"
-        :y="tank.top - 9"
-        text-anchor="middle"
-        class="figure"
-        font-size="17"
-        font-weight="700"
-        fill="var(--ink)"
-      >
-        {{ tank.name }}
-      </text>
-      <text
-        v-if="moved > 0"
-        :x="tank.x + TANK + (tank.x < 100 ? 7 : -TANK - 7)"
-        :y="tank.after + 5"
-        :text-anchor="tank.x < 100 ? 'start' : 'end'"
-        font-size="15"
-        fill="var(--ink)"
-      >
-        {{ t.transfer.after }}
-      </text>
-    </g>
-  </svg>
+      <g v-for="tank in tanks" :key="tank.x">
+        <rect :x="tank.x" :y="tank.top" :width="TANK" :height="tank.base - tank.top" fill="var(--post)" />
+        <rect
+          :x="tank.x"
+          :y="tank.surface"
+          :width="TANK"
+          :height="Math.max(0, tank.base - tank.surface)"
+          fill="url(#transfer-hatch)"
+        />
+        <path
+          v-if="moved > 0"
+          :d="`M${tank.x} ${tank.after}h${TANK}`"
+          stroke="var(--ink)"
+          stroke-width="4"
+          stroke-dasharray="9 6"
+        />
+        <path :d="`M${tank.x - 9} ${tank.safe}h16`" stroke="var(--ink)" stroke-width="3" />
+        <rect
+          :x="tank.x"
+          :y="tank.top"
+          :width="TANK"
+          :height="tank.base - tank.top"
+          fill="none"
+          stroke="var(--ink)"
+          stroke-width="4"
+        />
+        <text
+          v-if="moved > 0"
+          :x="tank.x + TANK + (tank.x < 100 ? 7 : -TANK - 7)"
+          :y="tank.after + 5"
+          :text-anchor="tank.x < 100 ? 'start' : 'end'"
+          font-size="15"
+          fill="var(--ink)"
+        >
+          {{ t.transfer.after }}
+        </text>
+      </g>
+    </svg>
+  </div>
 </template>
