@@ -11,6 +11,8 @@ export default defineConfig({
     include: [
       'tests/proof/**/*.test.ts',
       'src/document/fuzz.test.ts',
+      'src/document/extremes.test.ts',
+      'src/core/explain/explain.test.ts',
       'src/core/risk/calibration.test.ts',
       'src/core/reach/reach.test.ts',
       'tests/e2e/kills.test.ts',

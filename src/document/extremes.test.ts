@@ -10,6 +10,7 @@ import { checked } from './index'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { truckDemo } from '../../scripts/demo/truck'
 import { vanDemo } from '../../scripts/demo/van'
+import { often } from '../../tests/support/thorough'
 
 const DEMOS = [trailerDemo(), vanDemo(), truckDemo()]
 
@@ -103,8 +104,8 @@ describe('numbers that are allowed but not meant', () => {
         through += 1
         expect(everything(result.value).filter((value) => !Number.isFinite(value))).toEqual([])
       }),
-      { numRuns: 800 },
+      { numRuns: often(300, 3000) },
     )
-    expect(through).toBeGreaterThan(40)
+    expect(through).toBeGreaterThan(often(20, 200))
   }, 120_000)
 })

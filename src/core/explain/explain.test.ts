@@ -11,6 +11,7 @@ import { truckDemo } from '../../../scripts/demo/truck'
 import { vanDemo } from '../../../scripts/demo/van'
 import { dailyInputsOf, dailyUse, explainAt, explainCount, explainLevel, inputsOf } from './index'
 import { switchHabitIn } from '../../../tests/support/inDocument'
+import { often } from '../../../tests/support/thorough'
 
 const anyStay = fc.oneof(documentArb, reuseArb)
 
@@ -135,7 +136,7 @@ describe('the sums behind the numbers', () => {
           }
         }
       }),
-      { numRuns: 30 },
+      { numRuns: often(12, 60) },
     )
   })
 

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect, inject } from 'vitest'
+import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest'
 import type { Browser, BrowserContext, BrowserContextOptions, Page } from 'playwright-core'
 import { launch } from './browser'
 
@@ -30,6 +30,8 @@ export function useBrowser() {
     browser = await launch()
   })
   afterAll(() => browser.close())
+  // A page that was left open would go on computing beside the next test.
+  afterEach(() => Promise.all(browser.contexts().map((context) => context.close())))
 
   /** A fresh visitor. */
   return async function open(
