@@ -131,4 +131,37 @@ describe('the thinnest slice', () => {
     expect(bodies.length).toBeGreaterThan(0)
     expect(bytes).toBeLessThan(130_000)
   })
+
+  it.each([
+    ['1280×800', { viewport: { width: 1280, height: 800 } }],
+    ['390×844', { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }],
+  ])('keeps the room of what comes later: nothing moves while Camp fills, at %s', async (size, options) => {
+    const { page } = await open('demo', '/', { isFolded: true, ...options })
+    await saved(page)
+    await page.addInitScript(() => {
+      const seen = { shift: 0, long: 0 }
+      Object.assign(window, { seen })
+      new PerformanceObserver((list) => {
+        for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[])
+          seen.shift += entry.value
+      }).observe({ type: 'layout-shift', buffered: true })
+      new PerformanceObserver((list) => void (seen.long += list.getEntries().length)).observe({
+        type: 'longtask',
+        buffered: true,
+      })
+    })
+    await page.reload()
+    await page.getByTestId('plan-on').waitFor()
+    // What the habits buy of it, the last to come.
+    await page
+      .getByText(/^average [+−0]/)
+      .first()
+      .waitFor()
+    const { shift, long } = await page.evaluate(
+      () => (window as unknown as { seen: { shift: number; long: number } }).seen,
+    )
+    console.log(`${size}: layout shift ${shift.toFixed(3)}, tasks over 50 ms: ${long}`)
+    // At most the order of the habits, once, when it is known what each buys to plan on.
+    expect(shift).toBeLessThan(0.1)
+  })
 })

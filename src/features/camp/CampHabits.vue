@@ -4,6 +4,7 @@ import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit } from '@/document/edits'
+import CampHabitsRoom from './CampHabitsRoom.vue'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
 import * as t from '@/texts/t'
@@ -11,7 +12,6 @@ import * as t from '@/texts/t'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const advice = useAdviceStore()
-const ROOM_ROWS = 10
 const all = useHabitRows('days')
 /** What is blocked is on the Habits screen, with what it needs. */
 const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
@@ -28,16 +28,13 @@ function toggle(habit: string, on: boolean) {
 </script>
 
 <template>
-  <section aria-labelledby="habits" data-anchor="habits">
+  <CampHabitsRoom v-if="all.length === 0 && workspace.document.habits.length > 0" />
+  <section v-else aria-labelledby="habits" data-anchor="habits">
     <div class="flex flex-wrap items-baseline justify-between gap-x-4">
       <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
       <p class="text-[0.9rem] text-soft">{{ t.camp.planOnBought }}</p>
     </div>
-    <!-- Their room, until what they buy is counted. -->
-    <div v-if="all.length === 0 && workspace.document.habits.length > 0" class="mt-1" aria-hidden="true">
-      <div v-for="n in ROOM_ROWS" :key="n" class="h-[5.85rem] border-b border-line" />
-    </div>
-    <ul v-else class="mt-1">
+    <ul class="mt-1">
       <HabitRow
         v-for="row in useful"
         :key="row.habit.id"

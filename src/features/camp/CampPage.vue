@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
 import CampGauges from './CampGauges.vue'
-import CampHabits from './CampHabits.vue'
+import CampHabitsRoom from './CampHabitsRoom.vue'
 import CampNights from './CampNights.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import TheCount from '@/parts/count/TheCount.vue'
@@ -11,9 +11,19 @@ import { useAskCount } from '@/parts/count/useAskCount'
 import FoldSection from '@/parts/FoldSection.vue'
 import { useChartSentence } from '@/parts/levels/useChartSentence'
 import * as t from '@/texts/t'
+import { nextFrame } from '@/ui/nextFrame'
 
 /** Fetched when somebody opens it: the count does not wait for a picture. */
 const CampEmpty = defineAsyncComponent(() => import('./CampEmpty.vue'))
+/** What habits buy comes after the count stands, in the room that is kept for it. */
+const CampHabits = defineAsyncComponent({
+  loader: async () => {
+    await nextFrame()
+    return import('./CampHabits.vue')
+  },
+  delay: 0,
+  loadingComponent: CampHabitsRoom,
+})
 const CampSetup = defineAsyncComponent(() => import('./CampSetup.vue'))
 const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
 const LevelChart = defineAsyncComponent(() => import('@/parts/levels/LevelChart.vue'))
