@@ -1,16 +1,19 @@
-import { count, flowsOf } from '@/core/count'
-import { PARTS_PER_DAY } from '@/core/calendar'
-import { caseOf, compile, type Document } from '@/core/model'
+import { count, flowsOf, stateAt } from '@/core/count'
+import { PARTS_PER_DAY, wallDaysBetween, type WallTime } from '@/core/calendar'
+import { caseOf, compile, type Document, type Now, type StayCase } from '@/core/model'
 import type { Options } from './run'
 
 /** `dry-count count`: the answer as documented in docs/command-line.md. */
-export function countCommand(document: Document, { stay, horizon }: Options): unknown {
-  const model = compile(caseOf(document, stay), horizon === undefined ? {} : { horizonDays: horizon })
+export function countCommand(document: Document, { stay, horizon, now }: Options): unknown {
+  const stayCase = caseOf(document, stay)
+  const ahead = horizon === undefined ? {} : { horizonDays: horizon }
+  const model = compile(stayCase, now === undefined ? ahead : { ...ahead, from: expectedAt(stayCase, now) })
   const { days, stopper, at, containers, ledger } = count(model)
   return {
     format: 'dry-count/count@1',
     stay: model.stay,
-    start: model.start,
+    start: stayCase.stay.start,
+    ...(now === undefined ? {} : { from: now }),
     partsPerDay: PARTS_PER_DAY,
     horizonDays: model.horizonDays,
     count: { days, stopper, at },
@@ -28,4 +31,11 @@ export function countCommand(document: Document, { stay, horizon }: Options): un
     })),
     flows: flowsOf(model, ledger),
   }
+}
+
+/** What stands where by then, had the stay gone as its plan says. */
+function expectedAt(stayCase: StayCase, now: WallTime): Now {
+  const days = wallDaysBetween(stayCase.stay.start, now)
+  const model = compile(stayCase, { horizonDays: days + 1 })
+  return stateAt(model, count(model).ledger, now)
 }

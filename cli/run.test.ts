@@ -40,6 +40,27 @@ describe('dry-count count', () => {
     expect(answer.containers[0]!.levels.length).toBe(13)
   })
 
+  it('counts from now: the rest of the ledger, at the same instant', async () => {
+    const whole = JSON.parse((await run(['count', DEMO], read)).output!) as Answer
+    const now = ['--now', '2027-09-14T11:00']
+    const later = JSON.parse((await run(['count', DEMO, ...now], read)).output!) as Answer & {
+      from: string
+      start: string
+    }
+    expect([later.start, later.from]).toEqual(['2027-09-11T16:00', '2027-09-14T11:00'])
+    // From four in the afternoon: the rest of a midday, and eleven parts to eleven in the morning of the third day after.
+    expect(later.count.days).toBeCloseTo(whole.count.days - 67 / 24, 6)
+    expect(later.count.at).toBe(whole.count.at)
+    whole.containers.forEach(({ levels }, c) => {
+      expect(later.containers[c]!.start).toBeCloseTo(levels[11]!, 9)
+      expect(later.containers[c]!.levels[3]).toBeCloseTo(levels[15]!, 9)
+    })
+    for (const bad of ['2027-09-11T15:00', '2027-10-14T11:00', 'noon'])
+      expect((await run(['count', DEMO, '--now', bad], read)).messages.join()).toContain(
+        'expected a time of the stay',
+      )
+  })
+
   it('exits 2 with one line per fault, and never a stack trace', async () => {
     const bad = text.replace('"value": 340', '"value": -1').replace('"drains": "black"', '"drains": "sea"')
     const cases: [string[], string][] = [

@@ -1,3 +1,4 @@
+import { isWallTime, type WallTime } from '@/core/calendar'
 import type { Document } from '@/core/model'
 import { TRIALS } from '@/core/risk'
 import { pathText, readDocument, show } from '@/document'
@@ -21,6 +22,8 @@ export interface Options {
   horizon: number | undefined
   seed: number
   trials: number
+  /** Wall time from which the stay is counted; undefined: its start. */
+  now: WallTime | undefined
 }
 
 type Command = (document: Document, options: Options) => unknown
@@ -82,8 +85,12 @@ async function answer(
       return unusable([t.cli.badNumber(option, found, min, max)])
     values[option] = value
   }
+  const now = flags['--now']
+  if (now !== undefined && !isNow(document, stay, now))
+    return unusable([t.cli.badNow(show(now), ...spanOf(document, stay))])
   const options = {
     stay,
+    now,
     horizon: values['--horizon'],
     seed: values['--seed'] ?? 1,
     trials: values['--trials'] ?? TRIALS,
@@ -91,7 +98,18 @@ async function answer(
   return { output: `${JSON.stringify(command(document, options))}\n`, messages: [], exitCode: 0 }
 }
 
-const FLAGS = ['--stay', ...Object.keys(RANGES)]
+function spanOf(document: Document, id: string): [WallTime, WallTime] {
+  const { start, leaveAt } = document.stays.find((stay) => stay.id === id)!
+  return [start, leaveAt]
+}
+
+/** A stay is counted from a moment of its own: from its start until it is left. */
+function isNow(document: Document, stay: string, time: string): boolean {
+  const [start, leaveAt] = spanOf(document, stay)
+  return isWallTime(time) && time >= start && time <= leaveAt
+}
+
+const FLAGS = ['--stay', '--now', ...Object.keys(RANGES)]
 
 function parseFlags(
   args: readonly string[],

@@ -1,6 +1,6 @@
 import { randomLogNormal, randomNormal, randomPoisson, randomUniform } from 'd3-random'
 import { mersenne } from 'pure-rand/generator/mersenne'
-import { emptyVessels, playVesselsPart } from '@/core/count'
+import { vesselsAtStart, playVesselsPart } from '@/core/count'
 import {
   caseOf,
   isAwayOn,
@@ -218,7 +218,7 @@ function play(
     }
   })
   const amounts = new Float64Array(model.streams.length)
-  const vessels = emptyVessels(model)
+  const vessels = vesselsAtStart(model)
   let trip: PlainTrip = { days: Infinity, stopper: null }
   const past = tanks.findIndex(({ limit, sign, level }) => limit !== null && sign * (level - limit) > 1e-9)
   if (past >= 0) trip = { days: 0, stopper: model.containers[past]!.id }

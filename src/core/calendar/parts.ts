@@ -20,21 +20,25 @@ const PART_MIN = MINUTES_PER_DAY / PARTS_PER_DAY
  */
 export interface PartGrid {
   count: number
-  /** Part boundaries in days from the start, `count + 1` long; first 0, last >= horizon. */
+  /** Part boundaries in days from where the grid begins, `count + 1` long; first 0, last >= horizon. */
   edges: Float64Array
   /** Day number of each part; day 0 is the 05-to-05 day that contains the start. */
   day: Int32Array
   /** Index into `PARTS` of each part. */
   part: Uint8Array
-  /** Share of a whole part, 1 except where the stay starts inside the first. */
+  /** Share of a whole part, 1 except where the grid begins inside the first. */
   share: Float64Array
 }
 
-/** @param horizonDays > 0 */
-export function partGrid(start: WallTime, horizonDays: Days): PartGrid {
-  const sinceDayBegan = minutesIntoDay(start)
-  const first = Math.floor(sinceDayBegan / PART_MIN)
-  const firstMin = (first + 1) * PART_MIN - sinceDayBegan
+/**
+ * @param horizonDays > 0
+ * @param from where it begins, not before the start: its first part is what is left of the one `from` falls in, and days
+ *   keep their numbers, so that absences, habits and weather stay where they are on the calendar
+ */
+export function partGrid(start: WallTime, horizonDays: Days, from: WallTime = start): PartGrid {
+  const sinceDayZero = wallMinutes(from) - wallMinutes(dayZero(start))
+  const first = Math.floor(sinceDayZero / PART_MIN)
+  const firstMin = (first + 1) * PART_MIN - sinceDayZero
   const count = 1 + Math.max(0, Math.ceil((horizonDays * MINUTES_PER_DAY - firstMin) / PART_MIN - 1e-9))
   const grid: PartGrid = {
     count,

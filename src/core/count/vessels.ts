@@ -13,7 +13,7 @@ const MORNING = 0
  */
 export function* playVessels(model: Model, amounts: Float64Array): Steps<void> {
   const { count } = model.grid
-  const states = emptyVessels(model)
+  const states = vesselsAtStart(model)
   const work = model.vessels.reduce((sum, vessel) => sum + vessel.donors.length + vessel.recipients.length, 0)
   const piece = Math.max(1, Math.round(PIECE / (10 * work + 1)))
   for (let i = 0; i < count; i++) {
@@ -33,11 +33,12 @@ export interface VesselState {
   wanted: Float64Array
 }
 
-export function emptyVessels({ vessels }: Model): VesselState[] {
+/** The vessels as they stand where the grid begins: empty, where a stay begins. */
+export function vesselsAtStart({ vessels }: Model): VesselState[] {
   return vessels.map((vessel) => ({
     vessel,
-    content: 0,
-    given: new Float64Array(vessel.donors.length),
+    content: vessel.content,
+    given: Float64Array.from(vessel.given),
     offered: new Float64Array(vessel.donors.length),
     wanted: new Float64Array(vessel.recipients.length),
   }))
@@ -55,9 +56,20 @@ export function playVesselsPart(
   at: number,
   stride: number,
 ): void {
+  catchAndReuse(states, part, amounts, at, stride)
+  if (model.grid.part[part] === MORNING) for (const state of states) empty(state, amounts, at, stride)
+}
+
+/** The same without the emptying that ends a morning. */
+export function catchAndReuse(
+  states: readonly VesselState[],
+  part: PartIndex,
+  amounts: Float64Array,
+  at: number,
+  stride: number,
+): void {
   for (const state of states) fill(state, part, amounts, at, stride)
   for (const state of states) draw(state, part, amounts, at, stride)
-  if (model.grid.part[part] === MORNING) for (const state of states) empty(state, amounts, at, stride)
 }
 
 function shareIn({ share, byPersons }: VesselEnd, part: PartIndex): number {

@@ -17,11 +17,11 @@ export interface FlushRatio {
  */
 export function flushRatios(model: Model, { amounts }: Ledger, parts: number): FlushRatio[] {
   const { count } = model.grid
-  return model.containers.flatMap(({ id, isBlack, start }, c) => {
+  return model.containers.flatMap(({ id, isBlack, onSolids }, c) => {
     if (!isBlack) return []
     const into = model.streams.flatMap((stream, s) => (stream.to === c ? [{ ...stream, s }] : []))
     if (!into.some(({ solidUses }) => solidUses > 0)) return []
-    let [litres, solids] = [start, 0]
+    let [litres, solids] = [onSolids.liquid, onSolids.uses]
     const ratios = Array.from({ length: count }, (_, i) => {
       for (const { s, activity, isSolid, solidUses, portion } of into) {
         if (!isSolid) litres += amounts[s * count + i]!

@@ -8,12 +8,15 @@ import { compileUses } from './compileUses'
 import { compileVessels } from './compileVessels'
 import { factorsOf, type PartFactors } from './factors'
 import type { Model } from './model'
+import type { Now } from './now'
 import { presence } from './presence'
 import type { StayCase } from './stayCase'
 
 export interface CompileOptions {
   /** Replaces the stay's own horizon, days, > 0. */
   horizonDays?: Days
+  /** Under way: the count starts there instead of at the start of the stay. */
+  from?: Now
 }
 
 /**
@@ -28,22 +31,25 @@ export function compile(stayCase: StayCase, options: CompileOptions = {}): Model
 export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}): Steps<Model> {
   const { stay, rig, crew } = stayCase
   const horizonDays = options.horizonDays ?? stay.horizonDays.value
-  const grid = partGrid(stay.start, horizonDays)
+  const now = options.from ?? null
+  const start = now?.at ?? stay.start
+  if (start < stay.start) throw new RangeError(`${start} is before the stay, which starts ${stay.start}`)
+  const grid = partGrid(stay.start, horizonDays, start)
   const here = presence(crew, stay, grid)
   const habits = activeHabits(stayCase, grid, here)
   const factors = crew.activities.map((activity) => factorsOf(activity, habits, grid.count))
-  const containers = compileContainers(rig, stay)
+  const containers = compileContainers(rig, stay, now)
   const streams = yield* compileStreams(rig, crew, containers, habits)
   return {
     stay: stay.id,
-    start: stay.start,
+    start,
     horizonDays,
     grid,
     here,
     containers,
     activities: crew.activities.map(({ id, name }) => ({ id, name })),
     fixtures: rig.fixtures.map(({ id }) => id),
-    ...compileVessels(crew.activities, streams, habits),
+    ...compileVessels(crew.activities, streams, habits, now),
     uses: compileUses(crew, stay, factors, here, grid),
     rate: rowsOf(factors, 'rate', grid.count),
     volume: rowsOf(factors, 'volume', grid.count),

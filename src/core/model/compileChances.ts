@@ -5,7 +5,8 @@ import { HEAT_STEP_C, heatExtra } from './compileUses'
 import { sparesOf, type Container } from './containers'
 import type { Activity, Crew } from './crew'
 import type { Id } from './ids'
-import type { Model } from './model'
+import type { Model, ModelContainer } from './model'
+import type { Now } from './now'
 import type { Presence } from './presence'
 import type { Rig } from './rig'
 import { warmestOf, type LevelError, type Stay } from './stay'
@@ -72,13 +73,19 @@ export function heatStepsAt(warmest: Celsius, above: Celsius): number {
 /**
  * The chances of a compiled stay. A person who does something at most once a day by their own rate, before heat and
  * habits, is one draw a day; the others are one Poisson number a part.
- * @param model what `compile` made of the same case
+ * @param model what `compile` made of the same case, from the same moment
  */
-export function compileChances({ stay, rig, crew }: StayCase, model: Model): Chances {
+export function compileChances(
+  { stay, rig, crew }: StayCase,
+  model: Model,
+  from: Now | null = null,
+): Chances {
   const days = model.grid.day[model.grid.count - 1]! + 1
   return {
     activities: crew.activities.map((activity, a) => activityChance(activity, a, crew, model)),
-    containers: model.containers.map(({ members }) => containerChance(rig, stay, members)),
+    containers: model.containers.map((container) =>
+      from ? chanceNow(container, rig) : containerChance(rig, stay, container.members),
+    ),
     warmest: Float64Array.from({ length: days }, (_, day) => warmestOf(stay, day)),
     warmestSpread: stay.weather.spread.value,
     heatAbove: crew.heat.above.value,
@@ -107,19 +114,33 @@ function activityChance(
   }
 }
 
+/** Under way a level is what it is: what is not known of it comes with joint draws. */
+function chanceNow({ members, start, capacity }: ModelContainer, rig: Rig): ContainerChance {
+  const full = Math.max(capacity, start)
+  return {
+    spread: spreadOf(membersOf(rig, members)),
+    starts: [{ level: start, shape: 'even', size: 0, full }],
+    heater: 0,
+  }
+}
+
 function containerChance(rig: Rig, stay: Stay, members: readonly Id[]): ContainerChance {
   const of = membersOf(rig, members)
+  return {
+    spread: spreadOf(of),
+    starts: of.map((container) => startChance(container, stay)),
+    heater: heaterOf(rig, members[0]!),
+  }
+}
+
+function spreadOf(of: readonly Container[]): Cv {
   const total = of.reduce((sum, { capacity }) => sum + capacity.value, 0)
   // Joined tanks err apart from each other: their variances add up.
   const variance = of.reduce((sum, { capacity, ...container }) => {
     const spread = 'spread' in container ? container.spread.value : 0
     return sum + (spread * capacity.value) ** 2
   }, 0)
-  return {
-    spread: Math.sqrt(variance) / total,
-    starts: of.map((container) => startChance(container, stay)),
-    heater: heaterOf(rig, members[0]!),
-  }
+  return Math.sqrt(variance) / total
 }
 
 function startChance(container: Container, { levels }: Stay): StartChance {

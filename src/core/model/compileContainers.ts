@@ -1,11 +1,12 @@
 import { baseArea, limitOf, sideOf, sparesOf, unitOf, type Container, type TankContainer } from './containers'
 import type { Id } from './ids'
 import type { ModelContainer } from './model'
+import type { Now } from './now'
 import type { Rig } from './rig'
 import type { Stay } from './stay'
 
 /** The rig's containers, tanks that stand open to each other as one, with their starting levels. */
-export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
+export function compileContainers(rig: Rig, stay: Stay, now: Now | null = null): ModelContainer[] {
   const levels = new Map(stay.levels.map(({ container, level }) => [container, level.value]))
   return groupsOf(rig).map((members) => {
     const start = members.reduce((sum, { id }) => {
@@ -15,6 +16,7 @@ export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
     }, 0)
     const first = members[0]!
     const heater = heaterOf(rig, first.id)
+    const level = now?.levels.find(({ container }) => container === first.id)?.level ?? start + heater
     return {
       id: first.id,
       name: members.map(({ name }) => name).join(' + '),
@@ -25,7 +27,8 @@ export function compileContainers(rig: Rig, stay: Stay): ModelContainer[] {
       isBlack: members.some(({ kind }) => kind === 'black'),
       capacity: members.reduce((sum, member) => sum + (1 + sparesOf(member)) * member.capacity.value, heater),
       limit: members.length > 1 ? joinedLimit(members as TankContainer[]) : limitOf(first),
-      start: start + heater,
+      start: level,
+      onSolids: now?.onSolids.find(({ container }) => container === first.id) ?? { liquid: level, uses: 0 },
     }
   })
 }

@@ -1,4 +1,5 @@
-import type { Amount, Days, Share } from '../quantities'
+import type { Amount, Days, Litres, Share } from '../quantities'
+import type { OnSolids } from './now'
 import type { PartGrid, WallTime } from '../calendar'
 import type { ContainerKind, LevelUnit, Side } from './containers'
 import { type ActivityIndex, type EndCode, FLOW_ENDS, type FlowEnd, type Id, type StreamIndex } from './ids'
@@ -21,6 +22,8 @@ export interface ModelContainer {
   /** The level at which it stops the stay; null for a carrier. */
   limit: Amount | null
   start: Amount
+  /** What stands on the solids at the start, for the flush floor. */
+  onSolids: OnSolids
 }
 
 /**
@@ -57,6 +60,9 @@ export interface VesselEnd {
 export interface ModelVessel {
   habit: Id
   capacity: Amount
+  /** L in it at the start, and from each donor since it was last emptied. */
+  content: Litres
+  given: Litres[]
   /** 1 in the parts in which the habit holds. */
   active: Uint8Array
   /** `stream` gives a share to `caught`; what is left at the end of a morning goes out through `emptied`. */
@@ -73,6 +79,7 @@ export interface ModelActivity {
 /** The one model that count, risk, learning and plan run on. Rows of the arrays are activities, columns parts. */
 export interface Model {
   stay: Id
+  /** Wall time at which the grid begins: the start of the stay, or now. */
   start: WallTime
   horizonDays: Days
   grid: PartGrid

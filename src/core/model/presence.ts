@@ -34,15 +34,15 @@ function absentByPart(crew: Crew, stay: Stay, grid: PartGrid): Map<number, Set<n
   const last = grid.day[grid.count - 1]!
   const add = (personId: Id, day: DayNumber, part: number) => {
     const person = index.get(personId)
-    const at = day * PARTS.length + part - grid.part[0]!
+    const at = (day - grid.day[0]!) * PARTS.length + part - grid.part[0]!
     if (person !== undefined && at >= 0 && at < grid.count)
       absent.set(at, (absent.get(at) ?? new Set()).add(person))
   }
   for (const absence of stay.absences)
-    for (let day = absence.days[0]; day <= Math.min(absence.days[1], last); day++)
+    for (let day = Math.max(absence.days[0], grid.day[0]!); day <= Math.min(absence.days[1], last); day++)
       if (isAwayOn(absence, stay, day)) add(absence.person, day, PARTS.indexOf(absence.part))
   for (const { person, days } of stay.guests)
-    for (let day = 0; day <= last; day++)
+    for (let day = grid.day[0]!; day <= last; day++)
       if (day < days[0] || day > days[1]) PARTS.forEach((_, part) => add(person, day, part))
   return absent
 }

@@ -1,4 +1,4 @@
-import { emptyVessels, playVesselsPart } from '../count'
+import { vesselsAtStart, playVesselsPart } from '../count'
 import type { Habit, Model, StreamIndex } from '../model'
 import type { Days } from '../quantities'
 import { levelSigns, tappedStreams } from '../risk'
@@ -28,7 +28,7 @@ export function reuseOf(
   const amounts = new Float64Array(model.streams.length)
   const moved = new Float64Array(moving.length)
   return (trip, change) => {
-    const states = emptyVessels(model)
+    const states = vesselsAtStart(model)
     moved.fill(0)
     for (let i = 0; i < grid.count && grid.edges[i]! < days; i++) {
       const share = Math.min(1, (days - grid.edges[i]!) / (grid.edges[i + 1]! - grid.edges[i]!))

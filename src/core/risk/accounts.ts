@@ -1,5 +1,5 @@
 import type { PartIndex } from '../calendar'
-import type { Amount, Litres } from '../quantities'
+import type { Amount } from '../quantities'
 import type { Ledger } from '../count'
 import type { ActivityIndex, Model, ContainerIndex } from '../model'
 
@@ -14,7 +14,7 @@ export interface Accounts {
   base: Float64Array
   starts: Float64Array
   /** Containers whose liquid and solids are kept, and the accounts that do. */
-  flush: { container: ContainerIndex; liquid: Litres; solids: number }[]
+  flush: { container: ContainerIndex; liquid: number; solids: number }[]
   /** What a stream's amount does to an account: −1, 0, 1. Row = stream. */
   signs: Int8Array
   /** What each activity does to the accounts, but for the streams that a vessel taps. */
@@ -65,7 +65,10 @@ export function accountsOf(
   })
   const starts = new Float64Array(accounts)
   containers.forEach(({ start }, c) => (starts[c] = start))
-  for (const { container, liquid } of flush) starts[liquid] = containers[container]!.start
+  for (const { container, liquid, solids } of flush) {
+    starts[liquid] = containers[container]!.onSolids.liquid
+    starts[solids] = containers[container]!.onSolids.uses
+  }
   const solidsOf = new Map(flush.map(({ container, solids }) => [container, solids]))
   const base = baseOf(model, ledger, { signs, starts, solidsOf, isBase })
   const terms = model.activities.map((_, a) =>

@@ -1,4 +1,4 @@
-import { emptyVessels, type VesselState } from '../count'
+import { vesselsAtStart, type VesselState } from '../count'
 import type { Sampler } from './sampler'
 import type { Luck } from './luck'
 
@@ -84,5 +84,5 @@ export function restart(batch: Batch, { model }: Sampler, streams: readonly Luck
   batch.streams = streams.map((stream) => stream.clone())
   batch.days.fill(Infinity)
   batch.stopper.fill(-1)
-  if (model.vessels.length > 0) batch.vessels = streams.map(() => emptyVessels(model))
+  if (model.vessels.length > 0) batch.vessels = streams.map(() => vesselsAtStart(model))
 }

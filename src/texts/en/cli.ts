@@ -9,6 +9,7 @@ export const cli = {
 FILE is a Dry Count document; - reads standard input.
 Options: --stay ID   the stay (default: the document's current stay)
          --horizon DAYS   how far to look ahead
+         --now TIME   count from there, a time of the stay (count only)
          --seed N   the luck of the trips, a whole number (default 1)
          --trials N   how many trips (default 10000)`,
   unknownCommand: (found: string) => `unknown command '${found}'; known: count, risk, habits`,
@@ -21,6 +22,8 @@ Options: --stay ID   the stay (default: the document's current stay)
   noStay: (file: string, found: string) => `${file}: stays: found ${found}, expected the id of a stay`,
   badNumber: (option: string, found: string, min: number, max: number) =>
     `${option}: found '${found}', expected a number from ${min} to ${max}`,
+  badNow: (found: string, start: string, leaveAt: string) =>
+    `--now: found ${found}, expected a time of the stay, from ${start} to ${leaveAt}`,
   fault: (file: string, path: string, words: string, found: string, expected: string) =>
     `${file}: ${path}: found ${found}${expected === '' ? '' : `, expected ${expected}`}. ${words}`,
 }
