@@ -1,0 +1,72 @@
+import type { ActivityIndex, ContainerIndex } from '../model'
+import type { Amount, Cv, Days, Litres, Share } from '../quantities'
+
+/** Something that happened or was seen, at an instant in days from where the model's grid begins. */
+export type Evidence = Used | LeftOut | PanelRead | Measured | Known
+
+/** Uses of one activity: of a counted one all there are; of an expected one what came on top. */
+export interface Used {
+  kind: 'used'
+  at: Days
+  activity: ActivityIndex
+  n: number
+  /** L drawn by all of them together, where it was metered; null: not known. */
+  litres: Litres | null
+}
+
+/** An expected activity that did not happen from one instant to another, or happened at another rate. */
+export interface LeftOut {
+  kind: 'left-out'
+  at: Days
+  until: Days
+  activity: ActivityIndex
+  /** Share of the expected uses that were made, 0: none. */
+  factor: Share
+}
+
+/** What a panel showed: the step that was lit, from 0 where none was. */
+export interface PanelRead {
+  kind: 'panel'
+  at: Days
+  container: ContainerIndex
+  /** Where each step begins, shares of the capacity; the first is 0, and the last goes on for ever. */
+  edges: readonly Share[]
+  step: number
+}
+
+/** Litres by stick, scale or meter. */
+export interface Measured {
+  kind: 'measured'
+  at: Days
+  container: ContainerIndex
+  level: Amount
+  /** Standard deviation, same unit, > 0. */
+  deviation: Amount
+}
+
+/** A level that is known since something was done: emptied (0), or filled until it ran over ('full'). */
+export interface Known {
+  kind: 'known'
+  at: Days
+  container: ContainerIndex
+  level: Amount | 'full'
+}
+
+/** What is believed of one activity before the evidence. */
+export interface ActivityPrior {
+  /** Coefficient of variation of the litres of one use. */
+  spread: Cv
+  /** Own level: mean 1 and this. */
+  levelSpread: Cv
+  /** Whether the log has all of its uses; otherwise they are expected, and the log says what differed. */
+  isCounted: boolean
+  /** Variance of the number of uses over its mean: 1 for a Poisson number, less for what is done at most once a day. */
+  dispersion: number
+}
+
+/** What is believed of one container: its true capacity over the one given has mean 1 and this spread. */
+export interface ContainerPrior {
+  capacitySpread: Cv
+  /** Standard deviation of the level at the start; the level itself is the model's. */
+  deviation: Amount
+}

@@ -1,0 +1,298 @@
+import type { Model } from '../model'
+import type { Effects } from './effects'
+import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Measured, PanelRead, Used } from './evidence'
+import {
+  along,
+  copyOf,
+  through,
+  update,
+  varianceOf,
+  type Gaussian,
+  type Look,
+  type Stretch,
+} from './gaussian'
+
+/** How uncertain the number of uses of an expected activity is beyond luck: the crew's own rate over the one given. */
+export const RATE_SPREAD = 0.15
+/** Probability that a panel's step is wrong (model.md section 6). */
+export const WRONG = 0.08
+/** Of wrong steps, those that read too high: a dirty probe. */
+const TOO_HIGH = 0.8
+/** A panel's own unevenness, standard deviation as a share of the capacity. */
+const PANEL_NOISE = 0.01
+
+/** What a filter runs on. */
+export interface Ground {
+  model: Model
+  effects: Effects
+  activities: readonly ActivityPrior[]
+  containers: readonly ContainerPrior[]
+  /** Stretches in which an expected activity was left out. */
+  leftOut: readonly LeftOut[]
+}
+
+/**
+ * Own level of each activity (m), rate factor of each (r), capacity factor (c) and level (L) of each container, in this
+ * order: one Gaussian. `logZ` adds up how likely what was seen was.
+ */
+export interface Filter {
+  state: Gaussian
+  logZ: number
+  /** Days from where the grid begins, up to which it has come. */
+  at: number
+}
+
+export const ownLevel = (activity: number) => activity
+export const rateFactor = ({ activities }: Ground, activity: number) => activities.length + activity
+export const capacityFactor = ({ activities }: Ground, container: number) => 2 * activities.length + container
+export const levelOf = ({ activities, containers }: Ground, container: number) =>
+  2 * activities.length + containers.length + container
+
+export function startFilter(ground: Ground): Filter {
+  const { activities, containers, model } = ground
+  const size = 2 * (activities.length + containers.length)
+  const state: Gaussian = {
+    size,
+    mean: new Float64Array(size),
+    covariance: new Float64Array(size * size),
+  }
+  const put = (index: number, mean: number, deviation: number) => {
+    state.mean[index] = mean
+    state.covariance[index * size + index] = deviation * deviation
+  }
+  activities.forEach(({ levelSpread, isCounted }, a) => {
+    put(ownLevel(a), 1, levelSpread)
+    put(rateFactor(ground, a), 1, isCounted ? 0 : RATE_SPREAD)
+  })
+  containers.forEach(({ capacitySpread, deviation }, c) => {
+    put(capacityFactor(ground, c), 1, capacitySpread)
+    put(levelOf(ground, c), model.containers[c]!.start, deviation)
+  })
+  return { state, logZ: 0, at: 0 }
+}
+
+export function copyFilter({ state, logZ, at }: Filter): Filter {
+  return { state: copyOf(state), logZ, at }
+}
+
+/** Lets the expected uses go on until an instant, part by part. @param until days, not before the filter's own */
+export function goOn(ground: Ground, filter: Filter, until: number): void {
+  const { grid } = ground.model
+  const { edges } = grid
+  for (let i = partOf(edges, filter.at); i < grid.count && filter.at < until; i++) {
+    const end = Math.min(until, edges[i + 1]!)
+    if (end <= filter.at) continue
+    expect(ground, filter, i, end)
+    filter.at = end
+  }
+  filter.at = Math.max(filter.at, until)
+}
+
+function partOf(edges: Float64Array, at: number): number {
+  let i = 0
+  while (i < edges.length - 2 && edges[i + 1]! <= at) i++
+  return i
+}
+
+/**
+ * The expected uses of a stretch of one part, n of each: ΔL = n·(r (v m + a) + v·Cov(m, r)) for a use that moves v L by
+ * its water and a L besides; S ← F S Fᵀ + Q with Q = n·(v m · CV)² by the litres of single uses and φ·n·r (v m + a)² by
+ * their number.
+ */
+function expect(ground: Ground, { state, at }: Filter, part: number, end: number): void {
+  const { model, effects, activities, containers } = ground
+  const { count, edges } = model.grid
+  const share = (end - at) / (edges[part + 1]! - edges[part]!)
+  const { width, drawn, fixed } = effects
+  const steps: Step[] = []
+  const shift = new Float64Array(containers.length)
+  const noise = new Float64Array(containers.length ** 2)
+  activities.forEach((activity, a) => {
+    if (activity.isCounted) return
+    const row = a * count + part
+    const n = model.uses[row]! * share * madeShare(ground, a, at, end)
+    if (n === 0) return
+    const [m, r] = [state.mean[ownLevel(a)]!, state.mean[rateFactor(ground, a)]!]
+    const together = state.covariance[ownLevel(a) * state.size + rateFactor(ground, a)]!
+    for (let j = 0; j < width; j++) {
+      const [v, fix] = [drawn[row * width + j]!, fixed[row * width + j]!]
+      if (v === 0 && fix === 0) continue
+      shift[j]! += n * (r * (v * m + fix) + v * together)
+      steps.push({ container: j, of: ownLevel(a), by: n * r * v })
+      steps.push({ container: j, of: rateFactor(ground, a), by: n * (v * m + fix) })
+      for (let l = 0; l < width; l++) {
+        const [w, other] = [drawn[row * width + l]!, fixed[row * width + l]!]
+        noise[j * width + l]! +=
+          n * v * w * (m * activity.spread) ** 2 +
+          activity.dispersion * n * r * (v * m + fix) * (w * m + other)
+      }
+    }
+  })
+  move(ground, state, steps, shift, noise)
+}
+
+interface Step {
+  container: number
+  /** Index of the unknown it depends on. */
+  of: number
+  by: number
+}
+
+function move(
+  ground: Ground,
+  { size, mean, covariance }: Gaussian,
+  steps: readonly Step[],
+  shift: Float64Array,
+  noise: Float64Array,
+): void {
+  const width = shift.length
+  for (const { container, of, by } of steps) {
+    const row = levelOf(ground, container) * size
+    for (let k = 0; k < size; k++) covariance[row + k]! += by * covariance[of * size + k]!
+  }
+  for (const { container, of, by } of steps) {
+    const column = levelOf(ground, container)
+    for (let k = 0; k < size; k++) covariance[k * size + column]! += by * covariance[k * size + of]!
+  }
+  for (let j = 0; j < width; j++) {
+    mean[levelOf(ground, j)]! += shift[j]!
+    for (let l = 0; l < width; l++)
+      covariance[levelOf(ground, j) * size + levelOf(ground, l)]! += noise[j * width + l]!
+  }
+}
+
+/** Share of an activity's expected uses that were made in a stretch. */
+function madeShare({ leftOut }: Ground, activity: number, from: number, to: number): number {
+  return leftOut.reduce((share, left) => {
+    if (left.activity !== activity) return share
+    const within = Math.max(0, Math.min(to, left.until) - Math.max(from, left.at)) / (to - from)
+    return share * (1 - within * (1 - left.factor))
+  }, 1)
+}
+
+/** Takes in one piece of evidence, at the instant the filter has come to. @returns ln of how likely it was */
+export function takeIn(ground: Ground, filter: Filter, evidence: Evidence): number {
+  const logZ = learnt(ground, filter, evidence)
+  filter.logZ += logZ
+  return logZ
+}
+
+function learnt(ground: Ground, { state }: Filter, evidence: Evidence): number {
+  if (evidence.kind === 'used') return use(ground, state, evidence)
+  if (evidence.kind === 'panel') return read(ground, state, evidence)
+  if (evidence.kind === 'measured') return measure(ground, state, evidence)
+  if (evidence.kind === 'known') know(ground, state, evidence.container, evidence.level)
+  return 0
+}
+
+/** Uses that are known to have been made; their litres are not, unless metered. */
+function use(ground: Ground, state: Gaussian, { at, activity, n, litres }: Used): number {
+  const { model, effects, activities, containers } = ground
+  const { count, edges } = model.grid
+  const part = partOf(edges, at)
+  const row = activity * count + part
+  const { width, drawn, fixed } = effects
+  const own = ownLevel(activity)
+  const spread = activities[activity]!.spread
+  const volume = model.volume[row]!
+  let logZ = 0
+  const isMetered = litres !== null && volume > 0
+  if (isMetered) {
+    const look: Look = { at: [own], weights: [1] }
+    const m = state.mean[own]!
+    logZ = observe(state, look, litres / (n * volume), (m * spread) ** 2 / n)
+  }
+  const m = isMetered ? litres / (n * volume) : state.mean[own]!
+  const steps: Step[] = []
+  const shift = new Float64Array(containers.length)
+  const noise = new Float64Array(containers.length ** 2)
+  for (let j = 0; j < width; j++) {
+    const v = drawn[row * width + j]!
+    shift[j] = n * (v * m + fixed[row * width + j]!)
+    if (isMetered || v === 0) continue
+    steps.push({ container: j, of: own, by: n * v })
+    for (let l = 0; l < width; l++) noise[j * width + l] = n * v * drawn[row * width + l]! * (m * spread) ** 2
+  }
+  move(ground, state, steps, shift, noise)
+  return logZ
+}
+
+/** A Gaussian look at x: y = x + error. */
+function observe(state: Gaussian, look: Look, y: number, errorVariance: number): number {
+  const u = along(state, look)
+  const variance = varianceOf(u, look)
+  if (variance <= 0) return 0
+  const x = look.at.reduce((sum, index, k) => sum + state.mean[index]! * look.weights[k]!, 0)
+  const total = variance + errorVariance
+  const after = x + (variance / total) * (y - x)
+  update(state, u, { before: x, after, variance, left: (variance * errorVariance) / total })
+  return -0.5 * ((y - x) ** 2 / total + Math.log(2 * Math.PI * total))
+}
+
+function measure(ground: Ground, state: Gaussian, { container, level, deviation }: Measured): number {
+  return observe(state, { at: [levelOf(ground, container)], weights: [1] }, level, deviation ** 2)
+}
+
+/** What a step of a panel says of the true share: right with 1 − ε, too high more often than too low. */
+export function stretchesOf({ edges, step }: Pick<PanelRead, 'edges' | 'step'>): Stretch[] {
+  const states = edges.length
+  return edges.map((from, t) => {
+    const [above, below] = [states - 1 - t, t]
+    // Of a true state t: the wrong steps above it share 0.8 ε, those below 0.2 ε; where there are none on a side, the other has all.
+    const high = below === 0 ? 1 : above === 0 ? 0 : TOO_HIGH
+    const likelihood =
+      t === step ? 1 - WRONG : step > t ? (WRONG * high) / above : (WRONG * (1 - high)) / below
+    return {
+      from: t === 0 ? -Infinity : from,
+      to: edges[t + 1] ?? Infinity,
+      likelihood: states === 1 ? 1 : likelihood,
+    }
+  })
+}
+
+/** x = L ÷ (capacity × c), made linear where the filter stands. */
+export function shareLook(ground: Ground, { mean }: Gaussian, container: number): Look & { x: number } {
+  const { capacity } = ground.model.containers[container]!
+  const [level, factor] = [levelOf(ground, container), capacityFactor(ground, container)]
+  const full = capacity * mean[factor]!
+  const x = mean[level]! / full
+  return { at: [level, factor], weights: [1 / full, -x / mean[factor]!], x }
+}
+
+function read(ground: Ground, state: Gaussian, evidence: PanelRead): number {
+  const look = shareLook(ground, state, evidence.container)
+  const u = along(state, look)
+  const own = varianceOf(u, look)
+  if (own <= 1e-12) return 0
+  const variance = own + PANEL_NOISE ** 2
+  const seen = through(look.x, variance, stretchesOf(evidence))
+  update(state, u, { before: look.x, after: seen.mean, variance, left: seen.variance })
+  return seen.logZ
+}
+
+/** A level that is known: emptied to the last drop, or full, as full as its own capacity. */
+function know(ground: Ground, state: Gaussian, container: number, level: number | 'full'): void {
+  const { size, mean, covariance } = state
+  const [row, factor] = [levelOf(ground, container), capacityFactor(ground, container)]
+  const { capacity } = ground.model.containers[container]!
+  const by = level === 'full' ? capacity : 0
+  mean[row] = level === 'full' ? capacity * mean[factor]! : level
+  const of = Float64Array.from({ length: size }, (_, k) => by * covariance[factor * size + k]!)
+  const own = by * by * covariance[factor * size + factor]!
+  for (let k = 0; k < size; k++) {
+    covariance[row * size + k] = of[k]!
+    covariance[k * size + row] = of[k]!
+  }
+  covariance[row * size + row] = own
+}
+
+/** Runs on its own through sorted evidence. */
+export function play(ground: Ground, filter: Filter, evidence: readonly Evidence[], until: number): Filter {
+  for (const one of evidence) {
+    if (one.at > until) break
+    goOn(ground, filter, one.at)
+    takeIn(ground, filter, one)
+  }
+  goOn(ground, filter, until)
+  return filter
+}

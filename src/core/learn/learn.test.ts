@@ -1,0 +1,220 @@
+import fc from 'fast-check'
+import { randomLogNormal, randomNormal, randomPoisson } from 'd3-random'
+import { mersenne } from 'pure-rand/generator/mersenne'
+import { expect, it } from 'vitest'
+import { example, use } from '../../../tests/support/build'
+import { caseOf, compile } from '../model'
+import { owned } from '../quantities'
+import { learn, type Evidence } from './index'
+import { choleskyOf, countedRate, jointDraws, levelNow } from './posterior'
+import { stretchesOf } from './filter'
+import { through } from './gaussian'
+
+/** A sink of 8 L a use, 6 a day, from 200 L of fresh into 300 L of gray; starts at 05:00. */
+function sink(spread = 0.35, levelSpread = 0.2) {
+  const document = example({
+    fresh: [200, 0, 200],
+    gray: [300, 1, 0],
+    black: [50, 1, 0],
+    uses: [
+      {
+        ...use('sink', { rate: 6, volume: 8 }),
+        spread: owned(spread),
+        levelSpread: owned(levelSpread),
+        dispersion: 1,
+      },
+    ],
+  })
+  document.stays[0]!.start = '2027-06-01T05:00'
+  for (const container of document.rigs[0]!.containers) if ('spread' in container) container.spread = owned(0)
+  const stayCase = caseOf(document, 'stay')
+  return { stayCase, model: compile(stayCase) }
+}
+const used = (at: number, n: number, litres: number | null = null): Evidence => ({
+  kind: 'used',
+  at,
+  activity: 0,
+  n,
+  litres,
+})
+const FRESH = 0
+const QUARTERS = [0, 0.25, 0.5, 0.75, 1]
+
+it('by hand: ten counted uses and 100 L measured where 80 were expected', () => {
+  const { stayCase, model } = sink()
+  const evidence: Evidence[] = [
+    used(0.5, 10),
+    { kind: 'measured', at: 1, container: FRESH, level: 100, deviation: 2 },
+  ]
+  const { activities, levels } = learn(stayCase, model, evidence, { counted: new Set(['sink']), until: 1 })
+  // 10 uses × 8 L: own level 80² × 0.2², single uses 10 × 8² × 0.35², the stick 2².
+  const [own, single, stick] = [256, 78.4, 4]
+  const gain = (own / (own + single + stick)) * (20 / 80)
+  expect(activities[0]!.factor).toBeCloseTo(1 + gain, 9)
+  const left = 0.04 * (1 - own / (own + single + stick))
+  expect(activities[0]!.spread * activities[0]!.factor).toBeCloseTo(Math.sqrt(left), 9)
+  expect(levels[FRESH]!.mean).toBeCloseTo(100 + ((120 - 100) * stick) / (own + single + stick), 9)
+  expect(activities[0]!.logged).toBe(10)
+  // A metered use says what it took, and the tank follows it exactly.
+  const metered = learn(stayCase, model, [used(0.5, 1, 12)], { counted: new Set(['sink']), until: 1 })
+  expect(metered.levels[FRESH]!.mean).toBeCloseTo(188, 9)
+  expect(metered.activities[0]!.factor).toBeCloseTo(1 + (0.04 / (0.04 + 0.35 ** 2)) * 0.5, 9)
+})
+
+it('a second way: trips drawn one by one and weighed by what the panel showed', () => {
+  const { stayCase, model } = sink()
+  const generator = mersenne(7)
+  const uniform = () => (generator.next() >>> 0) / 2 ** 32
+  const lognormal = (mean: number, cv: number) => {
+    const sigma = Math.sqrt(Math.log(1 + cv * cv))
+    return randomLogNormal.source(uniform)(Math.log(mean) - sigma ** 2 / 2, sigma)
+  }
+  const [own, litres, rate, noise] = [
+    lognormal(1, 0.2),
+    lognormal(8, 0.35),
+    lognormal(1, 0.15),
+    randomNormal.source(uniform)(0, 0.01),
+  ]
+  const poisson = (mean: number) => randomPoisson.source(uniform)(mean)()
+  // Read at the end of the first day and of the second: quarters 'half' (50 to 75 %), then 'a quarter'.
+  const shown = [2, 1]
+  const likelihood = (step: number, share: number) =>
+    stretchesOf({ edges: QUARTERS, step }).find(({ from, to }) => share >= from && share < to)!.likelihood
+  let [mass, ownSum, levelSum, levelSquares] = [0, 0, 0, 0]
+  for (let trip = 0; trip < 40_000; trip++) {
+    const [m, r] = [own(), rate()]
+    let level = 200
+    let weight = 1
+    for (const step of shown) {
+      for (let n = poisson(6 * r); n > 0; n--) level -= m * litres()
+      weight *= likelihood(step, level / 200 + noise())
+    }
+    mass += weight
+    ownSum += weight * m
+    levelSum += weight * level
+    levelSquares += weight * level * level
+  }
+  const evidence: Evidence[] = shown.map((step, day) => ({
+    kind: 'panel',
+    at: day + 1,
+    container: FRESH,
+    edges: QUARTERS,
+    step,
+  }))
+  const { activities, levels } = learn(stayCase, model, evidence, { counted: new Set(), until: 2 })
+  const level = levelSum / mass
+  expect(Math.abs(activities[0]!.factor - ownSum / mass)).toBeLessThan(0.015)
+  expect(Math.abs(levels[FRESH]!.mean - level)).toBeLessThan(2.5)
+  const deviation = (levels[FRESH]!.high80 - levels[FRESH]!.mean) / 1.2816
+  expect(deviation / Math.sqrt(levelSquares / mass - level * level)).toBeCloseTo(1, 0)
+})
+
+it('the order of arrival does not matter, what is known is known, and nothing seen changes nothing but the width', () => {
+  const { stayCase, model } = sink()
+  const evidence: Evidence[] = [
+    used(0.2, 3),
+    used(0.9, 2, 21),
+    { kind: 'panel', at: 1.1, container: FRESH, edges: QUARTERS, step: 3 },
+    { kind: 'known', at: 1.5, container: 1, level: 0 },
+    { kind: 'left-out', at: 1.25, until: 1.5, activity: 0, factor: 0 },
+  ]
+  const counted = new Set<string>()
+  const expected = learn(stayCase, model, evidence, { counted, until: 2 })
+  fc.assert(
+    fc.property(fc.shuffledSubarray(evidence, { minLength: evidence.length }), (shuffled) => {
+      const { filter } = learn(stayCase, model, shuffled, { counted, until: 2 })
+      expect(filter.state).toEqual(expected.filter.state)
+    }),
+    { numRuns: 20 },
+  )
+  const emptied = learn(stayCase, model, evidence, { counted, until: 1.5 })
+  expect(emptied.levels[1]).toEqual({ mean: 0, low80: 0, high80: 0 })
+  const nothing = learn(stayCase, model, [], { counted, until: 1 })
+  expect(nothing.levels[FRESH]!.mean).toBeCloseTo(200 - 48, 9)
+  expect(nothing.activities[0]!.cut).toBeCloseTo(0, 9)
+  // Left out: a whole day without a use.
+  const away = learn(stayCase, model, [{ kind: 'left-out', at: 0, until: 1, activity: 0, factor: 0 }], {
+    counted,
+    until: 1,
+  })
+  expect(away.levels[FRESH]!.mean).toBe(200)
+})
+
+it('a probe that stays where it was is held for stuck, left out, and believed again when it moves', () => {
+  const { stayCase, model } = sink()
+  const reading = (at: number, step: number, container = FRESH): Evidence => ({
+    kind: 'panel',
+    at,
+    container,
+    edges: QUARTERS,
+    step,
+  })
+  const times = [0.5, 1, 1.5, 2, 2.5, 3, 3.5]
+  // 48 L a day leave fresh and reach gray, whose panel is sound.
+  const gray = times.map((at) => reading(at, Math.floor((48 * at) / 75), 1))
+  const sound = times.map((at) => reading(at, Math.floor((200 - 48 * at) / 50)))
+  const told = (fresh: Evidence[], until = 3.5) =>
+    learn(stayCase, model, [...gray, ...fresh], { counted: new Set(), until })
+  const stuck = times.map((at) => reading(at, 3))
+  expect(told(stuck).isSuspect).toEqual([true, false, false])
+  // As the count and the other tank have it.
+  expect(Math.abs(told(stuck).levels[FRESH]!.mean - told([]).levels[FRESH]!.mean)).toBeLessThan(3)
+  expect(told([...stuck, reading(3.6, 0)], 3.6).isSuspect[FRESH]).toBe(false)
+  expect(told(sound).isSuspect).toEqual([false, false, false])
+})
+
+it('moments of a normal through stretches agree with fine sums; likelihoods of a panel add to one for any truth', () => {
+  const stretches = stretchesOf({ edges: QUARTERS, step: 2 })
+  const at = (x: number) => stretches.find(({ from, to }) => x >= from && x < to)!.likelihood
+  let [mass, first, second] = [0, 0, 0]
+  for (let k = -40_000; k < 60_000; k++) {
+    const x = (k + 0.5) / 20_000
+    const w = (at(x) * Math.exp(-0.5 * ((x - 0.7) / 0.2) ** 2)) / (0.2 * Math.sqrt(2 * Math.PI) * 20_000)
+    mass += w
+    first += w * x
+    second += w * x * x
+  }
+  const seen = through(0.7, 0.04, stretches)
+  expect(seen.logZ).toBeCloseTo(Math.log(mass), 5)
+  expect(seen.mean).toBeCloseTo(first / mass, 5)
+  expect(seen.variance).toBeCloseTo(second / mass - (first / mass) ** 2, 5)
+  QUARTERS.forEach((_, truth) => {
+    const all = QUARTERS.map((__, step) => stretchesOf({ edges: QUARTERS, step })[truth]!.likelihood)
+    expect(all.reduce((sum, p) => sum + p, 0)).toBeCloseTo(1, 12)
+  })
+})
+
+it('joint draws have the mean and the covariance they are drawn from', () => {
+  const { stayCase, model } = sink()
+  const evidence: Evidence[] = [{ kind: 'measured', at: 1, container: FRESH, level: 140, deviation: 6 }]
+  const { ground, filter } = learn(stayCase, model, evidence, { counted: new Set(), until: 1 })
+  const generator = mersenne(3)
+  const normal = randomNormal.source(() => (generator.next() >>> 0) / 2 ** 32)(0, 1)
+  const { rows, columns, values } = jointDraws(ground, filter, 20_000, normal)
+  const { mean, covariance, size } = filter.state
+  expect(columns).toBe(size)
+  const average = (k: number) => {
+    let sum = 0
+    for (let row = 0; row < rows; row++) sum += values[row * columns + k]!
+    return sum / rows
+  }
+  for (let k = 0; k < size; k++) {
+    const deviation = Math.sqrt(covariance[k * size + k]!)
+    expect(Math.abs(average(k) - mean[k]!)).toBeLessThan(0.03 * deviation + 1e-9)
+  }
+  const fresh = size - model.containers.length + FRESH
+  let together = 0
+  for (let row = 0; row < rows; row++)
+    together += (values[row * columns]! - mean[0]!) * (values[row * columns + fresh]! - mean[fresh]!)
+  const scale = Math.sqrt(covariance[0]! * covariance[fresh * size + fresh]!)
+  expect(Math.abs(together / rows - covariance[fresh]!)).toBeLessThan(0.03 * scale)
+  expect(levelNow(ground, filter, FRESH).mean).toBeCloseTo(mean[fresh]!, 9)
+  const root = choleskyOf(Float64Array.from([4, 2, 0, 2, 5, 0, 0, 0, 0]), 3)
+  expect([...root]).toEqual([2, 0, 0, 1, 2, 0, 0, 0, 0])
+})
+
+it('a counted rate by hand: 30 uses where 40 were expected', () => {
+  const { mean, deviation } = countedRate(30, 40, 1)
+  expect(mean).toBeCloseTo((1 / 0.0225 + 30) / (1 / 0.0225 + 40), 12)
+  expect(deviation).toBeCloseTo(Math.sqrt(1 / 0.0225 + 30) / (1 / 0.0225 + 40), 12)
+})

@@ -1,0 +1,109 @@
+import { ledger } from '../count'
+import {
+  compileChances,
+  volumePerUse,
+  type Activity,
+  type Chances,
+  type Crew,
+  type Id,
+  type Model,
+  type StayCase,
+} from '../model'
+import { effectsOf } from './effects'
+import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Used } from './evidence'
+import { copyFilter, startFilter, type Filter, type Ground } from './filter'
+import { learnedOf, levelNow, type ActivityLearned, type LevelNow } from './posterior'
+import { watch } from './probes'
+
+/** What the evidence of a stay teaches, up to an instant of it. */
+export interface Learned {
+  ground: Ground
+  filter: Filter
+  /** In the model's order. */
+  activities: ActivityLearned[]
+  levels: LevelNow[]
+  /** Per container: whether its probe is held for stuck. */
+  isSuspect: boolean[]
+  /** ln of how likely everything that was seen was. */
+  logZ: number
+}
+
+/**
+ * Learns from a stay's evidence (model.md section 6): one pass of a Gaussian filter over it in the order of time, whatever
+ * the order it arrived in.
+ * @param model the stay compiled from its start @param counted ids of activities whose uses are all logged
+ * @param until days from the model's start
+ */
+export function learn(
+  stayCase: StayCase,
+  model: Model,
+  evidence: readonly Evidence[],
+  { counted, until }: { counted: ReadonlySet<Id>; until: number },
+): Learned {
+  const ground = groundOf(stayCase, model, evidence, counted)
+  const inTime = [...evidence].sort((a, b) => a.at - b.at || orderOf(a) - orderOf(b))
+  const start = startFilter(ground)
+  const { filter, stuck } = watch(ground, copyFilter(start), inTime, until)
+  const used = evidence.filter((one): one is Used => one.kind === 'used' && one.at <= until)
+  return {
+    ground,
+    filter,
+    activities: stayCase.crew.activities.map((activity, a) =>
+      learnedOf(ground, filter, a, volumePerUse(activity), used),
+    ),
+    levels: model.containers.map((_, c) => levelNow(ground, filter, c)),
+    isSuspect: stuck.map((step) => step !== null),
+    logZ: filter.logZ,
+  }
+}
+
+/** At the same instant uses come before what was read, and what was done to a tank last. */
+const ORDER: Record<Evidence['kind'], number> = { 'left-out': 0, used: 1, panel: 2, measured: 3, known: 4 }
+const orderOf = ({ kind }: Evidence) => ORDER[kind]
+
+export function groundOf(
+  stayCase: StayCase,
+  model: Model,
+  evidence: readonly Evidence[],
+  counted: ReadonlySet<Id>,
+): Ground {
+  const chances = compileChances(stayCase, model)
+  return {
+    model,
+    effects: effectsOf(model, ledger(model)),
+    activities: stayCase.crew.activities.map((activity) => activityPrior(activity, stayCase.crew, counted)),
+    containers: chances.containers.map(containerPrior),
+    leftOut: evidence.filter((one): one is LeftOut => one.kind === 'left-out'),
+  }
+}
+
+function activityPrior(activity: Activity, crew: Crew, counted: ReadonlySet<Id>): ActivityPrior {
+  return {
+    spread: activity.spread.value,
+    levelSpread: activity.levelSpread.value,
+    isCounted: counted.has(activity.id),
+    dispersion: activity.dispersion === 0 ? 0 : dispersionOf(activity, crew),
+  }
+}
+
+/** Of who does it once a day at most 1 − p, of the others 1, weighed by their uses. */
+function dispersionOf(activity: Activity, crew: Crew): number {
+  const rates =
+    activity.per === 'crew'
+      ? [activity.rate.value]
+      : crew.persons.map(
+          ({ rates: own }) => (own.find((one) => one.activity === activity.id) ?? activity).rate.value,
+        )
+  const total = rates.reduce((sum, rate) => sum + rate, 0)
+  if (total === 0) return 1
+  return rates.reduce((sum, rate) => sum + rate * (rate <= 1 ? 1 - rate : 1), 0) / total
+}
+
+/** An even span of width w has the variance w²/12. */
+function containerPrior({ spread, starts }: Chances['containers'][number]): ContainerPrior {
+  const variance = starts.reduce(
+    (sum, { shape, size }) => sum + (shape === 'even' ? size ** 2 / 12 : size ** 2),
+    0,
+  )
+  return { capacitySpread: spread, deviation: Math.sqrt(variance) }
+}

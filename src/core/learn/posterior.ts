@@ -1,0 +1,170 @@
+import jstat from 'jstat'
+import type { ActivityIndex, ContainerIndex } from '../model'
+import type { Amount, Litres, Share } from '../quantities'
+import type { Used } from './evidence'
+import {
+  RATE_SPREAD,
+  capacityFactor,
+  levelOf,
+  ownLevel,
+  rateFactor,
+  type Filter,
+  type Ground,
+} from './filter'
+
+/** A range of a positive number. */
+export interface Range {
+  median: number
+  low80: number
+  high80: number
+}
+
+/** What is known of an activity. */
+export interface ActivityLearned {
+  /** L per use, before the evidence and after it. */
+  prior: Range
+  posterior: Range
+  /** Own level after the evidence: what the litres per use are times, mean and coefficient of variation. */
+  factor: number
+  spread: number
+  /** Share by which its spread was cut, 0 to 1. */
+  cut: Share
+  /** Uses that were logged. */
+  logged: number
+}
+
+export interface LevelNow {
+  mean: Amount
+  low80: Amount
+  high80: Amount
+}
+
+/** Less of a cut than this is nothing learned. */
+export const LEARNED = 0.05
+/** The 90 % quantile of a standard normal: ends of an interval of 80 %. */
+const Z80 = jstat.normal.inv(0.9, 0, 1)
+
+/** The lognormal with a mean and a standard deviation: its median and the ends of its 80 %. */
+export function lognormalRange(mean: number, deviation: number): Range {
+  const { mu, sigma } = lognormal(mean, deviation)
+  return { median: Math.exp(mu), low80: Math.exp(mu - Z80 * sigma), high80: Math.exp(mu + Z80 * sigma) }
+}
+
+function lognormal(mean: number, deviation: number): { mu: number; sigma: number } {
+  const sigma = Math.sqrt(Math.log(1 + (deviation / mean) ** 2))
+  return { mu: Math.log(mean) - sigma ** 2 / 2, sigma }
+}
+
+const LEAST_FACTOR = 0.05
+
+/** @param litres per use as the model has them, a mean */
+export function learnedOf(
+  ground: Ground,
+  { state }: Filter,
+  activity: ActivityIndex,
+  litres: Litres,
+  used: readonly Used[],
+): ActivityLearned {
+  const { levelSpread } = ground.activities[activity]!
+  const own = ownLevel(activity)
+  const factor = Math.max(LEAST_FACTOR, state.mean[own]!)
+  const deviation = Math.sqrt(Math.max(0, state.covariance[own * state.size + own]!))
+  return {
+    prior: lognormalRange(litres, litres * levelSpread),
+    posterior: lognormalRange(litres * factor, litres * deviation),
+    factor,
+    spread: deviation / factor,
+    cut: levelSpread === 0 ? 0 : Math.max(0, 1 - deviation / levelSpread),
+    logged: used.reduce((sum, one) => sum + (one.activity === activity ? one.n : 0), 0),
+  }
+}
+
+/** A level now: nothing is less than empty; what is past full stays past full. */
+export function levelNow(ground: Ground, { state }: Filter, container: ContainerIndex): LevelNow {
+  const index = levelOf(ground, container)
+  const mean = state.mean[index]!
+  const deviation = Math.sqrt(Math.max(0, state.covariance[index * state.size + index]!))
+  return {
+    mean: Math.max(0, mean),
+    low80: Math.max(0, mean - Z80 * deviation),
+    high80: Math.max(0, mean + Z80 * deviation),
+  }
+}
+
+/**
+ * The rate of a counted activity after its log: gamma, α = 1/0.15² + N/φ, β = 1/0.15² + Λ/φ.
+ * @param n uses that were logged @param expected uses that the model expected meanwhile
+ */
+export function countedRate(
+  n: number,
+  expected: number,
+  dispersion: number,
+): { mean: number; deviation: number } {
+  const prior = 1 / RATE_SPREAD ** 2
+  const phi = Math.max(dispersion, 1e-3)
+  const [alpha, beta] = [prior + n / phi, prior + expected / phi]
+  return { mean: alpha / beta, deviation: Math.sqrt(alpha) / beta }
+}
+
+/** Joint draws of what is not known: a row a draw. */
+export interface JointDraws {
+  rows: number
+  /** Own level of each activity, rate factor of each, capacity factor and level of each container: draws × columns. */
+  columns: number
+  values: Float64Array
+}
+
+/**
+ * Draws by Cholesky of the covariance; own levels, rates and capacities take the lognormal of the same mean and variance,
+ * levels stay normal and are cut at empty.
+ * @param normal standard normal numbers, one after the other
+ */
+export function jointDraws(ground: Ground, filter: Filter, rows: number, normal: () => number): JointDraws {
+  const { state } = filter
+  const { size, mean, covariance } = state
+  const root = choleskyOf(covariance, size)
+  const factors = 2 * ground.activities.length + ground.containers.length
+  const values = new Float64Array(rows * size)
+  const z = new Float64Array(size)
+  for (let row = 0; row < rows; row++) {
+    for (let k = 0; k < size; k++) z[k] = normal()
+    for (let k = 0; k < size; k++) {
+      let off = 0
+      for (let j = 0; j <= k; j++) off += root[k * size + j]! * z[j]!
+      const deviation = Math.sqrt(Math.max(0, covariance[k * size + k]!))
+      values[row * size + k] =
+        k >= factors
+          ? Math.max(0, mean[k]! + off)
+          : deviation === 0
+            ? mean[k]!
+            : asLognormal(Math.max(LEAST_FACTOR, mean[k]!), deviation, off / deviation)
+    }
+  }
+  return { rows, columns: size, values }
+}
+
+function asLognormal(mean: number, deviation: number, z: number): number {
+  const { mu, sigma } = lognormal(mean, deviation)
+  return Math.exp(mu + sigma * z)
+}
+
+/** The lower root of a covariance, row by row; what is known exactly has a row of noughts. */
+export function choleskyOf(covariance: Float64Array, size: number): Float64Array {
+  const root = new Float64Array(size * size)
+  for (let i = 0; i < size; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = covariance[i * size + j]!
+      for (let k = 0; k < j; k++) sum -= root[i * size + k]! * root[j * size + k]!
+      if (i === j) root[i * size + i] = Math.sqrt(Math.max(0, sum))
+      else root[i * size + j] = root[j * size + j]! > 1e-12 ? sum / root[j * size + j]! : 0
+    }
+  return root
+}
+
+/** Where in a row of joint draws an unknown stands. */
+export const columnsOf = (ground: Ground) => ({
+  ownLevel,
+  rateFactor: (activity: number) => rateFactor(ground, activity),
+  capacityFactor: (container: number) => capacityFactor(ground, container),
+  level: (container: number) => levelOf(ground, container),
+})
