@@ -1,6 +1,7 @@
-import { count, flowsOf, stateAt } from '@/core/count'
-import { PARTS_PER_DAY, wallDaysBetween, type WallTime } from '@/core/calendar'
-import { caseOf, compile, type Document, type Now, type StayCase } from '@/core/model'
+import { count, flowsOf } from '@/core/count'
+import { PARTS_PER_DAY } from '@/core/calendar'
+import { caseOf, compile, type Document } from '@/core/model'
+import { expectedAt } from './now'
 import type { Options } from './run'
 
 /** `dry-count count`: the answer as documented in docs/command-line.md. */
@@ -31,11 +32,4 @@ export function countCommand(document: Document, { stay, horizon, now }: Options
     })),
     flows: flowsOf(model, ledger),
   }
-}
-
-/** What stands where by then, had the stay gone as its plan says. */
-function expectedAt(stayCase: StayCase, now: WallTime): Now {
-  const days = wallDaysBetween(stayCase.stay.start, now)
-  const model = compile(stayCase, { horizonDays: days + 1 })
-  return stateAt(model, count(model).ledger, now)
 }

@@ -1,21 +1,25 @@
 import { wallDaysBetween, nightsBetween } from '@/core/calendar'
 import { caseOf, compile, compileChances, type Document } from '@/core/model'
 import { riskOf, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
+import { unreadAt } from './now'
 import type { Options } from './run'
 
 /** `dry-count risk`: the answer as documented in docs/command-line.md. */
-export function riskCommand(document: Document, { stay: id, horizon, seed, trials }: Options): unknown {
+export function riskCommand(document: Document, { stay: id, horizon, seed, trials, now }: Options): unknown {
   const stayCase = caseOf(document, id)
   const { stay } = stayCase
-  const model = compile(stayCase, horizon === undefined ? {} : { horizonDays: horizon })
-  const sampler = samplerOf(model, compileChances(stayCase, model))
+  const ahead = horizon === undefined ? {} : { horizonDays: horizon }
+  const from = now === undefined ? null : unreadAt(stayCase, now, seed)
+  const model = compile(stayCase, from ? { ...ahead, from } : ahead)
+  const sampler = samplerOf(model, compileChances(stayCase, model, from))
   const sample = sampleTrips(sampler, { seed, from: 0, to: trials, bandParts: model.grid.count })
-  const risk = riskOf(model, sample, wallDaysBetween(stay.start, stay.leaveAt))
+  const risk = riskOf(model, sample, wallDaysBetween(model.start, stay.leaveAt))
   const days = ({ days }: CountQuantile) => days
   return {
     format: 'dry-count/risk@1',
     stay: id,
-    start: model.start,
+    start: stay.start,
+    ...(now === undefined ? {} : { from: now }),
     horizonDays: model.horizonDays,
     trials,
     seed,

@@ -71,6 +71,7 @@ describe('dry-count count', () => {
       [['count', DEMO, '--stay', 'moon'], 'expected the id of a stay'],
       [['count', DEMO, '--horizon', 'far'], 'expected a number from 1 to 366'],
       [['risk', DEMO, '--trials', '2.5'], 'expected a number from 1'],
+      [['habits', DEMO, '--now', '2027-09-14T11:00'], 'unknown option'],
       [['habits', DEMO, '--seed', '-1'], 'expected a number from 0'],
     ]
     for (const [args, words] of cases) {
@@ -119,6 +120,29 @@ describe('dry-count risk', () => {
     expect(Object.keys(stoppers)[0]).toBe('gray')
     expect(nights.chance).toBeLessThan(0.1)
     expect(containers.map(({ p10 }) => p10.length)).toEqual([81, 81, 81, 81])
+  })
+
+  it('plays trips from now: what is not known by then is drawn together, and the nights are those that are left', async () => {
+    const ask = async (...now: string[]) =>
+      JSON.parse((await run(['risk', DEMO, '--trials', '2000', ...now], read)).output!) as {
+        from?: string
+        count: { p10: number; p50: number; p90: number }
+        nights: { chance: number }
+        containers: { id: string; p10: number[]; p90: number[] }[]
+      }
+    const [whole, later] = [await ask(), await ask('--now', '2027-09-14T11:00')]
+    expect(later.from).toBe('2027-09-14T11:00')
+    const gone = 67 / 24
+    // Nothing was read on the way: the chances are those of the start, less the days that are gone.
+    for (const key of ['p10', 'p50', 'p90'] as const)
+      expect(Math.abs(later.count[key] + gone - whole.count[key])).toBeLessThan(0.25)
+    expect(Math.abs(later.nights.chance - whole.nights.chance)).toBeLessThan(0.01)
+    const width = ({ p10, p90 }: { p10: number[]; p90: number[] }, part: number) => p90[part]! - p10[part]!
+    later.containers.forEach((fan, c) => {
+      const [was, is] = [width(whole.containers[c]!, 19), width(fan, 7)]
+      if (was > 5) expect(is / was).toBeGreaterThan(0.75)
+      if (was > 5) expect(is / was).toBeLessThan(1.3)
+    })
   })
 
   it('is the same for the same seed and another for another', async () => {

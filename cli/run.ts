@@ -32,6 +32,8 @@ const COMMANDS: Record<string, Command> = {
   risk: riskCommand,
   habits: habitsCommand,
 }
+/** Those that can begin inside a stay. */
+const FROM_NOW = ['count', 'risk']
 /** What numbers the options take. */
 const RANGES = {
   '--horizon': { min: 1, max: 366, isWhole: false },
@@ -49,6 +51,7 @@ export async function run(args: readonly string[], read: (file: string) => strin
   if (file === undefined || (file.startsWith('-') && file !== '-')) return unusable([t.cli.missingFile])
   const flags = parseFlags(rest)
   if (!flags.ok) return unusable([flags.words])
+  if ('--now' in flags.values && !FROM_NOW.includes(name)) return unusable([t.cli.unknownOption('--now')])
   let text: string
   try {
     text = read(file)

@@ -25,6 +25,7 @@ export function stateAt(model: Model, ledger: Ledger, at: WallTime): Now {
   catchAndReuse(vessels, part, begun, 0, 1)
   return {
     at,
+    draws: null,
     levels: model.containers.map(({ id }, c) => ({
       container: id,
       level: levelBefore(model, ledger, c, part) + netOf(model, begun, c),

@@ -69,4 +69,12 @@ export interface ContainerPrior {
   capacitySpread: Cv
   /** Standard deviation of the level at the start; the level itself is the model's. */
   deviation: Amount
+  /** The step that was read off the panel at the start, shares of the capacity; null: read otherwise. */
+  step: Step | null
+}
+
+/** A step of a panel: from its probe to the next, shares of the capacity; the last goes on for ever. */
+export interface Step {
+  from: Share
+  to: Share
 }

@@ -1,6 +1,15 @@
-import type { Model } from '../model'
+import type { Model, Side } from '../model'
 import type { Effects } from './effects'
-import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Measured, PanelRead, Used } from './evidence'
+import type {
+  ActivityPrior,
+  ContainerPrior,
+  Evidence,
+  LeftOut,
+  Measured,
+  PanelRead,
+  Step,
+  Used,
+} from './evidence'
 import {
   along,
   copyOf,
@@ -40,6 +49,8 @@ export interface Filter {
   logZ: number
   /** Days from where the grid begins, up to which it has come. */
   at: number
+  /** Per container: the step its panel showed last, since it was last emptied, filled or measured. */
+  shown: (Step | null)[]
 }
 
 export const ownLevel = (activity: number) => activity
@@ -60,19 +71,19 @@ export function startFilter(ground: Ground): Filter {
     state.mean[index] = mean
     state.covariance[index * size + index] = deviation * deviation
   }
-  activities.forEach(({ levelSpread, isCounted }, a) => {
+  activities.forEach(({ levelSpread, isCounted, dispersion }, a) => {
     put(ownLevel(a), 1, levelSpread)
-    put(rateFactor(ground, a), 1, isCounted ? 0 : RATE_SPREAD)
+    put(rateFactor(ground, a), 1, isCounted || dispersion === 0 ? 0 : RATE_SPREAD)
   })
   containers.forEach(({ capacitySpread, deviation }, c) => {
     put(capacityFactor(ground, c), 1, capacitySpread)
     put(levelOf(ground, c), model.containers[c]!.start, deviation)
   })
-  return { state, logZ: 0, at: 0 }
+  return { state, logZ: 0, at: 0, shown: containers.map(({ step }) => step) }
 }
 
-export function copyFilter({ state, logZ, at }: Filter): Filter {
-  return { state: copyOf(state), logZ, at }
+export function copyFilter({ state, logZ, at, shown }: Filter): Filter {
+  return { state: copyOf(state), logZ, at, shown: [...shown] }
 }
 
 /** Lets the expected uses go on until an instant, part by part. @param until days, not before the filter's own */
@@ -104,7 +115,7 @@ function expect(ground: Ground, { state, at }: Filter, part: number, end: number
   const { count, edges } = model.grid
   const share = (end - at) / (edges[part + 1]! - edges[part]!)
   const { width, drawn, fixed } = effects
-  const steps: Step[] = []
+  const steps: Move[] = []
   const shift = new Float64Array(containers.length)
   const noise = new Float64Array(containers.length ** 2)
   activities.forEach((activity, a) => {
@@ -131,7 +142,7 @@ function expect(ground: Ground, { state, at }: Filter, part: number, end: number
   move(ground, state, steps, shift, noise)
 }
 
-interface Step {
+interface Move {
   container: number
   /** Index of the unknown it depends on. */
   of: number
@@ -141,7 +152,7 @@ interface Step {
 function move(
   ground: Ground,
   { size, mean, covariance }: Gaussian,
-  steps: readonly Step[],
+  steps: readonly Move[],
   shift: Float64Array,
   noise: Float64Array,
 ): void {
@@ -177,11 +188,14 @@ export function takeIn(ground: Ground, filter: Filter, evidence: Evidence): numb
   return logZ
 }
 
-function learnt(ground: Ground, { state }: Filter, evidence: Evidence): number {
+function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
+  const { state } = filter
+  if (evidence.kind === 'left-out') return 0
   if (evidence.kind === 'used') return use(ground, state, evidence)
-  if (evidence.kind === 'panel') return read(ground, state, evidence)
+  if (evidence.kind === 'panel') return read(ground, filter, evidence)
+  filter.shown[evidence.container] = null
   if (evidence.kind === 'measured') return measure(ground, state, evidence)
-  if (evidence.kind === 'known') know(ground, state, evidence.container, evidence.level)
+  know(ground, state, evidence.container, evidence.level)
   return 0
 }
 
@@ -203,7 +217,7 @@ function use(ground: Ground, state: Gaussian, { at, activity, n, litres }: Used)
     logZ = observe(state, look, litres / (n * volume), (m * spread) ** 2 / n)
   }
   const m = isMetered ? litres / (n * volume) : state.mean[own]!
-  const steps: Step[] = []
+  const steps: Move[] = []
   const shift = new Float64Array(containers.length)
   const noise = new Float64Array(containers.length ** 2)
   for (let j = 0; j < width; j++) {
@@ -233,21 +247,41 @@ function measure(ground: Ground, state: Gaussian, { container, level, deviation 
   return observe(state, { at: [levelOf(ground, container)], weights: [1] }, level, deviation ** 2)
 }
 
-/** What a step of a panel says of the true share: right with 1 − ε, too high more often than too low. */
-export function stretchesOf({ edges, step }: Pick<PanelRead, 'edges' | 'step'>): Stretch[] {
+/**
+ * What a step of a panel says of the true share: right with 1 − ε, too high more often than too low. Of a true state t the
+ * wrong steps above it share 0.8 ε, those below 0.2 ε; where there are none on a side, the other has all.
+ * @param again the side of a tank whose panel shows the same step again: what has moved away from the step's far end since
+ *   can be on the near end only, and the far end, which told its part the first time, says nothing more. A Gaussian that
+ *   was cut at both ends each time would narrow without cause. null: it shows another step
+ */
+export function stretchesOf(
+  { edges, step }: Pick<PanelRead, 'edges' | 'step'>,
+  again: Side | null = null,
+): Stretch[] {
   const states = edges.length
   return edges.map((from, t) => {
     const [above, below] = [states - 1 - t, t]
-    // Of a true state t: the wrong steps above it share 0.8 ε, those below 0.2 ε; where there are none on a side, the other has all.
     const high = below === 0 ? 1 : above === 0 ? 0 : TOO_HIGH
+    const isBehind = (again === 'supply' && t > step) || (again === 'waste' && t < step)
     const likelihood =
-      t === step ? 1 - WRONG : step > t ? (WRONG * high) / above : (WRONG * (1 - high)) / below
+      t === step || isBehind ? 1 - WRONG : step > t ? (WRONG * high) / above : (WRONG * (1 - high)) / below
     return {
       from: t === 0 ? -Infinity : from,
       to: edges[t + 1] ?? Infinity,
       likelihood: states === 1 ? 1 : likelihood,
     }
   })
+}
+
+function stepOf({ edges, step }: PanelRead): Step {
+  return { from: edges[step]!, to: edges[step + 1] ?? Infinity }
+}
+
+function isSame(before: Step | null, now: Step): boolean {
+  if (before === null) return false
+  const isEnd = (a: number, b: number) =>
+    Math.min(a, 1) - Math.min(b, 1) < 1e-6 && Math.min(b, 1) - Math.min(a, 1) < 1e-6
+  return isEnd(before.from, now.from) && isEnd(before.to, now.to)
 }
 
 /** x = L ÷ (capacity × c), made linear where the filter stands. */
@@ -259,13 +293,20 @@ export function shareLook(ground: Ground, { mean }: Gaussian, container: number)
   return { at: [level, factor], weights: [1 / full, -x / mean[factor]!], x }
 }
 
-function read(ground: Ground, state: Gaussian, evidence: PanelRead): number {
+function read(ground: Ground, filter: Filter, evidence: PanelRead): number {
+  const { state } = filter
+  const { side } = ground.model.containers[evidence.container]!
+  const stretches = stretchesOf(
+    evidence,
+    isSame(filter.shown[evidence.container]!, stepOf(evidence)) ? side : null,
+  )
+  filter.shown[evidence.container] = stepOf(evidence)
   const look = shareLook(ground, state, evidence.container)
   const u = along(state, look)
   const own = varianceOf(u, look)
   if (own <= 1e-12) return 0
   const variance = own + PANEL_NOISE ** 2
-  const seen = through(look.x, variance, stretchesOf(evidence))
+  const seen = through(look.x, variance, stretches)
   update(state, u, { before: look.x, after: seen.mean, variance, left: seen.variance })
   return seen.logZ
 }

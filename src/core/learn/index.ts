@@ -10,5 +10,6 @@ export type {
 } from './evidence'
 export { learn } from './learn'
 export type { Learned } from './learn'
-export { LEARNED, columnsOf, countedRate, jointDraws } from './posterior'
-export type { ActivityLearned, JointDraws, LevelNow, Range } from './posterior'
+export { nowFrom } from './nowFrom'
+export { LEARNED, jointDraws } from './posterior'
+export type { ActivityLearned, LevelNow, Range } from './posterior'

@@ -3,9 +3,11 @@ import { randomLogNormal, randomNormal, randomPoisson } from 'd3-random'
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { expect, it } from 'vitest'
 import { example, use } from '../../../tests/support/build'
-import { caseOf, compile } from '../model'
+import { count, ledger } from '../count'
+import { caseOf, compile, compileChances } from '../model'
+import { sampleTrips, samplerOf } from '../risk'
 import { owned } from '../quantities'
-import { learn, type Evidence } from './index'
+import { learn, nowFrom, type Evidence } from './index'
 import { choleskyOf, countedRate, jointDraws, levelNow } from './posterior'
 import { stretchesOf } from './filter'
 import { through } from './gaussian'
@@ -217,4 +219,39 @@ it('a counted rate by hand: 30 uses where 40 were expected', () => {
   const { mean, deviation } = countedRate(30, 40, 1)
   expect(mean).toBeCloseTo((1 / 0.0225 + 30) / (1 / 0.0225 + 40), 12)
   expect(deviation).toBeCloseTo(Math.sqrt(1 / 0.0225 + 30) / (1 / 0.0225 + 40), 12)
+})
+
+it('trips take the rows of joint draws in turn, whoever plays them; where nothing is unsure they are the count', () => {
+  const { stayCase, model } = sink()
+  const evidence: Evidence[] = [{ kind: 'panel', at: 1, container: FRESH, edges: QUARTERS, step: 3 }]
+  const learned = learn(stayCase, model, evidence, { counted: new Set(), until: 1 })
+  const from = nowFrom(model, ledger(model), learned, '2027-06-02T05:00', 5)
+  const later = compile(stayCase, { from })
+  const sampler = samplerOf(later, compileChances(stayCase, later, from))
+  const play = (first: number, last: number) => [
+    ...sampleTrips(sampler, { seed: 2, from: first, to: last, bandParts: 0 }).days,
+  ]
+  const whole = play(0, 1200)
+  expect([...play(0, 300), ...play(300, 1200)]).toEqual(whole)
+  // More water left than the count says, for fresh reads above three quarters: longer, and less unsure than unread.
+  const unread = learn(stayCase, model, [], { counted: new Set(), until: 1 })
+  const blind = nowFrom(model, ledger(model), unread, '2027-06-02T05:00', 5)
+  const blindly = compile(stayCase, { from: blind })
+  const days = sampleTrips(samplerOf(blindly, compileChances(stayCase, blindly, blind)), {
+    seed: 2,
+    from: 0,
+    to: 1200,
+    bandParts: 0,
+  }).days
+  const low = (all: ArrayLike<number>) => Float64Array.from(all).sort()[120]!
+  expect(low(whole)).toBeGreaterThan(low(days))
+
+  const exact = sink(0, 0)
+  exact.stayCase.crew.activities[0]!.dispersion = 0
+  const known = learn(exact.stayCase, exact.model, [], { counted: new Set(), until: 1 })
+  const now = nowFrom(exact.model, ledger(exact.model), known, '2027-06-02T05:00', 5)
+  const rest = compile(exact.stayCase, { from: now })
+  const sure = samplerOf(rest, compileChances(exact.stayCase, rest, now))
+  const ends = sampleTrips(sure, { seed: 1, from: 0, to: 20, bandParts: 0 }).days
+  for (const end of ends) expect(end).toBeCloseTo(count(rest).days!, 9)
 })

@@ -10,9 +10,9 @@ import {
   type StayCase,
 } from '../model'
 import { effectsOf } from './effects'
-import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Used } from './evidence'
-import { copyFilter, startFilter, type Filter, type Ground } from './filter'
-import { learnedOf, levelNow, type ActivityLearned, type LevelNow } from './posterior'
+import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Step, Used } from './evidence'
+import { copyFilter, rateFactor, startFilter, type Filter, type Ground } from './filter'
+import { countedRate, learnedOf, levelNow, type ActivityLearned, type LevelNow } from './posterior'
 import { watch } from './probes'
 
 /** What the evidence of a stay teaches, up to an instant of it. */
@@ -44,6 +44,7 @@ export function learn(
   const inTime = [...evidence].sort((a, b) => a.at - b.at || orderOf(a) - orderOf(b))
   const start = startFilter(ground)
   const { filter, stuck } = watch(ground, copyFilter(start), inTime, until)
+  putCountedRates(ground, filter, evidence, until)
   const used = evidence.filter((one): one is Used => one.kind === 'used' && one.at <= until)
   return {
     ground,
@@ -55,6 +56,30 @@ export function learn(
     isSuspect: stuck.map((step) => step !== null),
     logZ: filter.logZ,
   }
+}
+
+/** How often a counted activity is done says its log; the panel has no say in it. */
+function putCountedRates(
+  ground: Ground,
+  { state }: Filter,
+  evidence: readonly Evidence[],
+  until: number,
+): void {
+  const { grid, uses } = ground.model
+  ground.activities.forEach(({ isCounted, dispersion }, a) => {
+    if (!isCounted || dispersion === 0) return
+    let [made, expected] = [0, 0]
+    for (const one of evidence)
+      if (one.kind === 'used' && one.activity === a && one.at <= until) made += one.n
+    for (let i = 0; i < grid.count; i++) {
+      const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
+      expected += uses[a * grid.count + i]! * Math.min(1, Math.max(0, (until - from) / (to - from)))
+    }
+    const { mean, deviation } = countedRate(made, expected, dispersion)
+    const index = rateFactor(ground, a)
+    state.mean[index] = mean
+    state.covariance[index * state.size + index] = deviation ** 2
+  })
 }
 
 /** At the same instant uses come before what was read, and what was done to a tank last. */
@@ -99,11 +124,18 @@ function dispersionOf(activity: Activity, crew: Crew): number {
   return rates.reduce((sum, rate) => sum + rate * (rate <= 1 ? 1 - rate : 1), 0) / total
 }
 
-/** An even span of width w has the variance w²/12. */
+/** An even span is what a step of a panel was read as. */
+function stepAtStart([start, ...others]: Chances['containers'][number]['starts']): Step | null {
+  if (!start || others.length > 0 || start.shape !== 'even' || start.size === 0) return null
+  const { level, size, full } = start
+  return { from: (level - size / 2) / full, to: (level + size / 2) / full }
+}
+
+/** An even span of width w has the standard deviation w/√12; tanks that stand open to each other are off together. */
 function containerPrior({ spread, starts }: Chances['containers'][number]): ContainerPrior {
-  const variance = starts.reduce(
-    (sum, { shape, size }) => sum + (shape === 'even' ? size ** 2 / 12 : size ** 2),
+  const deviation = starts.reduce(
+    (sum, { shape, size }) => sum + (shape === 'even' ? size / Math.sqrt(12) : size),
     0,
   )
-  return { capacitySpread: spread, deviation: Math.sqrt(variance) }
+  return { capacitySpread: spread, deviation, step: stepAtStart(starts) }
 }

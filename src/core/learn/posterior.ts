@@ -1,16 +1,8 @@
 import jstat from 'jstat'
-import type { ActivityIndex, ContainerIndex } from '../model'
+import type { ActivityIndex, ContainerIndex, JointDraws } from '../model'
 import type { Amount, Litres, Share } from '../quantities'
 import type { Used } from './evidence'
-import {
-  RATE_SPREAD,
-  capacityFactor,
-  levelOf,
-  ownLevel,
-  rateFactor,
-  type Filter,
-  type Ground,
-} from './filter'
+import { RATE_SPREAD, levelOf, ownLevel, type Filter, type Ground } from './filter'
 
 /** A range of a positive number. */
 export interface Range {
@@ -106,14 +98,6 @@ export function countedRate(
   return { mean: alpha / beta, deviation: Math.sqrt(alpha) / beta }
 }
 
-/** Joint draws of what is not known: a row a draw. */
-export interface JointDraws {
-  rows: number
-  /** Own level of each activity, rate factor of each, capacity factor and level of each container: draws × columns. */
-  columns: number
-  values: Float64Array
-}
-
 /**
  * Draws by Cholesky of the covariance; own levels, rates and capacities take the lognormal of the same mean and variance,
  * levels stay normal and are cut at empty.
@@ -160,11 +144,3 @@ export function choleskyOf(covariance: Float64Array, size: number): Float64Array
     }
   return root
 }
-
-/** Where in a row of joint draws an unknown stands. */
-export const columnsOf = (ground: Ground) => ({
-  ownLevel,
-  rateFactor: (activity: number) => rateFactor(ground, activity),
-  capacityFactor: (container: number) => capacityFactor(ground, container),
-  level: (container: number) => levelOf(ground, container),
-})

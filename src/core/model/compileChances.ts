@@ -6,7 +6,7 @@ import { sparesOf, type Container } from './containers'
 import type { Activity, Crew } from './crew'
 import type { Id } from './ids'
 import type { Model, ModelContainer } from './model'
-import type { Now } from './now'
+import type { JointDraws, Now } from './now'
 import type { Presence } from './presence'
 import type { Rig } from './rig'
 import { warmestOf, type LevelError, type Stay } from './stay'
@@ -63,6 +63,8 @@ export interface Chances {
   warmest: Float64Array
   warmestSpread: Celsius
   heatAbove: Celsius
+  /** They take the place of the draws of own levels, capacities and starting levels; null: each is drawn apart. */
+  draws: JointDraws | null
 }
 
 /** Steps of 5 °C above the threshold, >= 0. */
@@ -89,6 +91,7 @@ export function compileChances(
     warmest: Float64Array.from({ length: days }, (_, day) => warmestOf(stay, day)),
     warmestSpread: stay.weather.spread.value,
     heatAbove: crew.heat.above.value,
+    draws: from?.draws ?? null,
   }
 }
 

@@ -60,7 +60,7 @@ export type { Caution, Effect, Gear, Habit, HabitOn, LandRule, RedirectTo, Vesse
 export { FLOW_ENDS, found } from './ids'
 export type { ActivityIndex, ContainerIndex, EndCode, FlowEnd, Id, StreamIndex } from './ids'
 export { endCode, endId } from './model'
-export type { Now, OnSolids, VesselContent } from './now'
+export type { JointDraws, Now, OnSolids, VesselContent } from './now'
 export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream, VesselEnd } from './model'
 export type { Presence } from './presence'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'

@@ -15,6 +15,18 @@ export interface Now {
   vessels: VesselContent[]
   /** Of black tanks, since they were last emptied; of one that is not named here: its level, and no solids. */
   onSolids: (OnSolids & { container: Id })[]
+  /** What is not known of it, drawn together; null: all of it stands as it is given. */
+  draws: JointDraws | null
+}
+
+/**
+ * Joint draws of a stay's unknowns, a row a draw; trip i takes row i mod `rows`. Columns: own level of each activity, rate
+ * factor of each, capacity over the one given of each container, level of each (L, uses), in the model's order.
+ */
+export interface JointDraws {
+  rows: number
+  columns: number
+  values: Float64Array
 }
 
 export interface VesselContent {

@@ -1,4 +1,5 @@
 import type { PartIndex } from '../calendar'
+import type { JointDraws } from '../model'
 import type { Term } from './accounts'
 import { BATCH, type Batch } from './batch'
 import { SLICES, SLICE_BITS } from './compound'
@@ -20,8 +21,8 @@ const ROW = BATCH
  * (common random numbers): once a trip, then each day, then each part.
  */
 
-/** The crews' levels, the capacities, the starting levels. */
-export function drawTrips(sampler: Sampler, batch: Batch): void {
+/** The crews' levels, the capacities, the starting levels. @param first number of the batch's first trip */
+export function drawTrips(sampler: Sampler, batch: Batch, first: number): void {
   const { model, accounts, normal, levels, containers, wordsPerTrip } = sampler
   const { words, own, capacity, limit, off, size } = batch
   drawWords(batch, wordsPerTrip)
@@ -43,9 +44,35 @@ export function drawTrips(sampler: Sampler, batch: Batch): void {
     }
     word += 1 + starts.length
   }
+  if (sampler.chances.draws) takeRows(sampler, batch, first, sampler.chances.draws)
   for (const { container, liquid, solids } of accounts.flush) {
     off.copyWithin(liquid * ROW, container * ROW, (container + 1) * ROW)
     off.fill(0, solids * ROW, (solids + 1) * ROW)
+  }
+}
+
+/**
+ * What was learned together stays together: a trip takes a whole row. The rate of an activity goes with its own level, so
+ * that its litres are right on the mean and nearly so in spread; its number of uses is the model's.
+ */
+function takeRows(
+  { model, containers }: Sampler,
+  { own, capacity, limit, off, size }: Batch,
+  first: number,
+  { rows, columns, values }: JointDraws,
+): void {
+  const activities = model.activities.length
+  const ofContainers = 2 * activities
+  for (let j = 0; j < size; j++) {
+    const row = ((first + j) % rows) * columns
+    for (let a = 0; a < activities; a++) own[a * ROW + j] = values[row + a]! * values[row + activities + a]!
+    for (let c = 0; c < containers.length; c++) {
+      const { limit: given, side, start } = model.containers[c]!
+      const share = values[row + ofContainers + c]!
+      capacity[c * ROW + j] = share
+      limit[c * ROW + j] = given === null || side === 'supply' ? (given ?? 0) : given * share
+      off[c * ROW + j] = values[row + ofContainers + containers.length + c]! - start
+    }
   }
 }
 

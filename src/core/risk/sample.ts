@@ -20,7 +20,7 @@ export interface SampleOptions {
 /** Plays trips of a stay. The same trips of the same seed come to the same, whoever plays them and in what company. */
 export function sampleTrips(sampler: Sampler, { seed, from, to, bandParts }: SampleOptions): Sample {
   const bands = bandParts > 0 ? newBands(sampler, bandParts) : null
-  return { ...playTrips(sampler, sampler.luck(seed, from, to), bands), bands }
+  return { ...playTrips(sampler, sampler.luck(seed, from, to), bands, null, from), bands }
 }
 
 /** @param samples not empty, of one stay and seed, in the order of their trips; the first one's bands take the sum */

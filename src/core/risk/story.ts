@@ -5,7 +5,7 @@ import type { Amount, Days } from '../quantities'
 import type { Term } from './accounts'
 import { BATCH } from './batch'
 import type { Sampler } from './sampler'
-import { playTrips } from './trips'
+import { playTrips, type Watch } from './trips'
 
 /** Why one trip went as it did, the heaviest reason first; what held the stop off is last, with less than 0. */
 export interface Story {
@@ -31,13 +31,13 @@ export type Reason =
  */
 export function storyOf(sampler: Sampler, seed: number, trip: number): Story | null {
   const stream = sampler.luck(seed, trip, trip + 1)
-  const end = playTrips(sampler, stream)
+  const end = playTrips(sampler, stream, null, null, trip)
   const stopper = end.stopper[0]!
   if (stopper < 0) return null
   const { model } = sampler
   const days = end.days[0]!
   const last = partAt(model, days)
-  const watched = watchTrip(sampler, stream, stopper, last)
+  const watched = watchTrip(sampler, stream, trip, stopper, last)
   const reasons = reasonsOf(model, watched, last)
   return {
     days,
@@ -63,6 +63,7 @@ interface Watched {
 function watchTrip(
   sampler: Sampler,
   stream: Parameters<typeof playTrips>[1],
+  trip: number,
   stopper: number,
   last: number,
 ): Watched {
@@ -79,7 +80,7 @@ function watchTrip(
     limit: 0,
   }
   const terms = sampler.accounts.terms.map((all) => all.flatMap((term) => termOn(term, stopper)))
-  playTrips(sampler, stream, null, {
+  const watch: Watch = {
     start: (batch) => {
       watched.start = sign * batch.off[stopper * BATCH]!
       watched.limit = sign * (model.containers[stopper]!.limit! - batch.limit[stopper * BATCH]!)
@@ -94,7 +95,8 @@ function watchTrip(
       for (const { weights, ofUses, factor } of terms[a]!)
         watched.brought[a]! += sign * factor * weights[i]! * ((ofUses ? uses : sums) - mean)
     },
-  })
+  }
+  playTrips(sampler, stream, null, watch, trip)
   return watched
 }
 

@@ -25,6 +25,7 @@ export interface TripEnds {
 
 /**
  * Plays trips, each on its own stream.
+ * @param from the number of the first of them
  * @param bands takes the levels of its parts; without it and a watch, trips end when they stop
  */
 export function playTrips(
@@ -32,11 +33,13 @@ export function playTrips(
   streams: readonly Luck[],
   bands: Bands | null = null,
   watch: Watch | null = null,
+  from = 0,
 ): TripEnds {
   const batch = newBatch(sampler)
   const ends = { days: new Float64Array(streams.length), stopper: new Int32Array(streams.length) }
   for (let first = 0; first < streams.length; first += BATCH) {
     restart(batch, sampler, streams.slice(first, first + BATCH))
+    drawTrips(sampler, batch, from + first)
     playBatch(sampler, batch, bands, watch, first)
     ends.days.set(batch.days.subarray(0, batch.size), first)
     ends.stopper.set(batch.stopper.subarray(0, batch.size), first)
@@ -53,7 +56,6 @@ function playBatch(
 ): void {
   const { count, day } = sampler.model.grid
   const bandParts = bands?.parts ?? 0
-  drawTrips(sampler, batch)
   watch?.start?.(batch, first)
   stopAtStart(sampler, batch)
   for (let i = 0; i < count; i++) {
