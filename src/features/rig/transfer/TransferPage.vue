@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { partAt, levelAt } from '@/core/count'
 import type { TankContainer } from '@/core/model'
 import { daysByTransfer, transferMoments, transferOf } from '@/core/transfer'
+import { roundIn } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import NoStay from '@/parts/NoStay.vue'
@@ -18,7 +19,7 @@ const forecast = useForecastStore()
 const { volume } = useAmounts()
 const settings = useSettingsStore()
 const length = (metres: number) => formatQuantity(metres, 'length', settings.units)
-const errorL = ref(8)
+const errorL = ref(roundIn(8, settings.units.volume))
 const chosen = ref<{ gray: string | null; black: string | null }>({ gray: null, black: null })
 
 const tanks = (kind: 'gray' | 'black') =>
