@@ -2,7 +2,7 @@ import type { ActivityIndex, ContainerIndex } from '../model'
 import type { Amount, Cv, Days, Litres, Share } from '../quantities'
 
 /** Something that happened or was seen, at an instant in days from where the model's grid begins. */
-export type Evidence = Used | LeftOut | PanelRead | Measured | Known
+export type Evidence = Used | LeftOut | PanelRead | Measured | Known | Moved
 
 /** Uses of one activity: of a counted one all there are; of an expected one what came on top. */
 export interface Used {
@@ -50,6 +50,17 @@ export interface Known {
   at: Days
   container: ContainerIndex
   level: Amount | 'full'
+}
+
+/** Litres put in or taken out by hand: the level moves by them and stays as unsure as it was, and a little more. */
+export interface Moved {
+  kind: 'moved'
+  at: Days
+  container: ContainerIndex
+  /** L, signed. */
+  by: Litres
+  /** Standard deviation of them. */
+  deviation: Litres
 }
 
 /** What is believed of one activity before the evidence. */

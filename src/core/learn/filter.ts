@@ -194,6 +194,12 @@ function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
   if (evidence.kind === 'used') return use(ground, state, evidence)
   if (evidence.kind === 'panel') return read(ground, filter, evidence)
   filter.shown[evidence.container] = null
+  if (evidence.kind === 'moved') {
+    const index = levelOf(ground, evidence.container)
+    state.mean[index]! += evidence.by
+    state.covariance[index * state.size + index]! += evidence.deviation ** 2
+    return 0
+  }
   if (evidence.kind === 'measured') return measure(ground, state, evidence)
   know(ground, state, evidence.container, evidence.level)
   return 0

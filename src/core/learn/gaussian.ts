@@ -85,6 +85,11 @@ export function through(
   }
 }
 
+/** P(Z > z) of a standard normal. */
+export function upperTail(z: number): number {
+  return 1 - below(z)
+}
+
 function below(z: number): number {
   if (z === Infinity) return 1
   return z === -Infinity ? 0 : jstat.normal.cdf(z, 0, 1)

@@ -8,6 +8,8 @@ export type {
   PanelRead,
   Used,
 } from './evidence'
+export { CONTRADICTS } from './agreement'
+export type { Agreement } from './agreement'
 export { learn } from './learn'
 export type { Learned } from './learn'
 export { nowFrom } from './nowFrom'

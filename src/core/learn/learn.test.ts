@@ -7,7 +7,8 @@ import { count, ledger } from '../count'
 import { caseOf, compile, compileChances } from '../model'
 import { sampleTrips, samplerOf } from '../risk'
 import { owned } from '../quantities'
-import { learn, nowFrom, type Evidence } from './index'
+import { trailerDemo } from '../../../scripts/demo/trailer'
+import { CONTRADICTS, learn, nowFrom, type Evidence } from './index'
 import { choleskyOf, countedRate, jointDraws, levelNow } from './posterior'
 import { stretchesOf } from './filter'
 import { through } from './gaussian'
@@ -254,4 +255,37 @@ it('trips take the rows of joint draws in turn, whoever plays them; where nothin
   const sure = samplerOf(rest, compileChances(exact.stayCase, rest, now))
   const ends = sampleTrips(sure, { seed: 1, from: 0, to: 20, bandParts: 0 }).days
   for (const end of ends) expect(end).toBeCloseTo(count(rest).days!, 9)
+})
+
+it('each reading stands beside the count: agrees, contradicts; what blurs the day most is to be counted next', () => {
+  const { stayCase, model } = sink()
+  const told = (evidence: Evidence[]) => learn(stayCase, model, evidence, { counted: new Set(), until: 2 })
+  const panel = (step: number): Evidence => ({
+    kind: 'panel',
+    at: 1,
+    container: FRESH,
+    edges: QUARTERS,
+    step,
+  })
+  // 152 L of 200 by the count: three quarters lit, or half.
+  const [agrees] = told([panel(3)]).agreements
+  expect(agrees!.counted.mean).toBeCloseTo(152, 9)
+  expect(agrees!.read).toEqual({ from: 150, to: 200 })
+  expect(agrees!.likely).toBeGreaterThan(0.3)
+  expect(told([panel(0)]).agreements[0]!.likely).toBeLessThan(CONTRADICTS)
+  // 40 L less than counted, by a stick: sd √(48²·(0.2² + 0.15² + …)) is about 13 L.
+  const stick = (level: number): Evidence => ({
+    kind: 'measured',
+    at: 1,
+    container: FRESH,
+    level,
+    deviation: 1,
+  })
+  expect(told([stick(150)]).agreements[0]!.likely).toBeGreaterThan(0.8)
+  expect(told([stick(112)]).agreements[0]!.likely).toBeLessThan(CONTRADICTS)
+  expect(told([]).next).toEqual([{ activity: 0, share: 1 }])
+  const several = caseOf(trailerDemo(), 'harrow-ridge')
+  const { next } = learn(several, compile(several), [], { counted: new Set(), until: 1 })
+  expect(several.crew.activities[next[0]!.activity]!.id).toBe('shower')
+  expect(next.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
 })

@@ -9,7 +9,10 @@ import {
   type Model,
   type StayCase,
 } from '../model'
+import { dailyUse } from '../explain'
+import { agreementOf, type Agreement } from './agreement'
 import { effectsOf } from './effects'
+import { nextToCount, type Blur } from './nextToCount'
 import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Step, Used } from './evidence'
 import { copyFilter, rateFactor, startFilter, type Filter, type Ground } from './filter'
 import { countedRate, learnedOf, levelNow, type ActivityLearned, type LevelNow } from './posterior'
@@ -24,6 +27,10 @@ export interface Learned {
   levels: LevelNow[]
   /** Per container: whether its probe is held for stuck. */
   isSuspect: boolean[]
+  /** Every reading beside what the count said then, in the order of time. */
+  agreements: Agreement[]
+  /** What blurs a day's draw most: to be counted next. */
+  next: Blur[]
   /** ln of how likely everything that was seen was. */
   logZ: number
 }
@@ -43,7 +50,10 @@ export function learn(
   const ground = groundOf(stayCase, model, evidence, counted)
   const inTime = [...evidence].sort((a, b) => a.at - b.at || orderOf(a) - orderOf(b))
   const start = startFilter(ground)
-  const { filter, stuck } = watch(ground, copyFilter(start), inTime, until)
+  const agreements: Agreement[] = []
+  const { filter, stuck } = watch(ground, copyFilter(start), inTime, until, (reading, before, isLeftOut) =>
+    agreements.push(agreementOf(ground, before, reading, isLeftOut)),
+  )
   putCountedRates(ground, filter, evidence, until)
   const used = evidence.filter((one): one is Used => one.kind === 'used' && one.at <= until)
   return {
@@ -53,6 +63,12 @@ export function learn(
       learnedOf(ground, filter, a, volumePerUse(activity), used),
     ),
     levels: model.containers.map((_, c) => levelNow(ground, filter, c)),
+    agreements,
+    next: nextToCount(
+      ground,
+      filter,
+      stayCase.crew.activities.map((activity) => dailyUse(stayCase.crew, activity).litres),
+    ),
     isSuspect: stuck.map((step) => step !== null),
     logZ: filter.logZ,
   }
@@ -83,7 +99,14 @@ function putCountedRates(
 }
 
 /** At the same instant uses come before what was read, and what was done to a tank last. */
-const ORDER: Record<Evidence['kind'], number> = { 'left-out': 0, used: 1, panel: 2, measured: 3, known: 4 }
+const ORDER: Record<Evidence['kind'], number> = {
+  'left-out': 0,
+  used: 1,
+  panel: 2,
+  measured: 3,
+  moved: 4,
+  known: 5,
+}
 const orderOf = ({ kind }: Evidence) => ORDER[kind]
 
 export function groundOf(

@@ -1,4 +1,4 @@
-import type { Evidence, PanelRead } from './evidence'
+import type { Evidence, Measured, PanelRead } from './evidence'
 import { copyFilter, goOn, takeIn, type Filter, type Ground } from './filter'
 
 /** A stuck probe shows the same again with this probability, and begins to be stuck with the other. */
@@ -28,12 +28,21 @@ export interface Watched {
   stuck: (number | null)[]
 }
 
+/** Told of every reading before it is taken in; `isLeftOut` where its probe is held for stuck. */
+export type See = (reading: PanelRead | Measured, before: Filter, isLeftOut: boolean) => void
+
 /**
  * Plays sorted evidence through the filter and watches the probes: from each reading in a run of equal ones, a second
  * filter goes on without them, and where that explains everything better the probe is stuck. Its reading is left out until
  * it shows something else.
  */
-export function watch(ground: Ground, start: Filter, evidence: readonly Evidence[], until: number): Watched {
+export function watch(
+  ground: Ground,
+  start: Filter,
+  evidence: readonly Evidence[],
+  until: number,
+  see: See = () => undefined,
+): Watched {
   let main = start
   const runs: (Run | null)[] = ground.containers.map(() => null)
   const stuck: (number | null)[] = ground.containers.map(() => null)
@@ -45,11 +54,13 @@ export function watch(ground: Ground, start: Filter, evidence: readonly Evidence
   for (const one of evidence) {
     if (one.at > until) break
     all((filter) => goOn(ground, filter, one.at))
+    if (one.kind === 'measured') see(one, main, false)
     if (one.kind !== 'panel') {
-      if (one.kind === 'known') runs[one.container] = null
+      if (one.kind === 'known' || one.kind === 'moved') runs[one.container] = null
       all((filter) => void takeIn(ground, filter, one))
       continue
     }
+    see(one, main, stuck[one.container] === one.step)
     if (stuck[one.container] === one.step) continue
     stuck[one.container] = null
     const run = begun(runs, one)

@@ -2,7 +2,7 @@ export { compile, compileSteps } from './compile'
 export type { CompileOptions } from './compile'
 export { compileChances, heatStepsAt } from './compileChances'
 export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'
-export { joinedLimit } from './compileContainers'
+export { heaterOf, joinedLimit } from './compileContainers'
 export {
   CARRIED_KINDS,
   CARRIER_KINDS,

@@ -1,0 +1,68 @@
+import type { ContainerIndex } from '../model'
+import type { Days, Share } from '../quantities'
+import type { Measured, PanelRead } from './evidence'
+import { copyFilter, levelOf, takeIn, type Filter, type Ground } from './filter'
+import { upperTail } from './gaussian'
+import { levelNow, type LevelNow } from './posterior'
+
+/** What a reading says beside what the count says of the same moment. */
+export interface Agreement {
+  at: Days
+  container: ContainerIndex
+  /** What the count and everything read before give. */
+  counted: LevelNow
+  /** What the reading says: from, to; of a panel's step both its ends, L. */
+  read: { from: number; to: number }
+  /** How likely the reading was, where all is as it was believed to be: the step, or an amount as far off or farther. */
+  likely: Share
+  /** Its probe is held for stuck, and it was left out. */
+  isLeftOut: boolean
+}
+
+/** A reading less likely than this contradicts. */
+export const CONTRADICTS = 0.05
+
+export function agreementOf(
+  ground: Ground,
+  before: Filter,
+  reading: PanelRead | Measured,
+  isLeftOut: boolean,
+): Agreement {
+  const { at, container } = reading
+  return {
+    at,
+    container,
+    counted: levelNow(ground, before, container),
+    read: spanOf(ground, reading),
+    likely:
+      reading.kind === 'panel'
+        ? panelLikely(ground, before, reading)
+        : measuredLikely(ground, before, reading),
+    isLeftOut,
+  }
+}
+
+function spanOf({ model }: Ground, reading: PanelRead | Measured): Agreement['read'] {
+  if (reading.kind === 'measured') return { from: reading.level, to: reading.level }
+  const { capacity } = model.containers[reading.container]!
+  const { edges, step } = reading
+  return { from: edges[step]! * capacity, to: (edges[step + 1] ?? 1) * capacity }
+}
+
+/** Of this step among all that could have been lit. */
+function panelLikely(ground: Ground, before: Filter, reading: PanelRead): Share {
+  const each = reading.edges.map((_, step) => {
+    const tried = copyFilter(before)
+    tried.shown[reading.container] = null
+    return Math.exp(takeIn(ground, tried, { ...reading, step }))
+  })
+  return each[reading.step]! / each.reduce((sum, p) => sum + p, 0)
+}
+
+/** Of a reading as far off as this one, or farther. */
+function measuredLikely(ground: Ground, { state }: Filter, { container, level, deviation }: Measured): Share {
+  const index = levelOf(ground, container)
+  const variance = state.covariance[index * state.size + index]! + deviation ** 2
+  const z = Math.abs(level - state.mean[index]!) / Math.sqrt(variance)
+  return 2 * upperTail(z)
+}

@@ -1,0 +1,91 @@
+import type { WallTime } from '../calendar'
+import type { Id } from '../model'
+import type { Amount, Kilograms, Litres, Share } from '../quantities'
+
+/**
+ * One thing that was done or seen, of a rig and mostly of a stay (model.md section 1). Ordered by UTC and shown in the wall
+ * time it was logged in. Ids are unique across devices; an amendment is the same id with a higher revision, a removal one
+ * with `isRemoved`.
+ */
+export type LogEntry = EntryHead & (StartEntry | UseEntry | ReadingEntry | RunEntry | TextEntry | EndEntry)
+
+export interface EntryHead {
+  id: Id
+  revision: number
+  isRemoved: boolean
+  rig: Id
+  stay: Id | null
+  /** Wall time of the place, to the minute. */
+  at: WallTime
+  /** ISO 8601 in UTC, to the millisecond: what entries are ordered by. */
+  utc: string
+  note: string
+}
+
+/** The stay begins: levels as they are set, the valves seen shut. */
+export interface StartEntry {
+  kind: 'start'
+  valvesShut: boolean
+}
+
+/**
+ * Uses of an activity. Of a counted one these are all there are; of an expected one they come on top, and `n` 0 says
+ * 'not today'.
+ */
+export interface UseEntry {
+  kind: 'use'
+  activity: Id
+  n: number
+  person: Id | null
+  /** L of all of them together, by a meter; null: not metered. */
+  litres: Litres | null
+  /** Minutes the water ran, of one that goes by the clock; null: not timed. */
+  minutes: number | null
+}
+
+export interface ReadingEntry {
+  kind: 'reading'
+  container: Id
+  saw: Saw
+  /** The rig was not level: it is kept, and taken for no evidence. */
+  isOffLevel: boolean
+}
+
+/** What was seen of a level. A panel's step is kept with its edges: the panel may be set otherwise later. */
+export type Saw =
+  | { as: 'panel'; edges: Share[]; step: number }
+  | { as: 'amount'; amount: Amount; deviation: Amount }
+  | { as: 'weight'; kg: Kilograms }
+  | { as: 'light' }
+  | { as: 'full' }
+  | { as: 'dry' }
+
+/** An errand that was done: what it did to which container; litres where they are known. */
+export interface RunEntry {
+  kind: 'run'
+  did: { container: Id; what: 'emptied' | 'filled' | 'put-in' | 'took-out'; litres: Litres | null }[]
+  place: Id | null
+}
+
+export const TEXT_KINDS = ['treatment', 'chore', 'trial', 'practice', 'note'] as const
+export interface TextEntry {
+  kind: (typeof TEXT_KINDS)[number]
+  /** What was treated, cared for or tried, where it is a container. */
+  container: Id | null
+}
+
+export interface EndEntry {
+  kind: 'end'
+}
+
+/** What stands of a log: the newest revision of each entry, without those removed, in the order of time. */
+export function standing(entries: readonly LogEntry[]): LogEntry[] {
+  const newest = new Map<Id, LogEntry>()
+  for (const entry of entries) {
+    const known = newest.get(entry.id)
+    if (!known || entry.revision > known.revision) newest.set(entry.id, entry)
+  }
+  return [...newest.values()]
+    .filter(({ isRemoved }) => !isRemoved)
+    .sort((a, b) => (a.utc < b.utc ? -1 : a.utc > b.utc ? 1 : a.id < b.id ? -1 : 1))
+}

@@ -1,0 +1,127 @@
+import { MINUTES_PER_DAY, dayAndPartOf, dayZero, wallDaysBetween, wallMinutes } from '../calendar'
+import type { Evidence } from '../learn'
+import {
+  found,
+  heaterOf,
+  sparesOf,
+  type Activity,
+  type Container,
+  type Id,
+  type Model,
+  type StayCase,
+} from '../model'
+import type { Amount, Days, Litres } from '../quantities'
+import { kgPerUnit } from '../weight'
+import { standing, type LogEntry, type ReadingEntry, type RunEntry, type Saw, type UseEntry } from './entry'
+
+/** What a kitchen or luggage scale is off by, kg, standard deviation (assumed). */
+const SCALE_KG = 0.3
+/** A tank that is seen full or dry is so within this share of its capacity (assumed). */
+const AT_THE_BRIM = 0.002
+const BRIM_DEVIATION = 0.01
+/** Litres put in or taken out by hand are off by this share of them (assumed). */
+const POURED = 0.05
+/** L; nothing is measured better. */
+const LEAST_DEVIATION = 1e-3
+
+/**
+ * What a log says of a stay: evidence in days from where the model's grid begins. Entries of other stays, from before it,
+ * and about things that are no longer there say nothing.
+ */
+export function evidenceOf(
+  log: readonly LogEntry[],
+  stayCase: StayCase,
+  model: Model,
+  counted: ReadonlySet<Id>,
+): Evidence[] {
+  const { stay } = stayCase
+  return standing(log).flatMap((entry): Evidence[] => {
+    const at = wallDaysBetween(model.start, entry.at)
+    if (entry.stay !== stay.id || at < 0) return []
+    if (entry.kind === 'use') return ofUse(entry, at, entry.at, stayCase, model, counted)
+    if (entry.kind === 'reading') return ofReading(entry, at, stayCase, model)
+    return entry.kind === 'run' ? ofRun(entry, at, stayCase, model) : []
+  })
+}
+
+function ofUse(
+  { activity: id, n, litres, minutes }: UseEntry,
+  at: Days,
+  time: string,
+  { stay, crew }: StayCase,
+  model: Model,
+  counted: ReadonlySet<Id>,
+): Evidence[] {
+  const index = crew.activities.findIndex((activity) => activity.id === id)
+  if (index < 0) return []
+  if (n > 0) {
+    const known = litres ?? timedLitres(crew.activities[index]!, minutes)
+    return [{ kind: 'used', at, activity: index, n, litres: known }]
+  }
+  // Of what is counted, no entry says as much.
+  if (counted.has(id)) return []
+  const { day } = dayAndPartOf(stay.start, time)
+  const began = (wallMinutes(dayZero(stay.start)) - wallMinutes(model.start)) / MINUTES_PER_DAY + day
+  return [{ kind: 'left-out', at: Math.max(0, began), until: began + 1, activity: index, factor: 0 }]
+}
+
+function timedLitres({ timed }: Activity, minutes: number | null): Litres | null {
+  return timed && minutes !== null ? timed.flow.value * minutes + timed.runUp.value : null
+}
+
+function ofReading(
+  { container: id, saw, isOffLevel }: ReadingEntry,
+  at: Days,
+  { rig }: StayCase,
+  model: Model,
+): Evidence[] {
+  const container = placeOf(model, id)
+  if (container === null || isOffLevel) return []
+  const tank = found(rig.containers, id, 'container')
+  const full = (1 + sparesOf(tank)) * tank.capacity.value
+  // A heater that counts is one with its supply and always full: what is read is of the tank alone.
+  const heater = heaterOf(rig, id)
+  const share = (amount: Amount) => (amount + heater) / (full + heater)
+  const steps = (edges: readonly number[]) => edges.map((edge, k) => (k === 0 ? 0 : share(edge * full)))
+  if (saw.as === 'panel') return [{ kind: 'panel', at, container, edges: steps(saw.edges), step: saw.step }]
+  if (saw.as === 'light') {
+    if (!('light' in tank) || !tank.light) return []
+    return [{ kind: 'panel', at, container, edges: steps([0, tank.light.value / full]), step: 1 }]
+  }
+  const { level, deviation } = measured(saw, tank, full)
+  return [{ kind: 'measured', at, container, level: level + heater, deviation }]
+}
+
+function measured(
+  saw: Exclude<Saw, { as: 'panel' } | { as: 'light' }>,
+  tank: Container,
+  full: Amount,
+): { level: Amount; deviation: Amount } {
+  if (saw.as === 'full') return { level: full * (1 - AT_THE_BRIM), deviation: full * BRIM_DEVIATION }
+  if (saw.as === 'dry') return { level: full * AT_THE_BRIM, deviation: full * BRIM_DEVIATION }
+  if (saw.as === 'amount') return { level: saw.amount, deviation: Math.max(saw.deviation, LEAST_DEVIATION) }
+  const shell = 'shell' in tank ? tank.shell.value : 0
+  return {
+    level: Math.max(0, saw.kg - shell) / kgPerUnit(tank),
+    deviation: SCALE_KG / kgPerUnit(tank),
+  }
+}
+
+function ofRun({ did }: RunEntry, at: Days, { rig }: StayCase, model: Model): Evidence[] {
+  return did.flatMap(({ container: id, what, litres }): Evidence[] => {
+    const container = placeOf(model, id)
+    if (container === null) return []
+    if (what === 'emptied') return [{ kind: 'known', at, container, level: heaterOf(rig, id) }]
+    if (what === 'filled') return [{ kind: 'known', at, container, level: 'full' }]
+    if (litres === null) return []
+    return [
+      { kind: 'moved', at, container, by: what === 'put-in' ? litres : -litres, deviation: POURED * litres },
+    ]
+  })
+}
+
+/** Joined tanks are one. */
+function placeOf({ containers }: Model, id: Id): number | null {
+  const place = containers.findIndex(({ members }) => members.includes(id))
+  return place < 0 ? null : place
+}
