@@ -2,6 +2,7 @@ import { cpus } from 'node:os'
 import { benchBrowser } from './browser'
 import { benchEdit } from './edit'
 import { sixtyDays } from './documents'
+import { benchLearn } from './learn'
 import { benchReach, benchRisk } from './risk'
 import { median, sample } from './timing'
 import { count } from '@/core/count'
@@ -19,6 +20,7 @@ console.log(
 )
 
 benchEdit()
+benchLearn()
 await benchRisk()
 benchReach()
 await benchBrowser()
