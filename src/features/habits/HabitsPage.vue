@@ -9,9 +9,9 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { addMissingHabits, newHabit } from '@/document/edits'
 import { STARTER_HABIT_IDS, starterHabits } from '@/document/starters'
 import FoldSection from '@/parts/FoldSection.vue'
+import FoldedSections from '@/parts/FoldedSections.vue'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
-import SectionList from '@/parts/SectionList.vue'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import * as t from '@/texts/t'
@@ -69,53 +69,45 @@ const addCatalogue = () =>
     <PageHead :title="t.habits.title" />
     <p class="text-lg">{{ stopper ? t.habits.lead(stopper) : t.habits.leadNone }}</p>
     <p v-if="advice.hasFailed" class="text-soft" role="status">{{ t.sure.failed }}</p>
-    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
-      <SectionList :label="t.stay.sections" :sections="sections" />
-      <div>
-        <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights, risk?.plan ?? null)"
-          ><ReachPanel
-        /></FoldSection>
-        <section class="border-b border-line py-3" aria-labelledby="habits-useful">
-          <h2 id="habits-useful" class="text-xl font-bold">{{ t.habits.catalogue }}</h2>
-          <ul class="mt-1 grid gap-x-12 lg:grid-cols-2">
-            <FreeHabit
-              v-for="row in useful"
-              :key="row.habit.id"
-              :row="row"
-              :is-new="edited === row.habit.id"
-            />
-          </ul>
-          <div class="mt-4 flex flex-wrap gap-3">
-            <AppButton @click="add">{{ t.habits.add }}</AppButton>
-            <AppButton v-if="missing > 0" kind="quiet" @click="addCatalogue">{{
-              t.habits.missing(missing)
-            }}</AppButton>
-          </div>
-        </section>
-        <FoldSection v-if="flushAnswer !== null" id="flush" :title="t.flush.title" :answer="flushAnswer">
-          <FlushSides :crew="forecast.crew" />
-        </FoldSection>
-        <FoldSection
-          v-if="others.length > 0"
-          id="habits-others"
-          :title="t.habits.others"
-          :answer="namesOf(others)"
-        >
-          <ul class="grid gap-x-12 lg:grid-cols-2">
-            <FreeHabit v-for="row in others" :key="row.habit.id" :row="row" :is-new="false" />
-          </ul>
-        </FoldSection>
-        <FoldSection
-          v-if="blocked.length > 0"
-          id="habits-blocked"
-          :title="t.habits.needs"
-          :answer="namesOf(blocked)"
-        >
-          <ul class="grid gap-x-12 lg:grid-cols-2">
-            <BlockedHabit v-for="row in blocked" :key="row.habit.id" :row="row" />
-          </ul>
-        </FoldSection>
-      </div>
-    </div>
+    <FoldedSections :sections="sections">
+      <FoldSection id="reach" :title="t.reach.title" :answer="t.reach.closed(nights, risk?.plan ?? null)"
+        ><ReachPanel
+      /></FoldSection>
+      <section class="border-b border-line py-3" aria-labelledby="habits-useful">
+        <h2 id="habits-useful" class="text-xl font-bold">{{ t.habits.catalogue }}</h2>
+        <ul class="mt-1 grid gap-x-12 lg:grid-cols-2">
+          <FreeHabit v-for="row in useful" :key="row.habit.id" :row="row" :is-new="edited === row.habit.id" />
+        </ul>
+        <div class="mt-4 flex flex-wrap gap-3">
+          <AppButton @click="add">{{ t.habits.add }}</AppButton>
+          <AppButton v-if="missing > 0" kind="quiet" @click="addCatalogue">{{
+            t.habits.missing(missing)
+          }}</AppButton>
+        </div>
+      </section>
+      <FoldSection v-if="flushAnswer !== null" id="flush" :title="t.flush.title" :answer="flushAnswer">
+        <FlushSides :crew="forecast.crew" />
+      </FoldSection>
+      <FoldSection
+        v-if="others.length > 0"
+        id="habits-others"
+        :title="t.habits.others"
+        :answer="namesOf(others)"
+      >
+        <ul class="grid gap-x-12 lg:grid-cols-2">
+          <FreeHabit v-for="row in others" :key="row.habit.id" :row="row" :is-new="false" />
+        </ul>
+      </FoldSection>
+      <FoldSection
+        v-if="blocked.length > 0"
+        id="habits-blocked"
+        :title="t.habits.needs"
+        :answer="namesOf(blocked)"
+      >
+        <ul class="grid gap-x-12 lg:grid-cols-2">
+          <BlockedHabit v-for="row in blocked" :key="row.habit.id" :row="row" />
+        </ul>
+      </FoldSection>
+    </FoldedSections>
   </div>
 </template>

@@ -13,9 +13,9 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { rigOf } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import FoldSection from '@/parts/FoldSection.vue'
+import FoldedSections from '@/parts/FoldedSections.vue'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
-import SectionList from '@/parts/SectionList.vue'
 import * as t from '@/texts/t'
 
 const forecast = useForecastStore()
@@ -49,29 +49,24 @@ function rename(name: string) {
         >{{ t.rig.another }}</RouterLink
       >
     </div>
-    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
-      <SectionList :label="t.stay.sections" :sections="sections" />
-      <div>
-        <FoldSection id="tanks" :title="t.rig.tanks" :answer="answers.tanks" :places="['tank-']">
-          <RigTanks :rig="rig" :stay="forecast.stay" />
-        </FoldSection>
-        <FoldSection id="map" :title="t.map.title" :answer="answers.map" :places="['fixtures']">
-          <PlumbingMap :rig="rig" :stay="forecast.stay" />
-          <RigFixtures :rig="rig" />
-        </FoldSection>
-        <FoldSection id="outlets" :title="t.outlets.title" :answer="answers.outlets">
-          <RigOutlets :rig="rig" />
-        </FoldSection>
-        <FoldSection id="weight" :title="t.weight.title" :answer="answers.weight">
-          <RigWeight v-if="forecast.crew" :rig="rig" :crew="forecast.crew" :stay="forecast.stay" />
-        </FoldSection>
-        <FoldSection id="gear" :title="t.gear.title" :answer="answers.gear"
-          ><RigGear :rig="rig"
-        /></FoldSection>
-        <FoldSection id="preset" :title="t.map.preset" :answer="t.map.presetHint">
-          <RigPreset :rig="rig" :stay="forecast.stay" />
-        </FoldSection>
-      </div>
-    </div>
+    <FoldedSections :sections="sections">
+      <FoldSection id="tanks" :title="t.rig.tanks" :answer="answers.tanks" :places="['tank-']">
+        <RigTanks :rig="rig" :stay="forecast.stay" />
+      </FoldSection>
+      <FoldSection id="map" :title="t.map.title" :answer="answers.map" :places="['fixtures']">
+        <PlumbingMap :rig="rig" :stay="forecast.stay" />
+        <RigFixtures :rig="rig" />
+      </FoldSection>
+      <FoldSection id="outlets" :title="t.outlets.title" :answer="answers.outlets">
+        <RigOutlets :rig="rig" />
+      </FoldSection>
+      <FoldSection id="weight" :title="t.weight.title" :answer="answers.weight">
+        <RigWeight v-if="forecast.crew" :rig="rig" :crew="forecast.crew" :stay="forecast.stay" />
+      </FoldSection>
+      <FoldSection id="gear" :title="t.gear.title" :answer="answers.gear"><RigGear :rig="rig" /></FoldSection>
+      <FoldSection id="preset" :title="t.map.preset" :answer="t.map.presetHint">
+        <RigPreset :rig="rig" :stay="forecast.stay" />
+      </FoldSection>
+    </FoldedSections>
   </div>
 </template>

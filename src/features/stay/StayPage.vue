@@ -12,10 +12,10 @@ import TheBoard from './board/TheBoard.vue'
 import { useStayAnswers } from './useStayAnswers'
 import { useForecastStore } from '@/data/forecastStore'
 import FoldSection from '@/parts/FoldSection.vue'
+import FoldedSections from '@/parts/FoldedSections.vue'
 import RiskPanel from '@/parts/risk/RiskPanel.vue'
 import LevelChart from '@/parts/levels/LevelChart.vue'
 import NoStay from '@/parts/NoStay.vue'
-import SectionList from '@/parts/SectionList.vue'
 import * as t from '@/texts/t'
 
 const forecast = useForecastStore()
@@ -40,35 +40,30 @@ const sections = computed(() => [
     <StayHeadline class="pt-5 pb-4" />
     <TheBoard />
     <p class="mt-1 max-w-[80ch] text-[0.95rem] text-soft">{{ t.board.hint }}</p>
-    <div class="grid grid-cols-[minmax(0,1fr)] gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
-      <SectionList :label="t.stay.sections" :sections="sections" />
-      <div>
-        <FoldSection id="risk" :title="t.risk.title" :answer="answers.risk"
-          ><RiskPanel is-wide
-        /></FoldSection>
-        <FoldSection id="assumptions" :title="t.sure.title" :answer="answers.assumptions">
-          <StayAssumptions />
-        </FoldSection>
-        <FoldSection id="chart" :title="t.chart.title" :answer="answers.chart"><LevelChart /></FoldSection>
-        <FoldSection id="who" :title="t.stay.who" :answer="answers.who">
-          <CrewPersons :crew="forecast.crew" :stay="forecast.stay" />
-        </FoldSection>
-        <FoldSection id="weather" :title="t.weather.title" :answer="answers.weather">
-          <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
-        </FoldSection>
-        <FoldSection id="land" :title="t.land.title" :answer="answers.land">
-          <StayLand :stay="forecast.stay" />
-        </FoldSection>
-        <FoldSection id="uses" :title="t.stay.uses" :answer="answers.uses" :places="['use-']">
-          <CrewUses :crew="forecast.crew" />
-        </FoldSection>
-        <FoldSection id="when" :title="t.stay.when" :answer="answers.when">
-          <StayWhen :stay="forecast.stay" />
-        </FoldSection>
-        <FoldSection id="which" :title="t.switcher.title" :answer="answers.which">
-          <StayWhich :stay="forecast.stay" />
-        </FoldSection>
-      </div>
-    </div>
+    <FoldedSections :sections="sections">
+      <FoldSection id="risk" :title="t.risk.title" :answer="answers.risk"><RiskPanel is-wide /></FoldSection>
+      <FoldSection id="assumptions" :title="t.sure.title" :answer="answers.assumptions">
+        <StayAssumptions />
+      </FoldSection>
+      <FoldSection id="chart" :title="t.chart.title" :answer="answers.chart"><LevelChart /></FoldSection>
+      <FoldSection id="who" :title="t.stay.who" :answer="answers.who">
+        <CrewPersons :crew="forecast.crew" :stay="forecast.stay" />
+      </FoldSection>
+      <FoldSection id="weather" :title="t.weather.title" :answer="answers.weather">
+        <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
+      </FoldSection>
+      <FoldSection id="land" :title="t.land.title" :answer="answers.land">
+        <StayLand :stay="forecast.stay" />
+      </FoldSection>
+      <FoldSection id="uses" :title="t.stay.uses" :answer="answers.uses" :places="['use-']">
+        <CrewUses :crew="forecast.crew" />
+      </FoldSection>
+      <FoldSection id="when" :title="t.stay.when" :answer="answers.when">
+        <StayWhen :stay="forecast.stay" />
+      </FoldSection>
+      <FoldSection id="which" :title="t.switcher.title" :answer="answers.which">
+        <StayWhich :stay="forecast.stay" />
+      </FoldSection>
+    </FoldedSections>
   </div>
 </template>
