@@ -95,6 +95,17 @@ describe('every rig', () => {
     await outdoors.getByRole('switch').click()
     await expect.poll(() => strip(page)).not.toBe(before)
     await expect.poll(() => outdoors.innerText()).toContain('Packing it out is always right')
+    // The rule names an amount: what goes out is held against it, where it is recorded and where it is done.
+    await page.getByRole('link', { name: 'Stay', exact: true }).first().click()
+    const use = page.getByTestId('land-use-washing-water')
+    await rule.getByLabel('Up to, a day').fill('50 L')
+    await rule.getByLabel('Up to, a day').blur()
+    await expect.poll(() => use.innerText()).toContain('on the day it is most')
+    await rule.getByLabel('Up to, a day').fill('1 L')
+    await rule.getByLabel('Up to, a day').blur()
+    await expect.poll(() => use.innerText()).toContain('the land allows')
+    await page.getByRole('link', { name: 'Habits', exact: true }).first().click()
+    await expect.poll(() => outdoors.innerText()).toContain('the land allows')
 
     await page.getByRole('button', { name: 'Add a habit of our own' }).click()
     const own = page.getByTestId(/^habit-habit-/)

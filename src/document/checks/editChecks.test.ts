@@ -7,10 +7,10 @@ import { addDocument } from '../addDocument'
 import { documentChecks, editChecks } from './documentChecks'
 
 let made = 0
-/** Two documents in one, so that an edit has something to leave alone. */
+/** Two documents in one, so that an edit has something to leave alone. Ids unlike those of the generated ones. */
 const pairArb = fc
   .tuple(documentArb, documentArb)
-  .map(([base, added]) => addDocument(base, added, (kind) => `${kind}-${(made += 1)}`))
+  .map(([base, added]) => addDocument(base, added, (kind) => `added-${kind}-${(made += 1)}`))
 
 /** What an edit may do, right or wrong: each breaks something now and then. */
 const EDITS: ((draft: Document, n: number) => void)[] = [
