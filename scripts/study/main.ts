@@ -35,7 +35,7 @@ Own levels are lognormal with the spread that the crew has (0.20), rates with 0.
 those done at most once a day one draw a person and day; litres of a use are lognormal with 0.35. Without a shakedown the
 levels at the start were read off a panel in quarters; evidence ends where a tank is full or dry. A shakedown stands at a
 hookup, begins full and empty, empties and fills as it goes and logs that; it counts the large uses: showers, washing-up, hand
-washing and the toilet. A crew far from what is assumed has own levels with a spread of 0.40.
+washing, drinking and the toilet. A crew far from what is assumed has own levels with a spread of 0.40.
 
 ## What it does not do
 - A probe that hangs at the step where the level truly stands is found only when the level has moved away from it.

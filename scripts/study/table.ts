@@ -10,7 +10,14 @@ export interface Line {
   most: number
 }
 
-const LARGE: readonly Activity['kind'][] = ['shower', 'dishes', 'hand-wash', 'liquid-use', 'solid-use']
+const LARGE: readonly Activity['kind'][] = [
+  'shower',
+  'dishes',
+  'hand-wash',
+  'drinking',
+  'liquid-use',
+  'solid-use',
+]
 
 /** Every figure of the study. @param households for each of them */
 export function studyOf(households: number, seed: number): { group: string; lines: Line[] }[] {
