@@ -10,7 +10,7 @@ import { owned } from '../quantities'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { CONTRADICTS, learn, nowFrom, type Evidence } from './index'
 import { choleskyOf, countedRate, jointDraws, levelNow } from './posterior'
-import { stretchesOf } from './filter'
+import { stretchesOf } from './panel'
 import { through } from './gaussian'
 
 /** A sink of 8 L a use, 6 a day, from 200 L of fresh into 300 L of gray; starts at 05:00. */
