@@ -1,9 +1,12 @@
-import { PARTS_PER_DAY, wallDaysBetween, type WallTime } from '../calendar'
+import { wallDaysBetween, type WallTime } from '../calendar'
 import type { ContainerIndex, Model, Now, OnSolids } from '../model'
 import { whole } from '../steps'
 import { partAt } from './levelAt'
 import { amountsBeforeReuse, levelBefore, type Ledger } from './ledger'
 import { catchAndReuse, playVesselsPart, vesselsAtStart } from './vessels'
+
+/** A hair of the clock's minutes against the edges' days. */
+const HAIR_D = 1e-9
 
 /**
  * What a ledger says of a moment: the levels, what vessels hold, and what stands on the solids. A stay compiled from it is
@@ -16,7 +19,7 @@ export function stateAt(model: Model, ledger: Ledger, at: WallTime): Now {
   const { count, edges } = model.grid
   if (days < 0 || days > edges[count]!) throw new RangeError(`${at} is not within the days that were counted`)
   // The start of a part is that part with nothing of it gone.
-  const part = Math.min(count - 1, days === 0 ? 0 : partFrom(model, days))
+  const part = partAt(model, days + HAIR_D)
   const gone = Math.max(0, (days - edges[part]!) / (edges[part + 1]! - edges[part]!))
   const before = whole(amountsBeforeReuse(model))
   const vessels = vesselsAtStart(model)
@@ -39,13 +42,6 @@ export function stateAt(model: Model, ledger: Ledger, at: WallTime): Now {
       isBlack ? [{ container: id, ...onSolidsAt(model, ledger, begun, c, part, gone) }] : [],
     ),
   }
-}
-
-/** A hair of the clock's minutes against the edges' days. */
-const HAIR_D = 1e-9 / PARTS_PER_DAY
-
-function partFrom(model: Model, days: number): number {
-  return partAt(model, days + HAIR_D)
 }
 
 function netOf({ streams }: Model, amounts: Float64Array, container: ContainerIndex): number {

@@ -1,17 +1,9 @@
 import { dayAndPartOf } from '../calendar'
 import { ledger } from '../count'
-import {
-  compile,
-  endCode,
-  REDIRECT_ENDS,
-  type LandRule,
-  type Model,
-  type StayCase,
-  type Stream,
-} from '../model'
+import { compile, endCode, type LandRule, type Model, type StayCase, type Stream } from '../model'
 import type { Days, Litres } from '../quantities'
 
-/** What the habits that rest on one rule of the land put out of the rig, against what the rule allows. */
+/** What the habits that rest on one rule of the land put on the ground, against what the rule allows. */
 export interface LandUse {
   rule: LandRule
   /** L on the day on which it is most. */
@@ -46,7 +38,7 @@ function mostUnder(rule: LandRule, stayCase: StayCase): Litres {
 }
 
 /**
- * L of each day that leave the rig for the ground or by hand. A use that is not made in the rig at all leaves no flow:
+ * L of each day that go to the ground. A use that is not made in the rig at all leaves no flow:
  * of urine, what the rig is spared stands for what goes outdoors.
  */
 function byDay(model: Model, days: Days, rule: LandRule): Litres[] {
@@ -54,7 +46,7 @@ function byDay(model: Model, days: Days, rule: LandRule): Litres[] {
   const out = new Array<Litres>(days).fill(0)
   const { amounts } = ledger(model)
   const signOf = ({ from, to }: Stream) =>
-    REDIRECT_ENDS.map(endCode).includes(to) ? 1 : rule === 'urine' && from === endCode('body') ? -1 : 0
+    to === endCode('ground') ? 1 : rule === 'urine' && from === endCode('body') ? -1 : 0
   for (const [s, stream] of model.streams.entries()) {
     const sign = signOf(stream)
     if (sign === 0) continue

@@ -136,12 +136,7 @@ function activityPrior(activity: Activity, crew: Crew, counted: ReadonlySet<Id>)
 
 /** Of who does it once a day at most 1 − p, of the others 1, weighed by their uses. */
 function dispersionOf(activity: Activity, crew: Crew): number {
-  const rates =
-    activity.per === 'crew'
-      ? [activity.rate.value]
-      : crew.persons.map(
-          ({ rates: own }) => (own.find((one) => one.activity === activity.id) ?? activity).rate.value,
-        )
+  const rates = dailyUse(crew, activity).lines.map(({ uses }) => uses)
   const total = rates.reduce((sum, rate) => sum + rate, 0)
   if (total === 0) return 1
   return rates.reduce((sum, rate) => sum + rate * (rate <= 1 ? 1 - rate : 1), 0) / total

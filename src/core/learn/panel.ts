@@ -41,7 +41,6 @@ export function stepOf({ edges, step }: PanelRead): Step {
 /** Whether a panel shows the step that it showed before. */
 export function isSame(before: Step | null, now: Step): boolean {
   if (before === null) return false
-  const isEnd = (a: number, b: number) =>
-    Math.min(a, 1) - Math.min(b, 1) < 1e-6 && Math.min(b, 1) - Math.min(a, 1) < 1e-6
+  const isEnd = (a: number, b: number) => Math.abs(Math.min(a, 1) - Math.min(b, 1)) < 1e-6
   return isEnd(before.from, now.from) && isEnd(before.to, now.to)
 }

@@ -132,7 +132,7 @@ function asLognormal(mean: number, deviation: number, z: number): number {
   return Math.exp(mu + sigma * z)
 }
 
-/** The lower root of a covariance, row by row; what is known exactly has a row of noughts. */
+/** The lower root of a covariance, row by row; what is known exactly has a row of noughts, which a library's would divide by. */
 export function choleskyOf(covariance: Float64Array, size: number): Float64Array {
   const root = new Float64Array(size * size)
   for (let i = 0; i < size; i++)

@@ -89,7 +89,9 @@ function ofReading(
     return [{ kind: 'panel', at, container, edges: steps([0, tank.light.value / full]), step: 1 }]
   }
   const { level, deviation } = measured(saw, tank, full)
-  return [{ kind: 'measured', at, container, level: level + heater, deviation }]
+  // Of tanks that stand open to each other one was seen: the others stand alike.
+  const alike = model.containers[container]!.capacity / (full + heater)
+  return [{ kind: 'measured', at, container, level: (level + heater) * alike, deviation: deviation * alike }]
 }
 
 function measured(

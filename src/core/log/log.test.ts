@@ -93,6 +93,14 @@ it('by hand: what was seen of a tank, of each kind', () => {
     deviation: 4,
   })
   expect(told([reading(at, 'gray', { as: 'full' })])[0]).toMatchObject({ level: 210 * 0.998, deviation: 2.1 })
+  // Joined with black, 210 and 130 L: what stands in one stands in both alike.
+  const joined = trailerDemo()
+  joined.rigs[0]!.outlets[0]!.joined = ['gray', 'black']
+  const both = told([reading(at, 'gray', { as: 'amount', amount: 21, deviation: 2.1 })], joined)[0]
+  expect(both).toMatchObject({
+    level: expect.closeTo(34, 9) as number,
+    deviation: expect.closeTo(3.4, 9) as number,
+  })
   const run = entry(at, {
     kind: 'run',
     place: null,

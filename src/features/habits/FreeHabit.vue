@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { areRivals, neverHolds } from '@/core/habits'
+import { areRivals, neverHolds, type LandUse } from '@/core/habits'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { removeHabit, setHabit } from '@/document/edits'
 import { STARTER_HABIT_IDS } from '@/document/starters'
 import HabitRow from '@/parts/habits/HabitRow.vue'
-import { useLandUse } from '@/parts/habits/useLandUse'
 import type { useHabitRows } from '@/parts/habits/useHabitRows'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
@@ -16,8 +15,15 @@ import HabitDetails from './HabitDetails.vue'
 import HabitEditor from './HabitEditor.vue'
 import HabitPersons from './HabitPersons.vue'
 
-/** A habit that can be switched: what it buys, its care, its days and people, what it does. */
-const props = defineProps<{ row: ReturnType<typeof useHabitRows>['value'][0]; isNew: boolean }>()
+/**
+ * A habit that can be switched: what it buys, its care, its days and people, what it does; `over` where the land allows
+ * less than what goes out under its rule.
+ */
+const props = defineProps<{
+  row: ReturnType<typeof useHabitRows>['value'][0]
+  isNew: boolean
+  over: LandUse | null
+}>()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const advice = useAdviceStore()
@@ -33,12 +39,7 @@ const rivals = computed(() => {
     .map(({ name }) => name)
     .join(', ')
 })
-const landUse = useLandUse()
 const { volume } = useAmounts()
-/** The land allows less than what goes out with it. */
-const over = computed(() =>
-  landUse.over.value.find(({ rule }) => props.row.on && rule === habit.value.permission),
-)
 const isOwn = computed(() => !(STARTER_HABIT_IDS as readonly string[]).includes(habit.value.id))
 
 function toggle(next: boolean) {

@@ -72,7 +72,7 @@ const put = (i: number, kind: Kind, activity: string, value: number) =>
     <div
       v-for="(effect, i) in habit.effects"
       :key="i"
-      class="grid grid-cols-[1fr_minmax(0,1fr)_auto] items-end gap-x-3 gap-y-2 border-t border-line pt-2"
+      class="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto] items-end gap-x-3 gap-y-2 border-t border-line pt-2"
     >
       <ChoiceField
         :label="t.habits.activity"

@@ -12,6 +12,7 @@ import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
+import { useLandUse } from '@/parts/habits/useLandUse'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import * as t from '@/texts/t'
@@ -30,6 +31,10 @@ const flushAnswer = useFlushAnswer()
 const risk = useRiskWords()
 /** The one that was just added stands open. */
 const edited = ref<Id | null>(null)
+
+const landUse = useLandUse()
+const overOf = ({ on, habit }: (typeof rows.value)[0]) =>
+  landUse.over.value.find(({ rule }) => on && rule === habit.permission) ?? null
 
 const stopper = computed(
   () => forecast.model?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? null,
@@ -76,7 +81,13 @@ const addCatalogue = () =>
       <section class="border-b border-line py-3" aria-labelledby="habits-useful">
         <h2 id="habits-useful" class="text-xl font-bold">{{ t.habits.catalogue }}</h2>
         <ul class="mt-1 grid gap-x-12 lg:grid-cols-2">
-          <FreeHabit v-for="row in useful" :key="row.habit.id" :row="row" :is-new="edited === row.habit.id" />
+          <FreeHabit
+            v-for="row in useful"
+            :key="row.habit.id"
+            :row="row"
+            :is-new="edited === row.habit.id"
+            :over="overOf(row)"
+          />
         </ul>
         <div class="mt-4 flex flex-wrap gap-3">
           <AppButton @click="add">{{ t.habits.add }}</AppButton>
@@ -95,7 +106,13 @@ const addCatalogue = () =>
         :answer="namesOf(others)"
       >
         <ul class="grid gap-x-12 lg:grid-cols-2">
-          <FreeHabit v-for="row in others" :key="row.habit.id" :row="row" :is-new="false" />
+          <FreeHabit
+            v-for="row in others"
+            :key="row.habit.id"
+            :row="row"
+            :is-new="false"
+            :over="overOf(row)"
+          />
         </ul>
       </FoldSection>
       <FoldSection

@@ -43,7 +43,7 @@ function add() {
 <template>
   <div>
     <p class="text-soft">{{ t.map.presetHint }}</p>
-    <div class="mt-3 grid items-end gap-x-4 gap-y-3 sm:grid-cols-[1fr_minmax(0,1fr)_auto]">
+    <div class="mt-3 grid items-end gap-x-4 gap-y-3 sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_auto]">
       <ChoiceField
         :label="t.map.plumbing"
         :value="plumbing"

@@ -15,30 +15,32 @@ export interface TankField {
 }
 
 /** What is set once of a tank, in the order in which it is asked for. */
-const FIELDS: (container: Container) => TankField[] = (container) => [
-  field('spread', t.sure.capacityOff, 'percent', [0, 1], (of) => ('spread' in of ? of.spread : null)),
-  field('shell', t.tank.shell, 'mass', [0, LIMITS.kg.max], (of) => ('shell' in of ? of.shell : null)),
-  field('perUse', t.tank.perUse, 'mass', [0, LIMITS.kg.max], (of) => ('perUse' in of ? of.perUse : null)),
-  field(
-    'otherCapacity',
-    t.tank.other(t.media[otherMedium(container)]),
-    'number',
-    [1, LIMITS.binUses.max],
-    (of) => ('otherCapacity' in of ? of.otherCapacity : null),
-  ),
-  field('light', t.tank.light, 'volume', [0, container.capacity.value], (of) =>
-    'light' in of ? of.light : null,
-  ),
-  field('height', t.tank.height, 'length', [LIMITS.heightM.min, LIMITS.heightM.max], (of) =>
-    'shape' in of ? (of.shape?.height ?? null) : null,
-  ),
-  field('bottom', t.tank.bottom, 'length', [0, LIMITS.bottomM.max], (of) =>
-    'shape' in of ? (of.shape?.bottom ?? null) : null,
-  ),
-  field('error', t.tank.error, 'length', [0, LIMITS.errorM.max], (of) =>
-    'shape' in of ? (of.shape?.error ?? null) : null,
-  ),
-]
+function allFields(container: Container): TankField[] {
+  return [
+    field('spread', t.sure.capacityOff, 'percent', [0, 1], (of) => ('spread' in of ? of.spread : null)),
+    field('shell', t.tank.shell, 'mass', [0, LIMITS.kg.max], (of) => ('shell' in of ? of.shell : null)),
+    field('perUse', t.tank.perUse, 'mass', [0, LIMITS.kg.max], (of) => ('perUse' in of ? of.perUse : null)),
+    field(
+      'otherCapacity',
+      t.tank.other(t.media[otherMedium(container)]),
+      'number',
+      [1, LIMITS.binUses.max],
+      (of) => ('otherCapacity' in of ? of.otherCapacity : null),
+    ),
+    field('light', t.tank.light, 'volume', [0, container.capacity.value], (of) =>
+      'light' in of ? of.light : null,
+    ),
+    field('height', t.tank.height, 'length', [LIMITS.heightM.min, LIMITS.heightM.max], (of) =>
+      'shape' in of ? (of.shape?.height ?? null) : null,
+    ),
+    field('bottom', t.tank.bottom, 'length', [0, LIMITS.bottomM.max], (of) =>
+      'shape' in of ? (of.shape?.bottom ?? null) : null,
+    ),
+    field('error', t.tank.error, 'length', [0, LIMITS.errorM.max], (of) =>
+      'shape' in of ? (of.shape?.error ?? null) : null,
+    ),
+  ]
+}
 
 function field(
   key: string,
@@ -52,9 +54,9 @@ function field(
 
 /** The fields that this tank has. */
 export function tankFields(container: Container): TankField[] {
-  return FIELDS(container).filter(({ of }) => of(container) !== null)
+  return allFields(container).filter(({ of }) => of(container) !== null)
 }
 
-export function otherMedium(container: Container): 'long' | 'short' {
+function otherMedium(container: Container): 'long' | 'short' {
   return container.kind === 'solids' && container.medium === 'long' ? 'short' : 'long'
 }

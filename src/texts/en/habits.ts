@@ -41,7 +41,7 @@ export const habits = {
   to: 'To',
   inPlaceOf: (name: string) => `In place of “${name}”.`,
   overLand: (most: string, allowed: string) =>
-    `That puts out ${most} on one day; the land allows ${allowed}. Fewer days, or carry the rest out.`,
+    `What you do under this rule puts ${most} on the ground in one day; the land allows ${allowed}. Carry the rest out.`,
   never: {
     daylight: 'Never in this stay: none of its hours is light for long enough.',
     warmth: 'Never in this stay: no day is warm enough.',

@@ -85,7 +85,7 @@ export const land = {
   no: 'not allowed',
   source: 'Who says so',
   on: (date: string) => `recorded ${date}`,
-  used: (most: string) => `Your habits put out ${most} on the day it is most.`,
+  used: (most: string) => `Your habits put ${most} on the ground on the day it is most.`,
   over: (rule: string, most: string, allowed: string) => `${rule}: ${most} on one day, ${allowed} allowed`,
 }
 
