@@ -244,6 +244,12 @@ describe('code that does not come', () => {
     await notice.getByRole('button', { name: 'Try again' }).click()
     await page.getByTestId('board').waitFor()
     expect(await notice.count()).toBe(0)
+    // A part of a screen: the count stands, its room is kept, and it is said.
+    await saved(page)
+    await context.route('**/CampHabits*.js', (route) => route.abort())
+    await page.goto(page.url().replace(/#.*/, '?again#/'))
+    await notice.getByText('could not be loaded').waitFor()
+    expect(await dryDays(page)).toBeGreaterThan(5)
   })
 
   it('the heaviest valid file is counted in slices, with progress, and the screen goes on', async () => {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import CampGauges from './CampGauges.vue'
 import CampHabitsRoom from './CampHabitsRoom.vue'
 import CampNights from './CampNights.vue'
 import { useForecastStore } from '@/data/forecastStore'
+import { useNoticeStore } from '@/data/noticeStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
@@ -12,21 +13,21 @@ import FoldSection from '@/parts/FoldSection.vue'
 import { useChartSentence } from '@/parts/levels/useChartSentence'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
+import { whenNeeded } from '@/ui/whenNeeded'
 
-/** Fetched when somebody opens it: the count does not wait for a picture. */
-const CampEmpty = defineAsyncComponent(() => import('./CampEmpty.vue'))
+const notices = useNoticeStore()
+const notLoaded = () => notices.say({ kind: 'not-loaded' })
+/** Fetched when it is needed: the count does not wait for a picture. */
+const CampEmpty = whenNeeded(() => import('./CampEmpty.vue'), notLoaded)
+const CampSetup = whenNeeded(() => import('./CampSetup.vue'), notLoaded)
+const RiskPanel = whenNeeded(() => import('@/parts/risk/RiskPanel.vue'), notLoaded)
+const LevelChart = whenNeeded(() => import('@/parts/levels/LevelChart.vue'), notLoaded)
 /** What habits buy comes after the count stands, in the room that is kept for it. */
-const CampHabits = defineAsyncComponent({
-  loader: async () => {
-    await nextFrame()
-    return import('./CampHabits.vue')
-  },
-  delay: 0,
-  loadingComponent: CampHabitsRoom,
-})
-const CampSetup = defineAsyncComponent(() => import('./CampSetup.vue'))
-const RiskPanel = defineAsyncComponent(() => import('@/parts/risk/RiskPanel.vue'))
-const LevelChart = defineAsyncComponent(() => import('@/parts/levels/LevelChart.vue'))
+const CampHabits = whenNeeded(
+  () => nextFrame().then(() => import('./CampHabits.vue')),
+  notLoaded,
+  CampHabitsRoom,
+)
 const forecast = useForecastStore()
 const askCount = useAskCount()
 const words = useCountWords()
