@@ -35,7 +35,7 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 4,
+    version: 5,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],

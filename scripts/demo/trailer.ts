@@ -1,7 +1,11 @@
 import type { Document, TankContainer } from '@/core/model'
+import { panelOf } from '@/core/levels'
 import { fromSource, owned } from '@/core/quantities'
 import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
+
+/** What the panel of this trailer lights. */
+const THIRDS = { ...panelOf('thirds') }
 
 /** A waste tank that was measured: inside height and bottom, m, to two centimetres. */
 function measured(
@@ -12,7 +16,7 @@ function measured(
   bottom: number,
 ): TankContainer {
   const shape = { height: owned(height), bottom: owned(bottom), error: owned(0.02) }
-  return { ...(newContainer(kind, kind, name, litres) as TankContainer), shape }
+  return { ...(newContainer(kind, kind, name, litres) as TankContainer), shape, panel: THIRDS }
 }
 
 /** The family trailer of the demo world: twelve nights at the autumn raptor count on Harrow Ridge. */
@@ -29,7 +33,7 @@ export function trailerDemo(): Document {
           capacity: owned(340),
           spread: fromSource(0.03, 'assumed'),
           reserve: owned(12),
-          panel: null,
+          panel: THIRDS,
         },
         measured('gray', 'Gray', 210, 0.32, 0.16),
         measured('black', 'Black', 130, 0.36, 0),
@@ -112,6 +116,11 @@ export function trailerDemo(): Document {
         })),
       ),
       guests: [],
+      counted: ['shower', 'dishes'].map((activity) => ({
+        activity,
+        from: '2027-09-11T16:00',
+        until: null,
+      })),
       rules: [
         {
           rule: 'tank-gray',

@@ -68,8 +68,8 @@ export function truckDemo(): Document {
       name: 'The whole season on the ridge',
       rig: 'truck',
       crew: 'truck-crew',
-      start: '2027-08-28T12:00',
-      leaveAt: '2027-09-25T11:00',
+      start: '2027-09-18T12:00',
+      leaveAt: '2027-10-16T11:00',
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [
@@ -83,20 +83,21 @@ export function truckDemo(): Document {
       habits: [{ habit: 'full-shut-off', days: null, persons: null }],
       absences: [],
       guests: [],
+      counted: [],
       rules: [
         {
           rule: 'washing-water',
           allowed: true,
           litres: null,
           source: 'Ridge warden, in writing',
-          date: '2027-08-20',
+          date: '2027-09-01',
         },
         {
           rule: 'urine',
           allowed: false,
           litres: null,
           source: 'Ridge warden, in writing',
-          date: '2027-08-20',
+          date: '2027-09-01',
         },
       ],
       weather: {

@@ -77,8 +77,8 @@ export function vanDemo(): Document {
       name: 'Low Meadow, four nights',
       rig: 'van',
       crew: 'van-crew',
-      start: '2027-09-16T15:00',
-      leaveAt: '2027-09-20T11:00',
+      start: '2027-09-04T15:00',
+      leaveAt: '2027-09-08T11:00',
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [
@@ -90,13 +90,18 @@ export function vanDemo(): Document {
       habits: [],
       absences: [],
       guests: [],
+      counted: ['shower', 'dishes', 'liquid-use', 'solid-use'].map((activity) => ({
+        activity,
+        from: '2027-09-04T15:00',
+        until: null,
+      })),
       rules: [
         {
           rule: 'site-toilets',
           allowed: true,
           litres: null,
           source: 'Sign at the meadow gate',
-          date: '2027-09-02',
+          date: '2027-08-21',
         },
       ],
       weather: {

@@ -1,3 +1,4 @@
+import { useClockStore } from '@/data/clockStore'
 import { newId } from '@/data/newId'
 import type { Space } from '@/data/storage/database'
 import { openDexieStore } from '@/data/storage/dexieStore'
@@ -11,18 +12,26 @@ const clock = () => Date.now()
 export async function openWorkspace(space: Space): Promise<void> {
   const workspace = useWorkspaceStore()
   const tab = newId('tab')
+  workspace.space = space
+  useClockStore().follow(space)
   await workspace.open(() => openDexieStore(space, tab), 'kept', clock, tab, true)
   if (workspace.trouble?.fault.kind === 'blocked') await goOnInMemory()
-  const isFilled = workspace.document.stays.length > 0 || workspace.undoLabel !== null
-  if (space === 'demo' && !isFilled && workspace.state !== 'fault') {
-    const { demoDocument } = await import('@/data/demo')
-    const demo = await demoDocument(useSettingsStore().units)
-    workspace.replace('start', () => demo)
+  if (space === 'demo' && workspace.state !== 'fault' && isToBeFilled()) {
+    const { demoFile } = await import('@/data/demo')
+    const { document, log } = await demoFile(useSettingsStore().units)
+    workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }])
   }
   void workspace.verify()
 }
 
+/** The demo is empty, or it is one of before there was a log that nobody has touched. */
+function isToBeFilled(): boolean {
+  const { document, undoLabel, redoLabel, logRevision } = useWorkspaceStore()
+  if (undoLabel === null) return document.stays.length === 0
+  return undoLabel === 'start' && redoLabel === null && logRevision === 0
+}
+
 /** What is shown goes on in memory alone, and is gone with the page. */
 export function goOnInMemory(): Promise<void> {
-  return useWorkspaceStore().goVolatile((document) => openMemoryStore('', document))
+  return useWorkspaceStore().goVolatile((document, log) => openMemoryStore('', document, log))
 }

@@ -2,7 +2,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
-import { canApply, hasFlushFloor, switchHabit, touchesFlush } from '@/core/habits'
+import { canApply, hasFlushFloor, isOnFrom, switchHabit, todayOf, touchesFlush } from '@/core/habits'
 import type { Habit, Id } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'
@@ -73,7 +73,7 @@ export const useAdviceStore = defineStore('advice', () => {
 
   async function askWorth(subject: Subject, own: number): Promise<void> {
     const { stay, rig, crew, habits: all } = subject.stayCase
-    const isOn = ({ id }: Habit) => stay.habits.some(({ habit }) => habit === id)
+    const isOn = ({ id }: Habit) => isOnFrom(stay.habits, id, todayOf(subject.stayCase))
     const ids = all.filter((habit) => isOn(habit) || canApply(habit, rig, crew)).map(({ id }) => id)
     const found = new Map<Id, HabitWorth>()
     for (let k = 0; k < ids.length; k += PIECE) {
@@ -95,7 +95,7 @@ export const useAdviceStore = defineStore('advice', () => {
       return
     }
     const savers = habits.filter(
-      (habit) => touchesFlush(habit, crew) && !stay.habits.some((on) => on.habit === habit.id),
+      (habit) => touchesFlush(habit, crew) && !isOnFrom(stay.habits, habit.id, todayOf(stayCase)),
     )
     const free = savers.filter(
       ({ id }) => forecast.bought.find(({ habit }) => habit === id)?.blockedBy === null,

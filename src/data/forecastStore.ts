@@ -3,20 +3,30 @@ import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps, type Count } from '@/core/count'
-import { daysBoughtSteps, type DaysBought } from '@/core/habits'
-import type { Document, Model, StayCase } from '@/core/model'
+import { daysBoughtSteps, isOnFrom, todayOf, type DaysBought } from '@/core/habits'
+import type { Model, StayCase } from '@/core/model'
 import type { Steps } from '@/core/steps'
 import { free, inSlices, workFor } from '@/workers/inSlices'
+import { useUnderWayStore } from './underWayStore'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** The count of the current stay; moves with every edit. */
 export const useForecastStore = defineStore('forecast', () => {
   const workspace = useWorkspaceStore()
-  /** The same object until something of it changes: an edit of another stay counts nothing anew. */
-  const stayCase = computed((before: StayCase | null = null) => caseNow(workspace.document, before))
+  const underWay = useUnderWayStore()
+  /** From its start, or while it is under way from now on. */
+  const stayCase = computed(() => underWay.stayCase)
   const stay = computed(() => stayCase.value?.stay ?? null)
   const rig = computed(() => stayCase.value?.rig ?? null)
-  const crew = computed(() => stayCase.value?.crew ?? null)
+  /** As the document has it; the case that is counted has what was learned. */
+  const crew = computed(() => underWay.planCase?.crew ?? null)
+  /** The day the count begins on. */
+  const today = computed(() => (stayCase.value ? todayOf(stayCase.value) : 0))
+  /** Habits that are on from today on. */
+  const habitsOn = computed(() => {
+    const habits = stay.value?.habits ?? []
+    return habits.filter(({ habit }) => isOnFrom(habits, habit, today.value))
+  })
   /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
   const lately = shallowRef<DaysBought[]>([])
   /** Counted at once where that takes no time, as it does for nearly everybody; the rest of it in slices. */
@@ -77,7 +87,7 @@ export const useForecastStore = defineStore('forecast', () => {
   /** What is switched on is of the document as it stands, and so is which habits there are. */
   const bought = computed(() => {
     if (isCounting.value) return []
-    const on = new Set(stay.value?.habits.map(({ habit }) => habit))
+    const on = new Set(habitsOn.value.map(({ habit }) => habit))
     const known = new Set(stayCase.value?.habits.map(({ id }) => id))
     return lately.value
       .filter(({ habit }) => known.has(habit))
@@ -88,9 +98,23 @@ export const useForecastStore = defineStore('forecast', () => {
     if (!stay.value || !model.value) return 0
     const { day, part } = dayAndPartOf(stay.value.start, stay.value.leaveAt)
     const { grid } = model.value
-    return Math.min(grid.count, day * PARTS_PER_DAY + part - grid.part[0]! + 1)
+    return Math.min(grid.count, (day - grid.day[0]!) * PARTS_PER_DAY + part - grid.part[0]! + 1)
   })
-  return { stayCase, stay, rig, crew, model, result, isCounting, share, bought, isCountingHabits, stayParts }
+  return {
+    stayCase,
+    stay,
+    rig,
+    crew,
+    model,
+    result,
+    today,
+    habitsOn,
+    isCounting,
+    share,
+    bought,
+    isCountingHabits,
+    stayParts,
+  }
 })
 
 interface Counted {
@@ -114,18 +138,6 @@ interface Begun {
 
 /** What a count may take of the screen before it goes on in slices. */
 const FIRST_SLICE_MS = 30
-
-/** Null where there is no stay, or where what it refers to is not there. */
-function caseNow(document: Document, before: StayCase | null): StayCase | null {
-  const { stays, rigs, crews, habits, currentStay } = document
-  const stay = stays.find(({ id }) => id === currentStay)
-  const rig = rigs.find(({ id }) => id === stay?.rig)
-  const crew = crews.find(({ id }) => id === stay?.crew)
-  if (!stay || !rig || !crew) return null
-  const isSame =
-    before?.stay === stay && before.rig === rig && before.crew === crew && before.habits === habits
-  return isSame ? before : { stay, rig, crew, habits }
-}
 
 function begin(stayCase: StayCase): Begun {
   const steps = countSteps(stayCase)

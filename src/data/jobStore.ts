@@ -8,7 +8,8 @@ export const useJobStore = defineStore('jobs', () => {
   /** Workers cannot be had or broke down twice: what they would do is done beside the screen, and slower. */
   const isOnMain = ref(false)
   let loaded: Promise<JobClient> | null = null
-  let subject: Subject | null = null
+  const subjects = new WeakMap<StayCase, Subject>()
+  let revisions = 0
 
   /** Loaded with the first question: the count does not wait for it. */
   async function client(): Promise<JobClient> {
@@ -27,8 +28,9 @@ export const useJobStore = defineStore('jobs', () => {
 
   /** One and the same for one and the same case. */
   function subjectOf(stayCase: StayCase): Subject {
-    if (subject?.stayCase !== stayCase) subject = { revision: (subject?.revision ?? 0) + 1, stayCase }
-    return subject
+    const known = subjects.get(stayCase) ?? { revision: (revisions += 1), stayCase }
+    subjects.set(stayCase, known)
+    return known
   }
 
   async function run<J extends JobName>(

@@ -5,11 +5,12 @@ import type { Model, StayCase } from '@/core/model'
 import type { Risk, Story } from '@/core/risk'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
+import { SEED } from './seed'
+import { useUnderWayStore } from './underWayStore'
 
 type Runner = ReturnType<(typeof import('@/workers'))['tripWaves']>
 
-/** The luck of the trips: one for all, so that what differs between two answers is the stay. */
-export const SEED = 20_270
+export { SEED }
 /** none: no stay. running: shown is what is known so far, or what this stay came to before its last edit. */
 export type RiskState = 'none' | 'running' | 'done' | 'stopped' | 'failed'
 
@@ -17,6 +18,7 @@ export type RiskState = 'none' | 'running' | 'done' | 'stopped' | 'failed'
 export const useRiskStore = defineStore('risk', () => {
   const forecast = useForecastStore()
   const jobs = useJobStore()
+  const underWay = useUnderWayStore()
   const state = ref<RiskState>('none')
   const risk = shallowRef<Risk | null>(null)
   const story = shallowRef<Story | null>(null)
@@ -36,6 +38,8 @@ export const useRiskStore = defineStore('risk', () => {
 
   async function start(): Promise<void> {
     const { stayCase, model } = forecast
+    // What is not known yet of a stay under way has no chances.
+    if (stayCase && !underWay.isReady) return
     if (!stayCase || !model) {
       runner?.stop()
       asked += 1
@@ -65,7 +69,7 @@ export const useRiskStore = defineStore('risk', () => {
   function run(on: Runner, stayCase: StayCase, model: Model): void {
     const own = (revision += 1)
     const { stay } = stayCase
-    const untilDays = wallDaysBetween(stay.start, stay.leaveAt)
+    const untilDays = wallDaysBetween(model.start, stay.leaveAt)
     const subject = jobs.subjectOf(stayCase)
     const request = { subject, model, untilDays, seed: SEED, bandParts: forecast.stayParts }
     void on.run(request, {
@@ -110,6 +114,8 @@ export const useRiskStore = defineStore('risk', () => {
   }
 
   watch(() => forecast.stay?.id, forget)
-  watch([() => forecast.stayCase, () => forecast.model], startLater, { immediate: true })
+  watch([() => forecast.stayCase, () => forecast.model, () => underWay.isReady], startLater, {
+    immediate: true,
+  })
   return { state, risk, story, stop, start }
 })

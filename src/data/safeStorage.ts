@@ -43,6 +43,7 @@ export function safeStorage(): Storage {
 
 /** What another tab put into the browser's own store is told to those who listen to this one. */
 function followOtherTabs(storageArea: Storage): void {
+  if (typeof window === 'undefined') return
   window.addEventListener('storage', ({ key, oldValue, newValue }) => {
     const detail = { key, oldValue, newValue, storageArea }
     window.dispatchEvent(new CustomEvent(customStorageEventName, { detail }))

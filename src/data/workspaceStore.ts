@@ -14,6 +14,10 @@ import {
   type EditLabel,
   type Snapshot,
 } from './storage/documentStore'
+import type { LogEntry } from '@/core/log'
+import type { LogChange } from './storage/changes'
+import { inOrder, logChangesOf, withLogChanges, type LogOperation, type LogRange } from './storage/logStore'
+import type { Space } from './storage/database'
 import { StorageFault, storageFault } from './storage/faults'
 
 /**
@@ -50,6 +54,11 @@ class DoesNotFit extends Error {
   }
 }
 
+/** What became of the log on the disk; null: it has to be read again. */
+export interface LogEvent {
+  changes: readonly LogChange[] | null
+}
+
 /** How to open a store again, after it was closed or its database went. */
 export type OpenStore = () => DocumentStore
 
@@ -60,9 +69,22 @@ export type OpenStore = () => DocumentStore
 export const useWorkspaceStore = defineStore('workspace', () => {
   const notices = useNoticeStore()
   const state = ref<WorkspaceState>('loading')
+  /** Whose data it is. */
+  const space = ref<Space>('mine')
   const document = shallowRef<Document>(emptyDocument())
-  const kept = shallowRef<Snapshot>({ document: document.value, revision: 0, undo: null, redo: null })
+  const kept = shallowRef<Snapshot>({
+    document: document.value,
+    revision: 0,
+    logRevision: 0,
+    undo: null,
+    redo: null,
+  })
   const waiting = shallowRef<Waiting[]>([])
+  const logEvent = shallowRef<LogEvent>({ changes: null })
+  /** What waiting edits do to the log: shown on top of what is kept. */
+  const waitingLog = computed(() => waiting.value.flatMap(({ edit: { log } }) => log ?? []))
+  /** What is shown of the log, to be kept again where the disk lost it. */
+  let shownLog: () => readonly LogEntry[] = () => []
   /** Waiting edits that were taken back: redo makes them again. */
   const takenBack = shallowRef<Waiting[]>([])
   const writeFault = shallowRef<StorageFault | null>(null)
@@ -92,6 +114,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   })
   /** Of what is kept, as far as this tab knows. */
   const revision = computed(() => kept.value.revision)
+  const logRevision = computed(() => kept.value.logRevision)
   /** Whether what is shown is, word for word, what the disk holds as far as this tab knows. */
   const isOnDisk = computed(() => waiting.value.length === 0 && document.value === kept.value.document)
   const undoLabel = computed(() => waiting.value.at(-1)?.edit.label ?? kept.value.undo)
@@ -121,8 +144,11 @@ export const useWorkspaceStore = defineStore('workspace', () => {
    * The disk's newest state; edits that wait are made again on top of it. Where nobody else wrote this is the very object
    * that is shown already.
    */
-  function take(snapshot: Snapshot): void {
+  function take(snapshot: Snapshot, logChanges: readonly LogChange[] = [], logBefore?: number): void {
     readFault.value = null
+    const isKnown = (logBefore ?? snapshot.logRevision) === kept.value.logRevision
+    if (!isKnown) logEvent.value = { changes: null }
+    else if (logChanges.length > 0) logEvent.value = { changes: logChanges }
     kept.value = snapshot
     document.value = onTop(snapshot.document)
     nothingLeft()
@@ -188,12 +214,12 @@ export const useWorkspaceStore = defineStore('workspace', () => {
         return next
       },
     }))
-    const { dropped, ...snapshot }: Committed = await target.commit(edits, now())
+    const { dropped, logChanges, logBefore, ...snapshot }: Committed = await target.commit(edits, now())
     for (const { on, off } of gave.values()) notices.say({ kind: 'gave-way', on: on.name, off: off.name })
     for (const { edit, error } of dropped) sayDropped(batch[edits.indexOf(edit)]!, error)
     waiting.value = waiting.value.filter((one) => !batch.includes(one))
     writeFault.value = null
-    take(snapshot)
+    take(snapshot, logChanges, logBefore)
   }
 
   /** Another tab wrote, or may have; after what is under way here, so that none of it is taken for the other's. */
@@ -216,8 +242,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
         return
       }
       try {
-        const { step, ...snapshot } = await target[way]()
-        take(snapshot)
+        const { step, logChanges, logBefore, ...snapshot } = await target[way]()
+        take(snapshot, logChanges, logBefore)
         if (step?.by !== undefined && step.by !== tab)
           notices.say({ kind: 'others-step', way, label: step.label })
       } catch (error) {
@@ -271,6 +297,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       const snapshot = await store.load(checks === null)
       waiting.value = takenBack.value = []
       openFault.value = writeFault.value = null
+      logEvent.value = { changes: null }
       take(snapshot)
       state.value = kind
       listen(store)
@@ -328,19 +355,23 @@ export const useWorkspaceStore = defineStore('workspace', () => {
 
   async function keepAgain(): Promise<void> {
     const shown = document.value
+    const log = [...shownLog()]
     await open(openAgain!, 'kept', now, tab)
     if (state.value !== 'kept') {
       document.value = shown
       return
     }
-    if (kept.value.revision === 0) replace('import', () => shown)
+    if (kept.value.revision === 0) replace('import', () => shown, null, [{ op: 'replace', entries: log }])
     await chain
   }
 
   /** Goes on with what is shown in memory alone, where the disk cannot be used. */
-  async function goVolatile(openMemory: (document: Document) => DocumentStore): Promise<void> {
+  async function goVolatile(
+    openMemory: (document: Document, log: readonly LogEntry[]) => DocumentStore,
+  ): Promise<void> {
     const shown = document.value
-    await open(() => openMemory(shown), 'volatile', now, tab)
+    const log = [...shownLog()]
+    await open(() => openMemory(shown, log), 'volatile', now, tab)
   }
 
   /**
@@ -351,8 +382,9 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     label: EditLabel,
     recipe: (draft: Document) => void,
     coalesce: string | null = null,
+    log: readonly LogOperation[] = [],
   ): EditResult {
-    return replace(label, (current) => produce(current, recipe), coalesce)
+    return replace(label, (current) => produce(current, recipe), coalesce, log)
   }
 
   /** The same with a function from document to document. */
@@ -360,6 +392,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     label: EditLabel,
     make: (document: Document) => Document,
     coalesce: string | null = null,
+    log: readonly LogOperation[] = [],
   ): EditResult {
     const before = document.value
     let after: Document
@@ -375,7 +408,13 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     document.value = after
     takenBack.value = []
     const at = now()
-    const edit = { label, coalesce, at, make: fitting(make, before, after) }
+    const edit: Edit = {
+      label,
+      coalesce,
+      at,
+      make: fitting(make, before, after),
+      ...(log.length > 0 ? { log } : {}),
+    }
     waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !result }]
     void write()
     return { ok: true }
@@ -394,10 +433,49 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     }
   }
 
+  /** Writes to the log, as a step like any other. @param coalesce as of an edit */
+  function log(
+    label: EditLabel,
+    operations: readonly LogOperation[],
+    coalesce: string | null = null,
+  ): EditResult {
+    for (const { entry } of operations.filter((one) => one.op === 'put')) {
+      const result = checks?.checkedEntry(entry)
+      if (result && !result.ok) return { ok: false, faults: result.faults }
+    }
+    const stays = new Set(operations.flatMap((one) => (one.op === 'put' ? [one.entry.stay] : [])))
+    const keeps = (current: Document) => {
+      for (const stay of stays)
+        if (stay !== null && !current.stays.some(({ id }) => id === stay))
+          throw new RangeError('the stay of this entry is gone')
+      return current
+    }
+    return replace(label, keeps, coalesce, operations)
+  }
+
+  /** What is kept of the log, after what is under way here. @throws StorageFault */
+  async function readLog(of?: LogRange): Promise<LogEntry[]> {
+    return (await store?.log.range(of)) ?? []
+  }
+  /** All of it, with what waits to be written. @throws StorageFault */
+  async function wholeLog(): Promise<LogEntry[]> {
+    const rows = new Map((await readLog()).map((entry) => [entry.id, entry]))
+    return inOrder([...withLogChanges(rows, logChangesOf(waitingLog.value, rows)).values()])
+  }
+
   return {
     state,
+    space,
     document,
+    log,
+    logEvent,
+    waitingLog,
+    readLog,
+    wholeLog,
+    /** Tells what is shown of the log. */
+    showLog: (shown: () => readonly LogEntry[]) => void (shownLog = shown),
     revision,
+    logRevision,
     saveState,
     isOnDisk,
     trouble,

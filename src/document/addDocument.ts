@@ -1,6 +1,7 @@
+import type { LogEntry } from '@/core/log'
 import type { Document, Habit, Id } from '@/core/model'
 
-type Kind = 'rig' | 'crew' | 'stay' | 'habit'
+type Kind = 'rig' | 'crew' | 'stay' | 'habit' | 'entry'
 type NewId = (kind: Kind) => Id
 
 /**
@@ -11,6 +12,19 @@ type NewId = (kind: Kind) => Id
  * @returns the current stay is the added document's, where it has one
  */
 export function addDocument(base: Document, added: Document, newId: NewId): Document {
+  return addFile(base, added, [], newId).document
+}
+
+/**
+ * The same with the log that came along: entries follow what they are of. Those of a stay that got a new id are entries of
+ * their own; the others are the very entries, so that none is taken in twice.
+ */
+export function addFile(
+  base: Document,
+  added: Document,
+  log: readonly LogEntry[],
+  newId: NewId,
+): { document: Document; log: LogEntry[] } {
   const rigIds = idsFor(base.rigs, added.rigs, () => newId('rig'))
   const crewIds = idsFor(base.crews, added.crews, () => newId('crew'))
   const habitIds = idsFor(base.habits, added.habits, () => newId('habit'))
@@ -21,13 +35,22 @@ export function addDocument(base: Document, added: Document, newId: NewId): Docu
     habits: stay.habits.map((on) => ({ ...on, habit: habitIds.get(on.habit)! })),
   }))
   const stayIds = idsFor(base.stays, stays, () => newId('stay'))
-  return {
+  const document = {
     ...base,
     rigs: joined(base.rigs, added.rigs, rigIds),
     crews: joined(base.crews, added.crews, crewIds),
     habits: joined<Habit>(base.habits, added.habits, habitIds),
     stays: joined(base.stays, stays, stayIds),
     currentStay: added.currentStay === null ? base.currentStay : stayIds.get(added.currentStay)!,
+  }
+  return {
+    document,
+    log: log.map((entry) => {
+      const stay = entry.stay === null ? null : stayIds.get(entry.stay)!
+      const rig = rigIds.get(entry.rig) ?? entry.rig
+      const isOther = stay !== entry.stay || rig !== entry.rig
+      return { ...entry, id: isOther ? newId('entry') : entry.id, rig, stay }
+    }),
   }
 }
 

@@ -5,4 +5,5 @@
 export { entityFromVersion1 } from './migrations/fromVersion1'
 export { entityFromVersion2 } from './migrations/fromVersion2'
 export { entityFromVersion3 } from './migrations/fromVersion3'
-export { checked, checkedEdit, readDocument } from './openDocument'
+export { entityFromVersion4 } from './migrations/fromVersion4'
+export { checked, checkedEdit, checkedEntry, readDocument } from './openDocument'

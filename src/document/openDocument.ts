@@ -1,3 +1,4 @@
+import type { LogEntry } from '@/core/log'
 import type { Document } from '@/core/model'
 import { DOCUMENT_FORMAT } from '@/core/model'
 import { documentChecks, editChecks } from './checks/documentChecks'
@@ -6,7 +7,16 @@ import { migrate } from './migrations/chain'
 import { CURRENT_VERSION } from './schema/currentVersion'
 import { LIMITS } from './schema/limits'
 import { oldSchema } from './schema/oldVersions'
-import { crewSchema, documentSchema, habitSchema, rigSchema, staySchema } from './schema/version4'
+import {
+  crewSchema,
+  documentSchema,
+  fileSchema,
+  habitSchema,
+  logEntrySchema,
+  rigSchema,
+  staySchema,
+} from './schema/version5'
+import { logChecks } from './checks/logChecks'
 import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
@@ -16,8 +26,11 @@ const BYTE_ORDER_MARK = /^\uFEFF/
 /** The beginning of one of our files that is not followed by its end. */
 const CUT_SHORT = /^\s*\{(?=[\s\S]*"format"\s*:\s*"dry-count\/)/
 
-/** Reads the text of a file. Never half-reads: a document or every fault found. */
-export async function readDocument(text: string): Promise<Result<Document, DocumentFault[]>> {
+/** What a file holds: the document and the log that is kept beside it. */
+export type Opened = { ok: true; value: Document; log: LogEntry[] } | { ok: false; faults: DocumentFault[] }
+
+/** Reads the text of a file. Never half-reads: a document with its log, or every fault found. */
+export async function readDocument(text: string): Promise<Opened> {
   const bytes = new TextEncoder().encode(text).length
   if (bytes > LIMITS.fileBytes) return refuse('too-large', `${Math.ceil(bytes / 1024 / 1024)} MB`, '50 MB')
   const plain = text.replace(BYTE_ORDER_MARK, '')
@@ -36,7 +49,7 @@ export async function readDocument(text: string): Promise<Result<Document, Docum
  * Checks and, where it is older, migrates a copy: it is held against its own version before, and against the current one
  * after. Never changes its input.
  */
-export async function openDocument(input: unknown): Promise<Result<Document, DocumentFault[]>> {
+export async function openDocument(input: unknown): Promise<Opened> {
   if (typeof input !== 'object' || input === null || Array.isArray(input))
     return refuse('foreign', show(input), DOCUMENT_FORMAT)
   const { format, version } = input as { format?: unknown; version?: unknown }
@@ -44,13 +57,30 @@ export async function openDocument(input: unknown): Promise<Result<Document, Doc
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return refuse('unknown-version', show(version), `1 to ${CURRENT_VERSION}`, ['version'])
   if (version > CURRENT_VERSION) return refuse('too-new', show(version), String(CURRENT_VERSION), ['version'])
-  if (version === CURRENT_VERSION) return checked(input)
+  if (version === CURRENT_VERSION) return checkedFile(input)
   const old = (await oldSchema(version)).safeParse(input)
   if (!old.success) return { ok: false, faults: shapeFaults(old.error.issues, input) }
-  return checked(migrate(input, version, CURRENT_VERSION))
+  return checkedFile(migrate(input, version, CURRENT_VERSION))
 }
 
-/** Faults of a document of the current version, shape first. */
+/** Faults of a file of the current version, shape first. */
+export function checkedFile(input: unknown): Opened {
+  const parsed = fileSchema.safeParse(input)
+  if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }
+  const { log, ...document } = parsed.data
+  const faults = [...documentChecks(document), ...logChecks(document, log)]
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: document, log }
+}
+
+/** Faults of single entries, before they are written or taken in. @param input anything */
+export function checkedEntry(input: unknown): Result<LogEntry, DocumentFault[]> {
+  const parsed = logEntrySchema.safeParse(input)
+  return parsed.success
+    ? { ok: true, value: parsed.data }
+    : { ok: false, faults: shapeFaults(parsed.error.issues, input) }
+}
+
+/** Faults of a document of the current version without its log, shape first. */
 export function checked(input: unknown): Result<Document, DocumentFault[]> {
   const parsed = documentSchema.safeParse(input)
   if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }

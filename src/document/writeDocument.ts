@@ -1,8 +1,9 @@
+import type { LogEntry } from '@/core/log'
 import type { Document } from '@/core/model'
 
 /** The text of a file, two spaces deep so that people can read and compare it; ends with a line end. */
-export function writeDocument(document: Document): string {
-  return `${JSON.stringify(document, null, 2)}\n`
+export function writeDocument(document: Document, log: readonly LogEntry[] = []): string {
+  return `${JSON.stringify({ ...document, log }, null, 2)}\n`
 }
 
 /** A file name from the stay's name: `harrow-ridge.drycount.json`. */

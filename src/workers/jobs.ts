@@ -1,6 +1,7 @@
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
 import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
+import type { LearnRequest, StayLearned } from '@/core/underway'
 import type { FlushRange, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */
@@ -32,6 +33,8 @@ export interface Jobs {
   flush: Job<Trips & { cases: readonly StayCase[]; parts: number; floor: number }, (FlushRange | null)[]>
   sensitivity: Job<null, Swing[]>
   reach: Job<ReachOptions, Reach, ReachSoFar>
+  /** What the subject's own log and those of earlier stays teach. */
+  learn: Job<Omit<LearnRequest, 'stayCase'>, StayLearned>
 }
 
 export type JobName = keyof Jobs

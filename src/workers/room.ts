@@ -17,6 +17,7 @@ import {
   type Sampler,
 } from '@/core/risk'
 import type { Steps } from '@/core/steps'
+import { learnStay } from '@/core/underway'
 import type { Args, JobName, Subject, Work } from './jobs'
 
 /** Trips × parts × activities of one breath of sampling: some twenty milliseconds. */
@@ -65,6 +66,10 @@ export function jobRoom(): Room {
       return sensitivity(stayCase)
     },
     reach: ({ stayCase }, options) => reach(stayCase, { ...options, tables }),
+    *learn({ stayCase }, request) {
+      yield
+      return learnStay({ stayCase, ...request })
+    },
   }
 }
 

@@ -39,6 +39,7 @@ export function use(id: string, options: UseOptions): Activity {
     weights: { values: weights ?? [0.25, 0.25, 0.25, 0.25], by: 'owner' },
     spread: owned(0),
     levelSpread: owned(0),
+    learned: null,
     dispersion: 0,
     adds: adds.map(([from, litres]) => ({ from, volume: owned(litres) })),
   }
@@ -69,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 4,
+    version: 5,
     currentStay: 'stay',
     rigs: [
       {
@@ -141,6 +142,7 @@ export function example({
         habits: [],
         absences: [],
         guests: [],
+        counted: [],
         rules: [],
         confidence: owned(0.9),
         weather: { ...assumedWeather(), spread: owned(0) },

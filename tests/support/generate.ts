@@ -120,6 +120,7 @@ const activityArb = (i: number): fc.Arbitrary<Activity> =>
       weights: { values: weights, by: 'owner' },
       spread: owned(0.35),
       levelSpread: owned(0.2),
+      learned: null,
       dispersion: 1,
       adds: toilet
         ? [
@@ -247,12 +248,13 @@ export const documentArb: fc.Arbitrary<Document> = fc
         weekdays: i === 0 ? [1, 3] : null,
       })),
       guests: crew.persons.length > 1 && from % 2 === 0 ? [{ person: 'person-1', days: [1, 1 + from] }] : [],
+      counted: [],
       rules: [],
       weather: { ...assumedWeather(), days: [{ day: 1, warmest: owned(10 + from * 3) }] },
     }
     return {
       format: 'dry-count/document',
-      version: 4,
+      version: 5,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

@@ -1,5 +1,5 @@
 import { count } from '../count'
-import { blockedBy, canApply, switchHabit, withHabits, type Blocked } from '../habits'
+import { blockedBy, canApply, isOnFrom, switchHabit, todayOf, withHabits, type Blocked } from '../habits'
 import { wallDaysBetween } from '../calendar'
 import { compile, compileChances, found, type Habit, type Id, type Stay, type StayCase } from '../model'
 import { asCount, playTrips, PLAN_ON, quantileSorted, samplerOf, type RiskTables } from '../risk'
@@ -41,8 +41,8 @@ export interface WorthOptions {
 const FAR = 2
 
 /** The counts of a stay with other habits, each set played once however often it is asked for. */
-function countsOf({ stay }: StayCase, options: WorthOptions): (changed: StayCase) => Counts {
-  const stayDays = wallDaysBetween(stay.start, stay.leaveAt)
+function countsOf({ stay, now }: StayCase, options: WorthOptions): (changed: StayCase) => Counts {
+  const stayDays = wallDaysBetween(now?.at ?? stay.start, stay.leaveAt)
   const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(FAR * stayDays + 4))
   const streams = options.tables.luck(options.seed, 0, options.trials)
   const known = new Map<string, Counts>()
@@ -82,7 +82,7 @@ export function* habitsWorth(
   const { stay, rig, habits } = stayCase
   const counts = countsOf(stayCase, options)
   for (const id of ids) {
-    const on = isOn(stay, id)
+    const on = isOnFrom(stay.habits, id, todayOf(stayCase))
     const withIt = counts(on ? stayCase : switchHabit(stayCase, id, true))
     const without = counts(on ? switchHabit(stayCase, id, false) : stayCase)
     yield {
@@ -116,11 +116,9 @@ export function* habitsCompany(
 }
 
 /** Those that could be on, so that of rivals the last one to be switched on is the one that is on now, or else the first. */
-function freeHabits({ stay, rig, crew, habits }: StayCase): Habit[] {
+function freeHabits(stayCase: StayCase): Habit[] {
+  const { stay, rig, crew, habits } = stayCase
+  const isOn = ({ id }: Habit) => isOnFrom(stay.habits, id, todayOf(stayCase))
   const free = habits.filter((habit) => blockedBy(habit, rig, stay) === null && canApply(habit, rig, crew))
-  return [...free.filter(({ id }) => !isOn(stay, id)).reverse(), ...free.filter(({ id }) => isOn(stay, id))]
-}
-
-function isOn({ habits }: Stay, id: Id): boolean {
-  return habits.some(({ habit }) => habit === id)
+  return [...free.filter((habit) => !isOn(habit)).reverse(), ...free.filter(isOn)]
 }

@@ -4,7 +4,7 @@ import type { Days } from '../quantities'
 import { whole, within, type Steps } from '../steps'
 import { blockedBy, type Blocked } from './blocked'
 import { canApply } from './canApply'
-import { switchHabit } from './switchHabit'
+import { isOnFrom, switchHabit, todayOf } from './switchHabit'
 
 export interface DaysBought {
   habit: Id
@@ -32,12 +32,13 @@ export function daysBought(stayCase: StayCase): DaysBought[] {
 /** The same in pieces, for those who cannot wait for a dozen counts at once. */
 export function* daysBoughtSteps(stayCase: StayCase): Steps<DaysBought[]> {
   const { stay, rig, crew, habits } = stayCase
+  const today = todayOf(stayCase)
   const turns = habits.length + 1
   const asItStands = yield* within(dryDays(stayCase), 0, 1 / turns)
   const rows: DaysBought[] = []
   for (const [k, habit] of habits.entries()) {
     const { id } = habit
-    const on = stay.habits.some(({ habit }) => habit === id)
+    const on = isOnFrom(stay.habits, id, today)
     const changed = switchHabit(stayCase, id, !on)
     const other = yield* within(dryDays(changed), (k + 1) / turns, (k + 2) / turns)
     const [withIt, without] = on ? [asItStands, other] : [other, asItStands]

@@ -1,8 +1,8 @@
 import type { ActivityIndex, ContainerIndex } from '../model'
-import type { Amount, Cv, Days, Litres, Share } from '../quantities'
+import type { Amount, Cv, Days, Factor, Litres, Share } from '../quantities'
 
 /** Something that happened or was seen, at an instant in days from where the model's grid begins. */
-export type Evidence = Used | LeftOut | PanelRead | Measured | Known | Moved
+export type Evidence = Used | LeftOut | CountedFor | Odd | PanelRead | Measured | Known | Moved
 
 /** Uses of one activity: of a counted one all there are; of an expected one what came on top. */
 export interface Used {
@@ -22,6 +22,23 @@ export interface LeftOut {
   activity: ActivityIndex
   /** Share of the expected uses that were made, 0: none. */
   factor: Share
+}
+
+/** A stretch in which the log has all uses of an activity that is otherwise expected. */
+export interface CountedFor {
+  kind: 'counted'
+  at: Days
+  until: Days
+  activity: ActivityIndex
+}
+
+/** Something else moved levels since `from`: they are unsure from here on, and how often things were done says nothing. */
+export interface Odd {
+  kind: 'odd'
+  at: Days
+  from: Days
+  /** Null: all of them. */
+  container: ContainerIndex | null
 }
 
 /** What a panel showed: the step that was lit, from 0 where none was. */
@@ -67,7 +84,8 @@ export interface Moved {
 export interface ActivityPrior {
   /** Coefficient of variation of the litres of one use. */
   spread: Cv
-  /** Own level: mean 1 and this. */
+  /** Own level: its mean, 1 where nothing was learned before, and how sure that is. */
+  ownMean: Factor
   levelSpread: Cv
   /** Whether the log has all of its uses; otherwise they are expected, and the log says what differed. */
   isCounted: boolean

@@ -4,7 +4,9 @@ import type {
   ActivityPrior,
   ContainerPrior,
   Evidence,
+  CountedFor,
   LeftOut,
+  Odd,
   Measured,
   PanelRead,
   Step,
@@ -24,8 +26,8 @@ export interface Ground {
   effects: Effects
   activities: readonly ActivityPrior[]
   containers: readonly ContainerPrior[]
-  /** Stretches in which an expected activity was left out. */
-  leftOut: readonly LeftOut[]
+  /** Stretches in which an expected activity was left out, or was counted instead. */
+  leftOut: readonly (LeftOut | CountedFor)[]
 }
 
 /**
@@ -59,8 +61,8 @@ export function startFilter(ground: Ground): Filter {
     state.mean[index] = mean
     state.covariance[index * size + index] = deviation * deviation
   }
-  activities.forEach(({ levelSpread, isCounted, dispersion }, a) => {
-    put(ownLevel(a), 1, levelSpread)
+  activities.forEach(({ ownMean, levelSpread, isCounted, dispersion }, a) => {
+    put(ownLevel(a), ownMean, ownMean * levelSpread)
     put(rateFactor(ground, a), 1, isCounted || dispersion === 0 ? 0 : RATE_SPREAD)
   })
   containers.forEach(({ capacitySpread, deviation }, c) => {
@@ -165,7 +167,7 @@ function madeShare({ leftOut }: Ground, activity: number, from: number, to: numb
   return leftOut.reduce((share, left) => {
     if (left.activity !== activity) return share
     const within = Math.max(0, Math.min(to, left.until) - Math.max(from, left.at)) / (to - from)
-    return share * (1 - within * (1 - left.factor))
+    return share * (1 - within * (1 - (left.kind === 'counted' ? 0 : left.factor)))
   }, 1)
 }
 
@@ -178,7 +180,8 @@ export function takeIn(ground: Ground, filter: Filter, evidence: Evidence): numb
 
 function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
   const { state } = filter
-  if (evidence.kind === 'left-out') return 0
+  if (evidence.kind === 'left-out' || evidence.kind === 'counted') return 0
+  if (evidence.kind === 'odd') return unsure(ground, filter, evidence)
   if (evidence.kind === 'used') return use(ground, state, evidence)
   if (evidence.kind === 'panel') return read(ground, filter, evidence)
   filter.shown[evidence.container] = null
@@ -190,6 +193,22 @@ function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
   }
   if (evidence.kind === 'measured') return measure(ground, state, evidence)
   know(ground, state, evidence.container, evidence.level)
+  return 0
+}
+
+/** A level may be anywhere from here on, as far as the crew's own uses can tell: the next reading finds it. */
+const ANYWHERE = 0.5
+function unsure(
+  { model, activities, containers }: Ground,
+  { state, shown }: Filter,
+  { container }: Odd,
+): number {
+  model.containers.forEach(({ capacity }, c) => {
+    if (container !== null && container !== c) return
+    const index = 2 * activities.length + containers.length + c
+    state.covariance[index * state.size + index]! += (ANYWHERE * capacity) ** 2
+    shown[c] = null
+  })
   return 0
 }
 
@@ -226,7 +245,7 @@ function use(ground: Ground, state: Gaussian, { at, activity, n, litres }: Used)
 }
 
 /** A Gaussian look at x: y = x + error. */
-function observe(state: Gaussian, look: Look, y: number, errorVariance: number): number {
+export function observe(state: Gaussian, look: Look, y: number, errorVariance: number): number {
   const u = along(state, look)
   const variance = varianceOf(u, look)
   if (variance <= 0) return 0

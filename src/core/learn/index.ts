@@ -1,17 +1,24 @@
 export type {
   ActivityPrior,
   ContainerPrior,
+  CountedFor,
   Evidence,
   Known,
   LeftOut,
   Measured,
+  Odd,
   PanelRead,
   Used,
 } from './evidence'
 export { CONTRADICTS } from './agreement'
 export type { Agreement } from './agreement'
-export { learn } from './learn'
-export type { Learned } from './learn'
+export { inTime, learn } from './learn'
+export type { LearnOptions, Learned, OwnPrior } from './learn'
+export { trackOf } from './track'
+export type { Track } from './track'
+export { effectsOf } from './effects'
+export { levelOf, ownLevel, rateFactor } from './filter'
+export type { Blur } from './nextToCount'
 export { nowFrom } from './nowFrom'
 export { LEARNED, jointDraws } from './posterior'
 export type { ActivityLearned, LevelNow, Range } from './posterior'

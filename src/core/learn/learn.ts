@@ -1,8 +1,10 @@
 import { ledger } from '../count'
 import {
   compileChances,
+  ownSpread,
   volumePerUse,
   type Activity,
+  type ActivityIndex,
   type Chances,
   type Crew,
   type Id,
@@ -10,11 +12,21 @@ import {
   type StayCase,
 } from '../model'
 import { dailyUse } from '../explain'
+import type { Cv, Days, Factor } from '../quantities'
 import { agreementOf, type Agreement } from './agreement'
 import { effectsOf } from './effects'
 import { nextToCount, type Blur } from './nextToCount'
-import type { ActivityPrior, ContainerPrior, Evidence, LeftOut, Step, Used } from './evidence'
-import { copyFilter, rateFactor, startFilter, type Filter, type Ground } from './filter'
+import type {
+  ActivityPrior,
+  ContainerPrior,
+  CountedFor,
+  Evidence,
+  LeftOut,
+  Odd,
+  Step,
+  Used,
+} from './evidence'
+import { copyFilter, observe, rateFactor, startFilter, type Filter, type Ground } from './filter'
 import { countedRate, learnedOf, levelNow, type ActivityLearned, type LevelNow } from './posterior'
 import { watch } from './probes'
 
@@ -25,6 +37,8 @@ export interface Learned {
   /** In the model's order. */
   activities: ActivityLearned[]
   levels: LevelNow[]
+  /** Per container: the step its probe is held to be stuck at; null: it is believed. */
+  stuck: (number | null)[]
   /** Per container: whether its probe is held for stuck. */
   isSuspect: boolean[]
   /** Every reading beside what the count said then, in the order of time. */
@@ -35,23 +49,37 @@ export interface Learned {
   logZ: number
 }
 
+/** What is believed of the crew before the stay: own level of an activity and how sure it is. */
+export interface OwnPrior {
+  factor: Factor
+  spread: Cv
+}
+
+export interface LearnOptions {
+  /** Ids of activities whose uses are all logged, from the start on. */
+  counted: ReadonlySet<Id>
+  /** Days from the model's start. */
+  until: Days
+  /** By activity; what is not there is as the crew has it. */
+  priors?: ReadonlyMap<Id, OwnPrior>
+}
+
 /**
  * Learns from a stay's evidence (model.md section 6): one pass of a Gaussian filter over it in the order of time, whatever
  * the order it arrived in.
- * @param model the stay compiled from its start @param counted ids of activities whose uses are all logged
- * @param until days from the model's start
+ * @param model the stay compiled from its start
  */
 export function learn(
   stayCase: StayCase,
   model: Model,
   evidence: readonly Evidence[],
-  { counted, until }: { counted: ReadonlySet<Id>; until: number },
+  { counted, until, priors = new Map() }: LearnOptions,
 ): Learned {
-  const ground = groundOf(stayCase, model, evidence, counted)
-  const inTime = [...evidence].sort((a, b) => a.at - b.at || orderOf(a) - orderOf(b))
+  const ground = groundOf(stayCase, model, evidence, counted, priors)
+  const ordered = inTime(evidence)
   const start = startFilter(ground)
   const agreements: Agreement[] = []
-  const { filter, stuck } = watch(ground, copyFilter(start), inTime, until, (reading, before, isLeftOut) =>
+  const { filter, stuck } = watch(ground, copyFilter(start), ordered, until, (reading, before, isLeftOut) =>
     agreements.push(agreementOf(ground, before, reading, isLeftOut)),
   )
   putCountedRates(ground, filter, evidence, until)
@@ -69,9 +97,16 @@ export function learn(
       filter,
       stayCase.crew.activities.map((activity) => dailyUse(stayCase.crew, activity).litres),
     ),
+    stuck,
     isSuspect: stuck.map((step) => step !== null),
     logZ: filter.logZ,
   }
+}
+
+/** A stretch in which an activity's uses were counted, and how many there were. */
+interface CountedUses {
+  made: number
+  expected: number
 }
 
 /** How often a counted activity is done says its log; the panel has no say in it. */
@@ -79,29 +114,69 @@ function putCountedRates(
   ground: Ground,
   { state }: Filter,
   evidence: readonly Evidence[],
-  until: number,
+  until: Days,
 ): void {
-  const { grid, uses } = ground.model
   ground.activities.forEach(({ isCounted, dispersion }, a) => {
-    if (!isCounted || dispersion === 0) return
-    let [made, expected] = [0, 0]
-    for (const one of evidence)
-      if (one.kind === 'used' && one.activity === a && one.at <= until) made += one.n
-    for (let i = 0; i < grid.count; i++) {
-      const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
-      expected += uses[a * grid.count + i]! * Math.min(1, Math.max(0, (until - from) / (to - from)))
-    }
-    const { mean, deviation } = countedRate(made, expected, dispersion)
+    if (dispersion === 0) return
     const index = rateFactor(ground, a)
-    state.mean[index] = mean
-    state.covariance[index * state.size + index] = deviation ** 2
+    if (isCounted) {
+      const { made, expected } = countedUses(ground, evidence, a, [0, until])
+      const { mean, deviation } = countedRate(made, expected, dispersion)
+      state.mean[index] = mean
+      state.covariance[index * state.size + index] = deviation ** 2
+      return
+    }
+    for (const one of evidence) {
+      if (one.kind !== 'counted' || one.activity !== a) continue
+      const { made, expected } = countedUses(ground, evidence, a, [one.at, Math.min(until, one.until)])
+      if (expected > 0) observe(state, { at: [index], weights: [1] }, made / expected, dispersion / expected)
+    }
   })
+}
+
+/** What was made and what the model expected in a stretch, without what was odd in it. */
+function countedUses(
+  { model: { grid, uses } }: Ground,
+  evidence: readonly Evidence[],
+  activity: ActivityIndex,
+  [from, until]: [Days, Days],
+): CountedUses {
+  const odd = evidence.filter((one): one is Odd => one.kind === 'odd' && one.container === null)
+  const isOdd = (at: Days) => odd.some((one) => at >= one.from && at <= one.at)
+  let [made, expected] = [0, 0]
+  for (const one of evidence)
+    if (
+      one.kind === 'used' &&
+      one.activity === activity &&
+      one.at >= from &&
+      one.at <= until &&
+      !isOdd(one.at)
+    )
+      made += one.n
+  for (let i = 0; i < grid.count; i++) {
+    const [begins, ends] = [grid.edges[i]!, grid.edges[i + 1]!]
+    const [first, last] = [Math.max(from, begins), Math.min(until, ends)]
+    if (last <= first) continue
+    const left = odd.reduce(
+      (sum, one) => sum - Math.max(0, Math.min(last, one.at) - Math.max(first, one.from)),
+      last - first,
+    )
+    expected += (uses[activity * grid.count + i]! * Math.max(0, left)) / (ends - begins)
+  }
+  return { made, expected }
+}
+
+/** Evidence in the order of time. */
+export function inTime(evidence: readonly Evidence[]): Evidence[] {
+  return [...evidence].sort((a, b) => a.at - b.at || orderOf(a) - orderOf(b))
 }
 
 /** At the same instant uses come before what was read, and what was done to a tank last. */
 const ORDER: Record<Evidence['kind'], number> = {
   'left-out': 0,
+  counted: 0,
   used: 1,
+  odd: 1.5,
   panel: 2,
   measured: 3,
   moved: 4,
@@ -114,21 +189,33 @@ export function groundOf(
   model: Model,
   evidence: readonly Evidence[],
   counted: ReadonlySet<Id>,
+  priors: ReadonlyMap<Id, OwnPrior> = new Map(),
 ): Ground {
   const chances = compileChances(stayCase, model)
   return {
     model,
     effects: effectsOf(model, ledger(model)),
-    activities: stayCase.crew.activities.map((activity) => activityPrior(activity, stayCase.crew, counted)),
+    activities: stayCase.crew.activities.map((activity) =>
+      activityPrior(activity, stayCase.crew, counted, priors),
+    ),
     containers: chances.containers.map(containerPrior),
-    leftOut: evidence.filter((one): one is LeftOut => one.kind === 'left-out'),
+    leftOut: evidence.filter(
+      (one): one is LeftOut | CountedFor => one.kind === 'left-out' || one.kind === 'counted',
+    ),
   }
 }
 
-function activityPrior(activity: Activity, crew: Crew, counted: ReadonlySet<Id>): ActivityPrior {
+function activityPrior(
+  activity: Activity,
+  crew: Crew,
+  counted: ReadonlySet<Id>,
+  priors: ReadonlyMap<Id, OwnPrior>,
+): ActivityPrior {
+  const prior = priors.get(activity.id)
   return {
     spread: activity.spread.value,
-    levelSpread: activity.levelSpread.value,
+    ownMean: prior?.factor ?? 1,
+    levelSpread: prior?.spread ?? ownSpread(activity),
     isCounted: counted.has(activity.id),
     dispersion: activity.dispersion === 0 ? 0 : dispersionOf(activity, crew),
   }

@@ -57,16 +57,16 @@ export function learnedOf(
   litres: Litres,
   used: readonly Used[],
 ): ActivityLearned {
-  const { levelSpread } = ground.activities[activity]!
+  const { levelSpread, ownMean } = ground.activities[activity]!
   const own = ownLevel(activity)
   const factor = Math.max(LEAST_FACTOR, state.mean[own]!)
   const deviation = Math.sqrt(Math.max(0, state.covariance[own * state.size + own]!))
   return {
-    prior: lognormalRange(litres, litres * levelSpread),
+    prior: lognormalRange(litres * ownMean, litres * ownMean * levelSpread),
     posterior: lognormalRange(litres * factor, litres * deviation),
     factor,
     spread: deviation / factor,
-    cut: levelSpread === 0 ? 0 : Math.max(0, 1 - deviation / levelSpread),
+    cut: levelSpread === 0 ? 0 : Math.max(0, 1 - deviation / (ownMean * levelSpread)),
     logged: used.reduce((sum, one) => sum + (one.activity === activity ? one.n : 0), 0),
   }
 }

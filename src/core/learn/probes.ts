@@ -56,6 +56,7 @@ export function watch(
     all((filter) => goOn(ground, filter, one.at))
     if (one.kind === 'measured') see(one, main, false)
     if (one.kind !== 'panel') {
+      if (one.kind === 'odd') runs.fill(null)
       if (one.kind === 'known' || one.kind === 'moved') runs[one.container] = null
       all((filter) => void takeIn(ground, filter, one))
       continue

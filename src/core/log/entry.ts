@@ -7,7 +7,8 @@ import type { Amount, Kilograms, Litres, Share } from '../quantities'
  * time it was logged in. Ids are unique across devices; an amendment is the same id with a higher revision, a removal one
  * with `isRemoved`.
  */
-export type LogEntry = EntryHead & (StartEntry | UseEntry | ReadingEntry | RunEntry | TextEntry | EndEntry)
+export type LogEntry = EntryHead &
+  (StartEntry | UseEntry | ReadingEntry | RunEntry | OddEntry | ShakedownEntry | TextEntry | EndEntry)
 
 export interface EntryHead {
   id: Id
@@ -60,11 +61,32 @@ export type Saw =
   | { as: 'full' }
   | { as: 'dry' }
 
+export const RUN_WHATS = ['emptied', 'filled', 'put-in', 'took-out'] as const
 /** An errand that was done: what it did to which container; litres where they are known. */
 export interface RunEntry {
   kind: 'run'
-  did: { container: Id; what: 'emptied' | 'filled' | 'put-in' | 'took-out'; litres: Litres | null }[]
+  did: { container: Id; what: (typeof RUN_WHATS)[number]; litres: Litres | null }[]
   place: Id | null
+}
+
+export const ODD_REASONS = ['leak', 'visitor', 'rest', 'other'] as const
+/**
+ * A stretch that says nothing of what a use costs, since something else moved the levels in it: a leak, a visitor, a
+ * shakedown that rested. It ends at the entry's own time; levels are unsure after it until they are read.
+ */
+export interface OddEntry {
+  kind: 'odd'
+  from: WallTime
+  /** Whose level is unsure; null: of all of them. */
+  container: Id | null
+  why: (typeof ODD_REASONS)[number]
+}
+
+export const SHAKEDOWN_STEPS = ['begun', 'rested', 'taken-up', 'ended'] as const
+/** A guided count at a hookup, which may rest for days. */
+export interface ShakedownEntry {
+  kind: 'shakedown'
+  did: (typeof SHAKEDOWN_STEPS)[number]
 }
 
 export const TEXT_KINDS = ['treatment', 'chore', 'trial', 'practice', 'note'] as const

@@ -8,11 +8,20 @@ import {
   type Container,
   type Id,
   type Model,
+  type Stay,
   type StayCase,
 } from '../model'
 import type { Amount, Days, Litres } from '../quantities'
 import { kgPerUnit } from '../weight'
-import { standing, type LogEntry, type ReadingEntry, type RunEntry, type Saw, type UseEntry } from './entry'
+import {
+  standing,
+  type LogEntry,
+  type OddEntry,
+  type ReadingEntry,
+  type RunEntry,
+  type Saw,
+  type UseEntry,
+} from './entry'
 
 /** What a kitchen or luggage scale is off by, kg, standard deviation (assumed). */
 const SCALE_KG = 0.3
@@ -35,13 +44,37 @@ export function evidenceOf(
   counted: ReadonlySet<Id>,
 ): Evidence[] {
   const { stay } = stayCase
-  return standing(log).flatMap((entry): Evidence[] => {
+  const told = standing(log).flatMap((entry): Evidence[] => {
     const at = wallDaysBetween(model.start, entry.at)
     if (entry.stay !== stay.id || at < 0) return []
+    if (entry.kind === 'odd') return ofOdd(entry, at, model)
     if (entry.kind === 'use') return ofUse(entry, at, entry.at, stayCase, model, counted)
     if (entry.kind === 'reading') return ofReading(entry, at, stayCase, model)
     return entry.kind === 'run' ? ofRun(entry, at, stayCase, model) : []
   })
+  return [...told, ...ofCounting(stayCase, model, counted)]
+}
+
+/** Activities that are counted all stay long: from its start on, and still. */
+export function countedThroughout({ start, counted }: Stay): Set<Id> {
+  const whole = counted.filter(({ from, until }) => from <= start && until === null)
+  return new Set(whole.map(({ activity }) => activity))
+}
+
+function ofCounting({ stay, crew }: StayCase, model: Model, counted: ReadonlySet<Id>): Evidence[] {
+  return stay.counted.flatMap(({ activity: id, from, until }): Evidence[] => {
+    const activity = crew.activities.findIndex((one) => one.id === id)
+    if (activity < 0 || counted.has(id)) return []
+    const at = Math.max(0, wallDaysBetween(model.start, from))
+    const ends = until === null ? Infinity : wallDaysBetween(model.start, until)
+    return ends > at ? [{ kind: 'counted', at, until: ends, activity }] : []
+  })
+}
+
+function ofOdd({ from, container: id }: OddEntry, at: Days, model: Model): Evidence[] {
+  const container = id === null ? null : placeOf(model, id)
+  if (id !== null && container === null) return []
+  return [{ kind: 'odd', at, from: Math.max(0, wallDaysBetween(model.start, from)), container }]
 }
 
 function ofUse(

@@ -29,6 +29,7 @@ const reading = (at: string, container: string, saw: object, isOffLevel = false)
   entry(at, { kind: 'reading', container, saw, isOffLevel })
 
 function told(log: LogEntry[], document: Document = trailerDemo(), counted: string[] = []) {
+  document.stays[0]!.counted = []
   const stayCase = caseOf(document, document.stays[0]!.id)
   const model = compile(stayCase)
   return evidenceOf(log, stayCase, model, new Set(counted))

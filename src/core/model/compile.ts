@@ -15,7 +15,7 @@ import type { StayCase } from './stayCase'
 export interface CompileOptions {
   /** Replaces the stay's own horizon, days, > 0. */
   horizonDays?: Days
-  /** Under way: the count starts there instead of at the start of the stay. */
+  /** The count starts there instead of at the start of the stay, or of the case's own `now`. */
   from?: Now
 }
 
@@ -31,7 +31,7 @@ export function compile(stayCase: StayCase, options: CompileOptions = {}): Model
 export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}): Steps<Model> {
   const { stay, rig, crew } = stayCase
   const horizonDays = options.horizonDays ?? stay.horizonDays.value
-  const now = options.from ?? null
+  const now = options.from ?? stayCase.now ?? null
   const start = now?.at ?? stay.start
   if (start < stay.start) throw new RangeError(`${start} is before the stay, which starts ${stay.start}`)
   const grid = partGrid(stay.start, horizonDays, start)

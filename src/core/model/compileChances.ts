@@ -3,7 +3,7 @@ import type { PartGrid } from '../calendar'
 import { heaterOf, membersOf } from './compileContainers'
 import { HEAT_STEP_C, heatExtra } from './compileUses'
 import { sparesOf, type Container } from './containers'
-import type { Activity, Crew } from './crew'
+import { ownSpread, type Activity, type Crew } from './crew'
 import type { Id } from './ids'
 import type { Model, ModelContainer } from './model'
 import type { JointDraws, Now } from './now'
@@ -78,10 +78,11 @@ export function heatStepsAt(warmest: Celsius, above: Celsius): number {
  * @param model what `compile` made of the same case, from the same moment
  */
 export function compileChances(
-  { stay, rig, crew }: StayCase,
+  stayCase: StayCase,
   model: Model,
-  from: Now | null = null,
+  from: Now | null = stayCase.now ?? null,
 ): Chances {
+  const { stay, rig, crew } = stayCase
   const days = model.grid.day[model.grid.count - 1]! + 1
   return {
     activities: crew.activities.map((activity, a) => activityChance(activity, a, crew, model)),
@@ -108,7 +109,7 @@ function activityChance(
   const many = units.filter((unit) => !isOnce(unit))
   return {
     spread: activity.spread.value,
-    levelSpread: activity.levelSpread.value,
+    levelSpread: ownSpread(activity),
     exact: activity.dispersion === 0,
     isMany: many.length > 0,
     many: added(lines(many), grid.count),

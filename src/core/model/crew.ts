@@ -1,4 +1,4 @@
-import type { Origin, Quantity } from '../quantities'
+import type { Cv, Factor, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 import type { Role } from './rig'
 
@@ -53,6 +53,18 @@ export interface TimedFlow {
 export const ADDED_FROM = ['body', 'brought-in'] as const
 export type AddedFrom = (typeof ADDED_FROM)[number]
 
+/** What this crew's own log taught of an activity and was taken over: the next prior (model.md section 6). */
+export interface TakenOver {
+  /** Own level: litres of every use are times this. */
+  factor: Factor
+  /** How sure that is: a coefficient of variation, in place of `levelSpread`. */
+  spread: Cv
+  /** Uses that were logged. */
+  entries: number
+  /** ISO 8601 in UTC: only what is logged after it adds. */
+  upTo: string
+}
+
 export interface Activity {
   /** Unique within its crew; the standard ones keep the same id in every crew, so that habits fit all. */
   id: Id
@@ -74,6 +86,8 @@ export interface Activity {
   spread: Quantity
   /** The same of this crew's own level: by how much its mean may differ from the one above, all trip long. */
   levelSpread: Quantity
+  /** Null: nothing was taken over, the numbers above stand. */
+  learned: TakenOver | null
   /** 0: the number of uses is exact; 1: Poisson. */
   dispersion: 0 | 1
   /** What each use adds to the drain from elsewhere, L: urine and solids from the body, paper brought in. */
@@ -129,8 +143,23 @@ export function tricklePerUse({ timed }: Pick<Activity, 'timed'>): number {
   return timed ? timed.trickle.value * timed.paused.value : 0
 }
 
-/** L drawn per use, the mean: by the clock where that is given. */
-export function volumePerUse({ volume, timed }: Pick<Activity, 'volume' | 'timed'>): number {
+/** L drawn per use, the mean: what was put in, times what was learned. */
+export function volumePerUse(activity: Pick<Activity, 'volume' | 'timed' | 'learned'>): number {
+  return putInPerUse(activity) * ownFactor(activity)
+}
+
+/** Own level of the crew as far as it was taken over; 1: nothing was. */
+export function ownFactor({ learned }: Pick<Activity, 'learned'>): Factor {
+  return learned?.factor ?? 1
+}
+
+/** How sure the own level is, a coefficient of variation. */
+export function ownSpread({ learned, levelSpread }: Pick<Activity, 'learned' | 'levelSpread'>): Cv {
+  return learned?.spread ?? levelSpread.value
+}
+
+/** L drawn per use as the owner put it in, or as it is assumed: by the clock where that is given. */
+export function putInPerUse({ volume, timed }: Pick<Activity, 'volume' | 'timed'>): number {
   if (!timed) return volume.value
   const { flow, on, trickle, paused, runUp } = timed
   return flow.value * on.value + trickle.value * paused.value + runUp.value

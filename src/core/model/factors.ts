@@ -1,5 +1,5 @@
 import type { ActiveHabit } from './activeHabits'
-import { tricklePerUse, volumePerUse, type Activity } from './crew'
+import { ownFactor, putInPerUse, tricklePerUse, type Activity } from './crew'
 import type { Effect } from './habit'
 
 /** What the habits that are on make of one activity, per part of the grid. */
@@ -19,16 +19,21 @@ interface Acting {
 /**
  * Rates multiply the uses. Of the volume at most one replacement applies, the first by habit id; then what runs while the
  * water is paused is cut; then all volume multipliers (model.md section 4). A habit of some persons weighs by their share
- * of the uses; a second replacement gets the uses that the first leaves.
+ * of the uses; a second replacement gets the uses that the first leaves. What the crew was learned to take goes on all of it.
  * @param habits in the order of their ids @param count parts
  */
 export function factorsOf(activity: Activity, habits: readonly ActiveHabit[], count: number): PartFactors {
   const acting = actingOn(activity, habits, count)
   const rate = new Float64Array(count).fill(1)
-  if (acting.length === 0) return { rate, volume: new Float64Array(count).fill(volumePerUse(activity)) }
   for (const { effect, share } of acting)
     if (effect.kind === 'rate') multiply(rate, share, effect.factor.value)
-  return { rate, volume: volumes(activity, acting, count) }
+  const volume =
+    acting.length === 0
+      ? new Float64Array(count).fill(putInPerUse(activity))
+      : volumes(activity, acting, count)
+  const own = ownFactor(activity)
+  if (own !== 1) for (let i = 0; i < count; i++) volume[i]! *= own
+  return { rate, volume }
 }
 
 function actingOn({ id }: Activity, habits: readonly ActiveHabit[], count: number): Acting[] {
@@ -71,7 +76,7 @@ function replaced(
       left[i]! -= taken
     }
   }
-  const own = { volume: volumePerUse(activity), trickle: tricklePerUse(activity) }
+  const own = { volume: putInPerUse(activity), trickle: tricklePerUse(activity) }
   for (let i = 0; i < left.length; i++) {
     volume[i]! += left[i]! * own.volume
     trickle[i]! += left[i]! * own.trickle

@@ -39,6 +39,9 @@ export {
   NEVER_RATIONED,
   NEVER_REDUCED,
   TOILET_KINDS,
+  ownFactor,
+  ownSpread,
+  putInPerUse,
   tricklePerUse,
   volumePerUse,
 } from './crew'
@@ -51,6 +54,7 @@ export type {
   FlushSchool,
   HeatEffect,
   Person,
+  TakenOver,
   TimedFlow,
 } from './crew'
 export { DOCUMENT_FORMAT, emptyDocument } from './document'
@@ -68,4 +72,13 @@ export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, Role
 export { LEVEL_ERRORS, isAwayOn, warmestOf } from './stay'
 export { caseOf } from './stayCase'
 export type { StayCase } from './stayCase'
-export type { Absence, Guest, LevelError, RecordedRule, StartLevel, Stay, Weather } from './stay'
+export type {
+  Absence,
+  CountedStretch,
+  Guest,
+  LevelError,
+  RecordedRule,
+  StartLevel,
+  Stay,
+  Weather,
+} from './stay'

@@ -62,6 +62,14 @@ export interface Weather {
   sunset: string
 }
 
+/** A stretch in which the log has every use of an activity; out of it they are expected (model.md section 6). */
+export interface CountedStretch {
+  activity: Id
+  from: WallTime
+  /** Null: it goes on. */
+  until: WallTime | null
+}
+
 export interface Stay {
   id: Id
   name: string
@@ -79,6 +87,7 @@ export interface Stay {
   absences: Absence[]
   guests: Guest[]
   rules: RecordedRule[]
+  counted: CountedStretch[]
   weather: Weather
 }
 

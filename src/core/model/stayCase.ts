@@ -2,6 +2,7 @@ import type { Crew } from './crew'
 import type { Document } from './document'
 import type { Habit } from './habit'
 import { found, type Id } from './ids'
+import type { Now } from './now'
 import type { Rig } from './rig'
 import type { Stay } from './stay'
 
@@ -15,6 +16,8 @@ export interface StayCase {
   crew: Crew
   /** The catalogue: those that are on, and those that could be. */
   habits: Habit[]
+  /** Under way: everything starts there, and rests on what is known by then. Not there: at the start of the stay. */
+  now?: Now
 }
 
 /**

@@ -3,6 +3,7 @@ export type {
   Amount,
   Celsius,
   Cv,
+  Factor,
   Days,
   Kilograms,
   Litres,

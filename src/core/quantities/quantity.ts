@@ -8,6 +8,8 @@ export type PerDay = number
 export type Days = number
 /** A share of a whole, 0 to 1. */
 export type Share = number
+/** What a number is multiplied by, > 0. */
+export type Factor = number
 /** A coefficient of variation, >= 0: the standard deviation as a share of the mean. */
 export type Cv = number
 export type Metres = number

@@ -1,3 +1,4 @@
+import type { LogEntry } from '@/core/log'
 import type { Document, Id } from '@/core/model'
 
 /** The lists of a document that are kept a row per entity. */
@@ -12,13 +13,20 @@ export interface Row {
   entity: Entity
 }
 
-/** One row or the current stay, before and after; null: it was not, or is no longer, there. */
-export type Change = RowChange | CurrentStayChange
+/** One row, one entry of the log or the current stay, before and after; null: it was not, or is no longer, there. */
+export type Change = RowChange | CurrentStayChange | LogChange
 interface RowChange {
   list: ListName
   id: Id
   before: Row | null
   after: Row | null
+}
+/** An entry of the log, which is kept beside the document. */
+export interface LogChange {
+  list: 'log'
+  id: Id
+  before: LogEntry | null
+  after: LogEntry | null
 }
 interface CurrentStayChange {
   list: 'currentStay'
@@ -49,6 +57,8 @@ export function changesBetween(before: Document, after: Document): Change[] {
     changes.push({ list: 'currentStay', before: before.currentStay, after: after.currentStay })
   return changes
 }
+
+export const isOfLog = (change: Change): change is LogChange => change.list === 'log'
 
 /** The changes that take these back, in reverse order. */
 export function inverse(changes: readonly Change[]): Change[] {

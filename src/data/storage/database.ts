@@ -1,10 +1,11 @@
 import Dexie, { type Table } from 'dexie'
+import type { LogEntry } from '@/core/log'
 import { checkUpgraded, rowsUpgrade } from './upgradeRows'
 import type { Row } from './changes'
 import type { HistoryStep } from './documentStore'
 
 interface MetaRow {
-  key: 'currentStay' | 'revision' | 'documentVersion'
+  key: 'currentStay' | 'revision' | 'documentVersion' | 'logRevision'
   value: string | number | null
 }
 
@@ -13,6 +14,7 @@ const LISTS_OF = {
   2: ['rigs', 'crews', 'habits', 'stays'],
   3: ['rigs', 'crews', 'habits', 'stays'],
   4: ['rigs', 'crews', 'habits', 'stays'],
+  5: ['rigs', 'crews', 'habits', 'stays'],
 } as const
 
 /** The owner's data and the demo's are two databases; neither ever touches the other. */
@@ -27,6 +29,8 @@ export class DryCountDatabase extends Dexie {
   stays!: Table<Row, string>
   meta!: Table<MetaRow, string>
   history!: Table<HistoryStep, number>
+  /** By id, and by stay and time. */
+  log!: Table<LogEntry, string>
 
   constructor(space: Space) {
     // Nothing is queried live: rows that are kept twice would only be copied twice.
@@ -47,8 +51,11 @@ export class DryCountDatabase extends Dexie {
       .upgrade(rowsUpgrade(LISTS_OF[3], (documents) => documents.entityFromVersion2))
     this.version(4)
       .stores({})
+      .upgrade(rowsUpgrade(LISTS_OF[4], (documents) => documents.entityFromVersion3))
+    this.version(5)
+      .stores({ log: 'id, [stay+utc]' })
       .upgrade(async (transaction) => {
-        await rowsUpgrade(LISTS_OF[4], (documents) => documents.entityFromVersion3)(transaction)
+        await rowsUpgrade(LISTS_OF[5], (documents) => documents.entityFromVersion4)(transaction)
         await checkUpgraded(transaction)
       })
   }

@@ -1,9 +1,12 @@
-import type { Document } from '@/core/model'
+import type { Document, Id } from '@/core/model'
 import { CURRENT_VERSION } from '@/document'
 import { loadChecks, type Checks } from '../checks'
-import { applied, inverse, type Change } from './changes'
+import type { LogEntry } from '@/core/log'
+import { applied, inverse, isOfLog, type Change, type LogChange } from './changes'
+import { logChangesOf, logStoreOf, neededFor, type LogOperation, type LogRange } from './logStore'
 import { DryCountDatabase, type Space } from './database'
 import type { Committed, DocumentStore, Edit, HistoryStep, Replayed, Snapshot } from './documentStore'
+import Dexie from 'dexie'
 import { StorageFault, storageFault } from './faults'
 import { nextStep, withStep, type HistoryState } from './history'
 import { readRows } from './readRows'
@@ -33,17 +36,25 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
       known = { ...known, document: valid(checks, known.document), isChecked: true }
     return known
   }
-  const write = async <T extends object>(
+  const write = async <T extends { logChanges: LogChange[] }>(
     work: (document: Document, checks: Checks) => Promise<T & { document: Document }>,
-  ): Promise<T & Snapshot> => {
+  ): Promise<T & Snapshot & { logBefore: number }> => {
     const checks = await loadChecks()
     const snapshot = await transaction(database, 'rw', async () => {
       const before = await current(checks)
+      const logBefore = await revisionOf(database, 'logRevision')
       const done = await work(before.document, checks)
       const revision = before.revision + 1
       await database.meta.put({ key: 'revision', value: revision })
       await database.meta.put({ key: 'documentVersion', value: CURRENT_VERSION })
-      return { ...done, revision, ...(await labels(database)) }
+      if (done.logChanges.length > 0) await database.meta.put({ key: 'logRevision', value: revision })
+      return {
+        ...done,
+        revision,
+        logBefore,
+        logRevision: done.logChanges.length > 0 ? revision : logBefore,
+        ...(await labels(database)),
+      }
     })
     known = { revision: snapshot.revision, document: snapshot.document, isChecked: true }
     tabs.tell(snapshot.revision)
@@ -53,28 +64,34 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     find: (database: DryCountDatabase) => Promise<HistoryStep | undefined>,
     undone: 0 | 1,
   ): Promise<Replayed> =>
-    write<Pick<Replayed, 'step'>>(async (document, checks) => {
+    write<Pick<Replayed, 'step' | 'logChanges'>>(async (document, checks) => {
       const step = await find(database)
-      if (!step) return { document, step: null }
+      if (!step) return { document, step: null, logChanges: [] }
       const changes = undone === 1 ? inverse(step.changes) : step.changes
       const next = valid(checks, applied(document, changes))
       await writeChanges(database, changes)
       await database.history.put({ ...step, undone })
       return {
         document: next,
+        logChanges: changes.filter(isOfLog),
         step: { label: step.label, ...(step.by === undefined ? {} : { by: step.by }) },
       }
     })
+
+  const commit: DocumentStore['commit'] = (edits, at) =>
+    write((kept) => makeEdits(database, kept, edits, at, by))
 
   return {
     load: async (unchecked = false) => {
       const checks = unchecked ? null : await loadChecks()
       return transaction(database, 'r', async () => {
         const { document, revision } = await current(checks)
-        return { document, revision, ...(await labels(database)) }
+        const logRevision = await revisionOf(database, 'logRevision')
+        return { document, revision, logRevision, ...(await labels(database)) }
       })
     },
-    commit: (edits, at) => write((kept) => makeEdits(database, kept, edits, at, by)),
+    commit,
+    log: logStoreOf(commit, (of) => transaction(database, 'r', () => readLog(database, of))),
     undo: () => replay(lastStanding, 1),
     redo: () => replay(firstUndone, 0),
     subscribe: (listener) => {
@@ -123,10 +140,11 @@ async function makeEdits(
   edits: readonly Edit[],
   at: number,
   by: string,
-): Promise<Pick<Committed, 'document' | 'dropped'>> {
+): Promise<Pick<Committed, 'document' | 'dropped' | 'logChanges'>> {
   let document = kept
   let history: HistoryState = await readHistory(database)
   const dropped: Committed['dropped'] = []
+  const logChanges: LogChange[] = []
   for (const edit of edits) {
     let edited: Document
     try {
@@ -135,7 +153,9 @@ async function makeEdits(
       dropped.push({ edit, error })
       continue
     }
-    const step = nextStep(history.last, document, edited, edit, at, by)
+    const ofLog = edit.log ? logChangesOf(edit.log, await rowsFor(database, edit.log)) : []
+    const step = nextStep(history.last, document, edited, edit, at, by, ofLog)
+    logChanges.push(...ofLog)
     document = edited
     if (!step) continue
     await writeChanges(database, step.changes)
@@ -144,7 +164,32 @@ async function makeEdits(
     await database.history.put(step.kept)
     history = next
   }
-  return { document, dropped }
+  return { document, dropped, logChanges }
+}
+
+/** What is kept of the log, as far as operations need to know it. */
+async function rowsFor(
+  { log }: DryCountDatabase,
+  operations: readonly LogOperation[],
+): Promise<Map<Id, LogEntry>> {
+  const { all, ids, stays } = neededFor(operations)
+  if (all) return byId(await log.toArray())
+  const found = (await log.bulkGet(ids)).filter((entry) => entry !== undefined)
+  for (const stay of stays) found.push(...(await ofStay(log, { stay })))
+  return byId(found)
+}
+
+const byId = (entries: readonly LogEntry[]) => new Map(entries.map((entry) => [entry.id, entry]))
+
+function ofStay(log: DryCountDatabase['log'], { stay, from, until }: LogRange): PromiseLike<LogEntry[]> {
+  return log
+    .where('[stay+utc]')
+    .between([stay, from ?? Dexie.minKey], [stay, until ?? Dexie.maxKey], true, true)
+    .toArray()
+}
+
+async function readLog({ log }: DryCountDatabase, of?: LogRange): Promise<LogEntry[]> {
+  return of ? ofStay(log, of) : log.toArray()
 }
 
 async function labels(database: DryCountDatabase): Promise<Pick<Snapshot, 'undo' | 'redo'>> {
@@ -185,13 +230,20 @@ function firstUndone({ history }: DryCountDatabase): Promise<HistoryStep | undef
   return history.where('undone').equals(1).first()
 }
 
-async function revisionOf({ meta }: DryCountDatabase): Promise<number> {
-  const value = (await meta.get('revision'))?.value
+async function revisionOf(
+  { meta }: DryCountDatabase,
+  key: 'revision' | 'logRevision' = 'revision',
+): Promise<number> {
+  const value = (await meta.get(key))?.value
   return typeof value === 'number' ? value : 0
 }
 
 async function writeChanges(database: DryCountDatabase, changes: readonly Change[]): Promise<void> {
+  const entries = changes.filter(isOfLog)
+  await database.log.bulkPut(entries.flatMap(({ after }) => (after ? [after] : [])))
+  await database.log.bulkDelete(entries.flatMap(({ id, after }) => (after ? [] : [id])))
   for (const change of changes) {
+    if (change.list === 'log') continue
     if (change.list === 'currentStay') await database.meta.put({ key: 'currentStay', value: change.after })
     else if (change.after) await database[change.list].put(change.after)
     else await database[change.list].delete(change.id)

@@ -1,5 +1,6 @@
 import type { Document } from '@/core/model'
-import type { Change } from './changes'
+import type { Change, LogChange } from './changes'
+import type { LogOperation, LogStore } from './logStore'
 
 /** What an edit is called in the history; the texts give each its words. */
 export type EditLabel =
@@ -15,6 +16,9 @@ export type EditLabel =
   | 'switch-stay'
   | 'copy'
   | 'remove'
+  | 'log'
+  | 'shakedown'
+  | 'take-over'
 
 /** A change of the document as a function, so that it can be made again on top of another tab's edit. */
 export interface Edit {
@@ -24,6 +28,8 @@ export interface Edit {
    * @throws where it does not fit what is kept by now: it is then left out, alone
    */
   make: (document: Document) => Document
+  /** What it does to the log, in the same step. */
+  log?: readonly LogOperation[]
   /** Edits with the same key within `COALESCE_MS` are one step of the history: a drag, not its every pixel. */
   coalesce: string | null
   /** UTC milliseconds of the edit itself; without it, those of the commit. */
@@ -47,18 +53,25 @@ export interface Snapshot {
   document: Document
   /** Grows with every write of any tab. */
   revision: number
+  /** The revision at which the log was written last. */
+  logRevision: number
   undo: EditLabel | null
   redo: EditLabel | null
 }
 
 /** What came of a commit. */
 export interface Committed extends Snapshot {
+  /** What became of the log, and the revision at which it was written before. */
+  logChanges: LogChange[]
+  logBefore: number
   /** Edits that no longer fitted, with what they threw; the others are written. */
   dropped: { edit: Edit; error: unknown }[]
 }
 
 /** What came of an undo or redo; `step` is the one moved, null where there was none. */
 export interface Replayed extends Snapshot {
+  logChanges: LogChange[]
+  logBefore: number
   step: Pick<HistoryStep, 'label' | 'by'> | null
 }
 
@@ -79,6 +92,7 @@ export interface DocumentStore {
   /** Takes back, or makes again, one step; the same snapshot where there is none. */
   undo: () => Promise<Replayed>
   redo: () => Promise<Replayed>
+  log: LogStore
   /**
    * Calls back after another tab has written ('edited'), has brought a newer application whose data this one cannot read
    * ('outdated'), or what was kept has been deleted ('deleted'; in both the store is closed). @returns stops listening

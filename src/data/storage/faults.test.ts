@@ -59,7 +59,11 @@ describe('what is on the disk is checked when it is read', () => {
     expect(await kindOf(store.load())).toBe('newer')
     expect(await kindOf(store.commit([load], 2))).toBe('newer')
     store.close()
-    expect(JSON.parse(await salvaged('mine'))).toEqual({ ...trailerDemo(), version: CURRENT_VERSION + 1 })
+    expect(JSON.parse(await salvaged('mine'))).toEqual({
+      ...trailerDemo(),
+      version: CURRENT_VERSION + 1,
+      log: [],
+    })
   })
 
   it('what an undo would lead to is checked as well', async () => {

@@ -1,5 +1,5 @@
 import type { Document } from '@/core/model'
-import { changesBetween, merged, type Change } from './changes'
+import { changesBetween, merged, type Change, type LogChange } from './changes'
 import { COALESCE_MS, HISTORY_STEPS, type Edit, type HistoryStep } from './documentStore'
 
 interface NextStep {
@@ -26,8 +26,9 @@ export function nextStep(
   edit: Edit,
   at: number,
   by: string,
+  logChanges: readonly LogChange[] = [],
 ): NextStep | null {
-  const changes = changesBetween(before, after)
+  const changes = [...changesBetween(before, after), ...logChanges]
   if (changes.length === 0) return null
   const { label, coalesce } = edit
   const madeAt = edit.at ?? at

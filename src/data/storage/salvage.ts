@@ -17,7 +17,10 @@ export async function salvaged(space: Space): Promise<string> {
     const rows = await readRows((name) => database.table(name))
     const written = (await database.table('meta').get('documentVersion')) as { value?: unknown } | undefined
     const version = typeof written?.value === 'number' ? written.value : versionOf(database)
-    return `${JSON.stringify({ ...rows, version }, null, 2)}\n`
+    const log = database.tables.some(({ name }) => name === 'log')
+      ? { log: await database.table('log').toArray() }
+      : {}
+    return `${JSON.stringify({ ...rows, version, ...log }, null, 2)}\n`
   } finally {
     database.close()
   }

@@ -38,7 +38,7 @@ export function rowsUpgrade<List extends string>(
       .toCollection()
       .modify((step) => {
         for (const change of step.changes) {
-          if (change.list === 'currentStay') continue
+          if (change.list === 'currentStay' || change.list === 'log') continue
           const list = change.list as string as List
           if (change.before) change.before.entity = upgraded(list, change.before.entity)
           if (change.after) change.after.entity = upgraded(list, change.after.entity)

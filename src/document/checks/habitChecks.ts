@@ -3,7 +3,7 @@ import {
   NEVER_REDUCED,
   TOILET_KINDS,
   tricklePerUse,
-  volumePerUse,
+  putInPerUse,
   type Activity,
   type Crew,
   type Effect,
@@ -61,7 +61,7 @@ function addedFaults(effect: Effect, activities: readonly Activity[], path: Path
 
 function reduces(effect: Effect, activity: Activity): boolean {
   if (effect.kind === 'trickle') return effect.factor.value < 1 && tricklePerUse(activity) > 0
-  if (effect.kind === 'replace') return effect.volume.value < volumePerUse(activity)
+  if (effect.kind === 'replace') return effect.volume.value < putInPerUse(activity)
   return (effect.kind === 'rate' || effect.kind === 'volume') && effect.factor.value < 1
 }
 

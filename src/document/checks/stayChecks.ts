@@ -8,9 +8,15 @@ type Check = (document: Document, stay: Stay, path: Path) => DocumentFault[]
 
 /** A stay's references, times and starting levels. */
 export const stayChecks: Check = (document, stay, path) =>
-  [timeChecks, referenceChecks, levelChecks, habitsOnChecks, absenceChecks, landChecks].flatMap((check) =>
-    check(document, stay, path),
-  )
+  [
+    timeChecks,
+    referenceChecks,
+    levelChecks,
+    habitsOnChecks,
+    absenceChecks,
+    landChecks,
+    countedChecks,
+  ].flatMap((check) => check(document, stay, path))
 
 const timeChecks: Check = (_, stay, path) => {
   const days = wallDaysBetween(stay.start, stay.leaveAt)
@@ -58,7 +64,7 @@ const levelChecks: Check = (document, stay, path) => {
 }
 
 const habitsOnChecks: Check = (document, stay, path) => {
-  const choices = new Set<string>()
+  const choices = new Map<string, [number, number][]>()
   const persons = document.crews.find(({ id }) => id === stay.crew)?.persons
   const seen = new Set<string>()
   const rig = document.rigs.find(({ id }) => id === stay.rig)
@@ -92,11 +98,16 @@ const habitsOnChecks: Check = (document, stay, path) => {
       ]
     const [how, where] = [habit.group && `how ${habit.group}`, habit.where && `where ${habit.where}`]
     const made = [how, where].filter((choice) => choice !== null)
-    const isRival = made.some((choice) => choices.has(choice))
-    for (const choice of made) choices.add(choice)
+    const span = days ?? ALL_DAYS
+    const isRival = made.some((choice) => choices.get(choice)?.some((other) => areTogether(other, span)))
+    for (const choice of made) choices.set(choice, [...(choices.get(choice) ?? []), span])
     return isRival ? [{ code: 'rivals-on', path: at, found: show(habit.name), expected: '' }] : []
   })
 }
+
+const ALL_DAYS: [number, number] = [0, Infinity]
+/** Of two choices that exclude each other one may follow the other. */
+const areTogether = (a: [number, number], b: [number, number]) => a[0] <= b[1] && b[0] <= a[1]
 
 const absenceChecks: Check = (document, stay, path) => {
   const persons = document.crews.find(({ id }) => id === stay.crew)?.persons
@@ -158,4 +169,17 @@ const landChecks: Check = (_, { rules, weather }, path) => {
     ),
     ...night,
   ]
+}
+
+/** A stretch that is counted is of an activity of the crew, and does not end before it begins. */
+const countedChecks: Check = ({ crews }, stay, path) => {
+  const activities = crews.find(({ id }) => id === stay.crew)?.activities
+  return stay.counted.flatMap(({ activity, from, until }, i): DocumentFault[] => {
+    const at = [...path, 'counted', i]
+    if (activities && !activities.some(({ id }) => id === activity))
+      return [{ code: 'dangling', path: [...at, 'activity'], found: show(activity), expected: 'activity' }]
+    return until !== null && until < from
+      ? [{ code: 'ends-before-start', path: [...at, 'until'], found: show(until), expected: from }]
+      : []
+  })
 }

@@ -24,7 +24,7 @@ export function copyCrew(draft: Document, stayId: Id, newId: Id, name: string): 
 /** A copy of a stay, right after it and shown from now on. */
 export function copyStay(draft: Document, stayId: Id, newId: Id, name: string): void {
   const place = draft.stays.findIndex(({ id }) => id === stayId) + 1
-  draft.stays.splice(place, 0, { ...copyOf(stayOf(draft, stayId)), id: newId, name })
+  draft.stays.splice(place, 0, { ...copyOf(stayOf(draft, stayId)), id: newId, name, counted: [] })
   draft.currentStay = newId
 }
 

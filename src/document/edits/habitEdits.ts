@@ -64,16 +64,20 @@ export function newHabit(id: Id, name: string): Habit {
   }
 }
 
-/** Switches a habit of a stay on or off; its rivals give way. @param days both ends included; null: the whole stay */
+/**
+ * Switches a habit of a stay on or off; its rivals give way. @param days both ends included; null: the whole stay
+ * @param today the day of a stay under way, from which on it is switched
+ */
 export function setHabit(
   draft: Document,
   stayId: Id,
   habit: Id,
   on: boolean,
   days: [number, number] | null = null,
+  today = 0,
 ): void {
   const stay = stayOf(draft, stayId)
-  stay.habits = switched(draft.habits, stay.habits, habit, on, days)
+  stay.habits = switched(draft.habits, stay.habits, habit, on, days, today)
 }
 
 /** Who takes part in a habit that is on; nobody or everybody: everyone. */

@@ -98,7 +98,8 @@ export function removePerson(draft: Document, crewId: Id, personId: Id): void {
 }
 
 /** What a stay says of people who are not in its crew goes; a habit that only they took part in is everyone's. */
-export function dropStrangers(stay: Stay, { persons }: Crew): void {
+export function dropStrangers(stay: Stay, { persons, activities }: Crew): void {
+  stay.counted = stay.counted.filter(({ activity }) => activities.some(({ id }) => id === activity))
   const isThere = (person: Id) => persons.some(({ id }) => id === person)
   stay.absences = stay.absences.filter(({ person }) => isThere(person))
   stay.guests = stay.guests.filter(({ person }) => isThere(person))
@@ -125,6 +126,8 @@ export function setOwnRate(
 export function removeActivity(draft: Document, crewId: Id, activityId: Id): void {
   const crew = crewOf(draft, crewId)
   crew.activities = crew.activities.filter(({ id }) => id !== activityId)
+  for (const stay of draft.stays)
+    if (stay.crew === crewId) stay.counted = stay.counted.filter(({ activity }) => activity !== activityId)
   for (const person of crew.persons)
     person.rates = person.rates.filter(({ activity }) => activity !== activityId)
   const elsewhere = draft.crews.some(({ activities }) => activities.some(({ id }) => id === activityId))

@@ -1,11 +1,17 @@
 import { fromVersion1 } from './fromVersion1'
 import { fromVersion2 } from './fromVersion2'
 import { fromVersion3 } from './fromVersion3'
+import { fromVersion4 } from './fromVersion4'
 
 export type Migration = (document: unknown) => unknown
 
 /** `chain[n]` turns a document of version n into version n + 1. Contiguous from 1; each gets a copy of a checked one. */
-export const chain: Record<number, Migration> = { 1: fromVersion1, 2: fromVersion2, 3: fromVersion3 }
+export const chain: Record<number, Migration> = {
+  1: fromVersion1,
+  2: fromVersion2,
+  3: fromVersion3,
+  4: fromVersion4,
+}
 
 /**
  * Carries a document from its version to another one, step by step, on copies.

@@ -31,6 +31,12 @@ export const dateField = z
   .refine((date) => isWallTime(`${date}T00:00`), { params: { code: 'bad-time' } })
 export const wallTimeField = z.string().refine(isWallTime, { params: { code: 'bad-time' } })
 
+/** ISO 8601 in UTC, to the millisecond. */
+export const utcField = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/)
+  .refine((utc) => isWallTime(utc.slice(0, 16)), { params: { code: 'bad-time' } })
+
 /** Fields with an origin, for the sources that a version of the document knows. */
 export function originFields<const S extends string>(sources: readonly S[]) {
   const owner = z.strictObject({ by: z.literal('owner') })

@@ -33,5 +33,10 @@ export const LIMITS = {
   /** Probes of one tank's panel. */
   probes: 12,
   absences: 10_000,
+  ownFactor: { min: 0.02, max: 50 },
+  logEntries: 100_000,
+  /** Uses in one entry. */
+  usesAtOnce: 1000,
+  minutesOn: 1440,
   fileBytes: 50 * 1024 * 1024,
 } as const

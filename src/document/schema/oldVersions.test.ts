@@ -6,9 +6,9 @@ import { oldSchema } from './oldVersions'
 type Loose = Record<string, never> & {
   rigs: { name: string; containers: { kind: string; capacity: { value: unknown; by: string } }[] }[]
   crews: { activities: { rate: { value: number }; kind: string }[] }[]
-  stays: { start: string; absences: object[] }[]
+  stays: { start: string; absences: { days?: [number, number] }[]; counted?: object[] }[]
 }
-const OLD = [1, 2, 3]
+const OLD = [1, 2, 3, 4]
 const fixture = (version: number) =>
   JSON.parse(readFileSync(`src/document/fixtures/version-${version}.drycount.json`, 'utf8')) as Loose
 
@@ -28,12 +28,18 @@ describe.each(OLD)('a file of version %i', (version) => {
     expect(result).toMatchObject({ ok: true, value: { version: CURRENT_VERSION } })
     if (!result.ok) return
     expect(result.value.rigs.map(({ name }) => name)).toEqual(before.rigs.map(({ name }) => name))
+    expect(result.log).toEqual([])
     for (const stay of result.value.stays) {
+      expect(stay.counted).toEqual([])
+      if (version > 3) continue
       expect(stay.guests).toEqual([])
       expect(stay.habits.every(({ persons }) => persons === null)).toBe(true)
       expect(stay.absences.every(({ days, weekdays }) => days[0] === days[1] && weekdays === null)).toBe(true)
     }
     expect(result.value.stays[0]!.absences).toHaveLength(before.stays[0]!.absences.length)
+    for (const { activities } of result.value.crews)
+      expect(activities.every(({ learned }) => learned === null)).toBe(true)
+    if (version > 3) return
     for (const habit of result.value.habits) expect(habit.where).toBeNull()
     for (const container of result.value.rigs[0]!.containers)
       if ('panel' in container) expect(container.panel).toBeNull()

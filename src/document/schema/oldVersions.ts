@@ -8,6 +8,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   1: () => import('../../../docs/schema/document-1.schema.json'),
   2: () => import('../../../docs/schema/document-2.schema.json'),
   3: () => import('../../../docs/schema/document-3.schema.json'),
+  4: () => import('../../../docs/schema/document-4.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

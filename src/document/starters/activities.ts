@@ -92,6 +92,6 @@ export function ownActivity(id: string, name: string): Activity {
 }
 
 /** How far one use lies from the mean, and this crew's mean from the one above, until it was learned (model.md section 5). */
-function assumedSpreads(): Pick<Activity, 'spread' | 'levelSpread'> {
-  return { spread: fromSource(0.35, 'assumed'), levelSpread: fromSource(0.2, 'assumed') }
+function assumedSpreads(): Pick<Activity, 'spread' | 'levelSpread' | 'learned'> {
+  return { spread: fromSource(0.35, 'assumed'), levelSpread: fromSource(0.2, 'assumed'), learned: null }
 }

@@ -99,7 +99,7 @@ export function startDocument(
   stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
-    version: 4,
+    version: 5,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],
@@ -178,6 +178,7 @@ function starterStay({ start, nights }: StartChoices, name: string, id: string, 
     habits: [],
     absences: [],
     guests: [],
+    counted: [],
     rules: [],
     weather: assumedWeather(),
   }

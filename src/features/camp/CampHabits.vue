@@ -23,7 +23,7 @@ const stopper = computed(
 
 function toggle(habit: string, on: boolean) {
   const stayId = forecast.stay!.id
-  workspace.edit('habit', (draft) => setHabit(draft, stayId, habit, on))
+  workspace.edit('habit', (draft) => setHabit(draft, stayId, habit, on, null, forecast.today))
 }
 </script>
 

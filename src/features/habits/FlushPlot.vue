@@ -21,8 +21,8 @@ const HEIGHT = 230
 
 /** Little water from the left: a mound; much from the right: the tank. The days a toilet lasts fall as its water grows. */
 const shape = computed(() => {
-  const { stay } = forecast
-  const until = stay ? wallDaysBetween(stay.start, stay.leaveAt) : 0
+  const { stay, model } = forecast
+  const until = stay && model ? wallDaysBetween(model.start, stay.leaveAt) : 0
   const widest = Math.max(...props.points.map(({ liquid }) => liquid), props.crew.flush.plenty.value * 1.3)
   const most = Math.max(...props.points.map(({ toiletDays }) => toiletDays))
   const longest = Math.max(until * 1.12, Math.min(most, Math.max(until * 2, 6)))

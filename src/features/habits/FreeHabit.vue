@@ -29,11 +29,11 @@ const workspace = useWorkspaceStore()
 const advice = useAdviceStore()
 
 const habit = computed(() => props.row.habit)
-const on = computed(() => forecast.stay?.habits.find((one) => one.habit === habit.value.id) ?? null)
+const on = computed(() => forecast.habitsOn.find((one) => one.habit === habit.value.id) ?? null)
 const never = computed(() => forecast.stay && neverHolds(habit.value, forecast.stay))
 /** Those that are on and would give way. */
 const rivals = computed(() => {
-  const ids = forecast.stay?.habits.map((one) => one.habit) ?? []
+  const ids = forecast.habitsOn.map((one) => one.habit)
   return workspace.document.habits
     .filter((other) => other.id !== habit.value.id && ids.includes(other.id) && areRivals(habit.value, other))
     .map(({ name }) => name)
@@ -45,7 +45,7 @@ const isOwn = computed(() => !(STARTER_HABIT_IDS as readonly string[]).includes(
 function toggle(next: boolean) {
   const stay = forecast.stay!.id
   const { id } = habit.value
-  workspace.edit('habit', (draft) => setHabit(draft, stay, id, next))
+  workspace.edit('habit', (draft) => setHabit(draft, stay, id, next, null, forecast.today))
 }
 function remove() {
   const { id } = habit.value

@@ -4,7 +4,7 @@ import type { Id } from '@/core/model'
 import type { HabitSet } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { stayOf } from '@/document/edits'
+import { setHabit, stayOf } from '@/document/edits'
 import BotherMarks from '@/parts/BotherMarks.vue'
 import { formatDays, formatNumber } from '@/texts'
 import * as t from '@/texts/t'
@@ -21,7 +21,7 @@ const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 
 const habitOf = (id: Id) => workspace.document.habits.find((habit) => habit.id === id)
-const on = computed(() => (forecast.stay?.habits ?? []).map(({ habit }) => habit))
+const on = computed(() => forecast.habitsOn.map(({ habit }) => habit))
 const rows = computed(() =>
   props.set.habits.flatMap((id) => {
     const habit = habitOf(id)
@@ -39,7 +39,15 @@ function take() {
   const { id } = forecast.stay!
   props.taking(() =>
     workspace.edit('habit', (draft) => {
-      stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null, persons: null }))
+      if (forecast.today === 0)
+        stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null, persons: null }))
+      // Under way the days that were lived keep theirs.
+      else {
+        for (const habit of on.value)
+          if (!props.set.habits.includes(habit)) setHabit(draft, id, habit, false, null, forecast.today)
+        for (const habit of props.set.habits)
+          if (!on.value.includes(habit)) setHabit(draft, id, habit, true, null, forecast.today)
+      }
     }),
   )
 }

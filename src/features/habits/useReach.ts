@@ -40,7 +40,10 @@ export function useReach() {
     forget()
     state.value = 'running'
     askedNights.value = nights
-    askedDays.value = wallDaysBetween(stay.start, leaveAfterNights(stay.start, stay.leaveAt, nights))
+    askedDays.value = wallDaysBetween(
+      stayCase.now?.at ?? stay.start,
+      leaveAfterNights(stay.start, stay.leaveAt, nights),
+    )
     const subject = jobs.subjectOf(stayCase)
     const options = {
       seed: SEED,

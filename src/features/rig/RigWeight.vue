@@ -32,7 +32,7 @@ const now = computed(() => {
 const days = computed(() => {
   const { model, result } = forecast
   if (!model || !result) return []
-  const parts = partAt(model, wallDaysBetween(props.stay.start, props.stay.leaveAt)) + 1
+  const parts = partAt(model, wallDaysBetween(model.start, props.stay.leaveAt)) + 1
   const zero = dayZero(props.stay.start)
   return aboardByDay(props.rig, model, result.ledger, parts).map(({ day, most }) => ({
     most,

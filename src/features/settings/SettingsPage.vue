@@ -5,6 +5,7 @@ import ImportChoice from './ImportChoice.vue'
 import { ref } from 'vue'
 import { UNITS, type Dimension } from '@/core/quantities'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
+import { useClockStore } from '@/data/clockStore'
 import { useKeepingStore } from '@/data/keepingStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import FileMessages from '@/parts/files/FileMessages.vue'
@@ -18,6 +19,7 @@ import AppChoices from '@/ui/AppChoices.vue'
 import AppDialog from '@/ui/AppDialog.vue'
 
 const settings = useSettingsStore()
+const clock = useClockStore()
 const keeping = useKeepingStore()
 const workspace = useWorkspaceStore()
 const { message, pending, exportFile, importFile, chooseImport } = useFiles()
@@ -28,14 +30,15 @@ function setUnit(dimension: Dimension, unit: string) {
   settings.units = { ...settings.units, [dimension]: unit }
 }
 async function resetDemo() {
-  const { demoDocument } = await import('@/data/demo')
-  const demo = await demoDocument(settings.units)
-  workspace.replace('start', () => demo)
+  const { demoFile } = await import('@/data/demo')
+  const { document, log } = await demoFile(settings.units)
+  workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }])
+  clock.backToStart()
 }
 const isClearing = ref(false)
 async function clear() {
   isClearing.value = false
-  workspace.replace('clear', () => emptyDocument())
+  workspace.replace('clear', () => emptyDocument(), null, [{ op: 'replace', entries: [] }])
   const said = message.value
   await workspace.settled()
   // Something else has been said since.

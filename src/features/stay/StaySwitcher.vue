@@ -21,7 +21,7 @@ function copy() {
 }
 function remove() {
   const { id } = props.stay
-  workspace.edit('remove', (draft) => removeStay(draft, id))
+  workspace.edit('remove', (draft) => removeStay(draft, id), null, [{ op: 'drop-stay', stay: id }])
 }
 </script>
 

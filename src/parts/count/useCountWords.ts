@@ -21,10 +21,10 @@ export function useCountWords() {
 /** A count in words: what is large, what is said, what is short. */
 export function countWords(stay: Stay, model: Model, result: Count) {
   const now = today()
-  const nights = nightsBetween(stay.start, stay.leaveAt)
+  const nights = nightsBetween(model.start, stay.leaveAt)
   const horizon = formatNumber(model.horizonDays, 0)
   const stopper = model.containers.find(({ id }) => id === result.stopper)?.name ?? null
-  const lasts = result.days === null || result.days >= wallDaysBetween(stay.start, stay.leaveAt)
+  const lasts = result.days === null || result.days >= wallDaysBetween(model.start, stay.leaveAt)
   return {
     days: result.days,
     figure: result.days === null ? horizon : formatDays(result.days),
@@ -36,7 +36,7 @@ export function countWords(stay: Stay, model: Model, result: Count) {
     startsPast: result.days === 0,
     lasts,
     marks: {
-      start: formatDate(stay.start, now),
+      start: formatDate(model.start, now),
       stop: result.at && !lasts ? formatDate(dayZero(result.at)) : null,
       end: formatDate(stay.leaveAt, now),
     },

@@ -1,6 +1,15 @@
 import { ref, shallowRef } from 'vue'
+import type { LogEntry } from '@/core/log'
 import type { Document } from '@/core/model'
-import { addDocument, fileName, LIMITS, pathText, writeDocument, type DocumentFault } from '@/document'
+import {
+  addFile,
+  fileName,
+  LIMITS,
+  pathText,
+  writeDocument,
+  type DocumentFault,
+  type Opened,
+} from '@/document'
 import { loadChecks } from '@/data/checks'
 import { useKeepingStore } from '@/data/keepingStore'
 import { newId } from '@/data/newId'
@@ -18,6 +27,7 @@ export interface FileMessage {
 export interface PendingImport {
   name: string
   document: Document
+  log: LogEntry[]
 }
 
 const FAULTS_SHOWN = 5
@@ -29,10 +39,17 @@ export function useFiles() {
   const message = ref<FileMessage | null>(null)
   const pending = shallowRef<PendingImport | null>(null)
 
-  function exportFile() {
+  /** The document with all of its log. Where that cannot be read, that is said, and no half of it is handed out. */
+  async function exportFile() {
     const { document } = workspace
+    await workspace.settled()
+    const log = await workspace.wholeLog().catch(() => null)
+    if (log === null) {
+      message.value = { text: t.settings.logUnread, faults: [] }
+      return
+    }
     const stay = document.stays.find(({ id }) => id === document.currentStay)
-    saveFile(writeDocument(document), fileName(stay?.name ?? ''))
+    saveFile(writeDocument(document, log), fileName(stay?.name ?? ''))
     keeping.exported()
   }
 
@@ -44,8 +61,8 @@ export function useFiles() {
     }
     if (!result.ok) message.value = refusal(file.name, result.faults)
     else if (workspace.document.stays.length === 0)
-      await take({ name: file.name, document: result.value }, 'replace')
-    else pending.value = { name: file.name, document: result.value }
+      await take({ name: file.name, document: result.value, log: result.log }, 'replace')
+    else pending.value = { name: file.name, document: result.value, log: result.log }
   }
 
   /** What to do with the file that waits. */
@@ -55,9 +72,24 @@ export function useFiles() {
   }
 
   /** Said to be opened once it is kept; where it could not be, that is said. */
-  async function take({ name, document: opened }: PendingImport, how: 'replace' | 'add') {
-    const make = how === 'replace' ? () => opened : (current: Document) => addDocument(current, opened, newId)
-    const result = workspace.replace('import', make)
+  async function take({ name, document: opened, log }: PendingImport, how: 'replace' | 'add') {
+    // Made again on top of another tab's edit, ids stay those that the log was given.
+    const given = new Map<string, string>()
+    const added = (current: Document) => {
+      let n = 0
+      return addFile(current, opened, log, (kind) => {
+        const key = `${kind} ${(n += 1)}`
+        const id = given.get(key) ?? newId(kind)
+        given.set(key, id)
+        return id
+      })
+    }
+    const result =
+      how === 'replace'
+        ? workspace.replace('import', () => opened, null, [{ op: 'replace', entries: log }])
+        : workspace.replace('import', (current) => added(current).document, null, [
+            { op: 'merge', entries: added(workspace.document).log },
+          ])
     if (!result.ok) {
       message.value = refusal(name, result.faults)
       return
@@ -72,9 +104,7 @@ export function useFiles() {
   return { message, pending, exportFile, importFile, chooseImport }
 }
 
-async function readFile(
-  file: File,
-): Promise<{ ok: true; value: Document } | { ok: false; faults: DocumentFault[] }> {
+async function readFile(file: File): Promise<Opened> {
   if (file.size > LIMITS.fileBytes)
     return {
       ok: false,

@@ -16,7 +16,7 @@ const chances = useRiskStore()
 const series = computed(() => {
   const { stay, model, result } = forecast
   if (!stay || !model || !result) return []
-  return levelSeries(model, result, wallDaysBetween(stay.start, stay.leaveAt), chances.risk?.fans)
+  return levelSeries(model, result, wallDaysBetween(model.start, stay.leaveAt), chances.risk?.fans)
 })
 const sentence = useChartSentence()
 </script>

@@ -20,9 +20,9 @@ const TALL = 74
 
 const shape = computed(() => {
   const { risk } = chances
-  const { stay } = forecast
-  if (!risk || !stay) return null
-  const until = wallDaysBetween(stay.start, stay.leaveAt)
+  const { stay, model } = forecast
+  if (!risk || !stay || !model) return null
+  const until = wallDaysBetween(model.start, stay.leaveAt)
   const { span, bars } = spreadShape(risk.sorted, until)
   const x = (days: number) => (Math.min(days, span) / span) * width.value
   const step = [1, 2, 4, 10, 20, 40].find((size) => span / size <= width.value / 46) ?? 60

@@ -23,7 +23,7 @@ export function useRiskWords() {
 
 /** Trips in words. */
 export function riskWords(risk: Risk, stay: Pick<Stay, 'start' | 'leaveAt'>, model: Model) {
-  const nights = nightsBetween(stay.start, stay.leaveAt)
+  const nights = nightsBetween(model.start, stay.leaveAt)
   const { planOn, likely, atBest } = risk
   return {
     planOn,

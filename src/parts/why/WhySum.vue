@@ -36,9 +36,9 @@ const isReached = computed(
   () => props.until === 'own-count' && forecast.result?.containers[index.value] != null,
 )
 const when = computed(() => {
-  const { stay } = forecast
-  if (!stay || !sum.value || !isReached.value) return null
-  const { day, part } = formatPartOfDay(addWallDays(stay.start, sum.value.days))
+  const { model } = forecast
+  if (!model || !sum.value || !isReached.value) return null
+  const { day, part } = formatPartOfDay(addWallDays(model.start, sum.value.days))
   return `${day}, ${part}`
 })
 

@@ -28,7 +28,7 @@ const refused = ref('')
 const flows = computed(() => {
   const { model, result } = forecast
   if (!model || !result) return []
-  const parts = partAt(model, wallDaysBetween(props.stay.start, props.stay.leaveAt)) + 1
+  const parts = partAt(model, wallDaysBetween(model.start, props.stay.leaveAt)) + 1
   return pipeFlows(props.rig, model, result.ledger, parts)
 })
 const largest = computed(() => Math.max(1e-9, ...flows.value.map(({ perDay }) => perDay)))

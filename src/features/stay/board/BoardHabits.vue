@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import BoardHabitBar from './BoardHabitBar.vue'
 import { keptRange, type DayRange } from './rangeDrag'
 import type { useBoard } from './useBoard'
+import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit, stayOf } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
@@ -10,6 +11,7 @@ import * as t from '@/texts/t'
 
 const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['value']>; dayWidth: number }>()
 const workspace = useWorkspaceStore()
+const forecast = useForecastStore()
 
 const lastDay = computed(() => props.board.days.length - 1)
 const bars = computed(() =>
@@ -32,7 +34,7 @@ function set(habit: string, on: boolean, range: DayRange | null, coalesce: strin
       const stay = stayOf(draft, id)
       const at = stay.habits.findIndex((entry) => entry.habit === habit)
       if (on && at >= 0) stay.habits[at]!.days = days
-      else setHabit(draft, id, habit, on, days)
+      else setHabit(draft, id, habit, on, days, forecast.today)
     },
     coalesce,
   )

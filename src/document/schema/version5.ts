@@ -18,6 +18,7 @@ import {
   TAKES,
   TANK_KINDS,
 } from '@/core/model'
+import { ODD_REASONS, RUN_WHATS, SHAKEDOWN_STEPS, TEXT_KINDS } from '@/core/log'
 import { SOURCE_IDS } from '@/core/quantities'
 import {
   clockField,
@@ -27,6 +28,7 @@ import {
   nameField,
   noteField,
   originFields,
+  utcField,
   wallTimeField,
 } from './fields'
 import { LIMITS } from './limits'
@@ -151,6 +153,14 @@ const activity = z.strictObject({
   weights: weightsField,
   spread,
   levelSpread: spread,
+  learned: z
+    .strictObject({
+      factor: z.number().min(LIMITS.ownFactor.min).max(LIMITS.ownFactor.max),
+      spread: z.number().min(0).max(LIMITS.spread.max),
+      entries: z.int().min(0).max(LIMITS.logEntries),
+      upTo: utcField,
+    })
+    .nullable(),
   dispersion: z.union([z.literal(0), z.literal(1)]),
   adds: listOf(z.strictObject({ from: z.enum(ADDED_FROM), volume: quantityField(LIMITS.volumeL) }), 4),
 })
@@ -271,6 +281,10 @@ export const staySchema = z.strictObject({
       date: dateField,
     }),
   ),
+  counted: listOf(
+    z.strictObject({ activity: idField, from: wallTimeField, until: wallTimeField.nullable() }),
+    LIMITS.absences,
+  ),
   weather: z.strictObject({
     usual: quantityField(LIMITS.celsius),
     spread: quantityField(LIMITS.celsiusSpread),
@@ -280,13 +294,78 @@ export const staySchema = z.strictObject({
   }),
 })
 
-/** Document version 4; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+/** Shared by all kinds of entry; see `LogEntry` of the core. */
+const head = {
+  id: idField,
+  revision: z.int().min(1).max(1_000_000),
+  isRemoved: z.boolean(),
+  rig: idField,
+  stay: idField.nullable(),
+  at: wallTimeField,
+  utc: utcField,
+  note: noteField,
+}
+const amount = z.number().min(0).max(LIMITS.levelL.max)
+const litres = z.number().min(0).max(LIMITS.levelL.max).nullable()
+const saw = z.discriminatedUnion('as', [
+  z.strictObject({
+    as: z.literal('panel'),
+    edges: z
+      .array(z.number().min(0).max(1))
+      .min(1)
+      .max(LIMITS.probes + 1),
+    step: z.int().min(0).max(LIMITS.probes),
+  }),
+  z.strictObject({ as: z.literal('amount'), amount, deviation: amount }),
+  z.strictObject({ as: z.literal('weight'), kg: z.number().min(0).max(LIMITS.kg.max) }),
+  z.strictObject({ as: z.literal('light') }),
+  z.strictObject({ as: z.literal('full') }),
+  z.strictObject({ as: z.literal('dry') }),
+])
+
+export const logEntrySchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...head, kind: z.literal('start'), valvesShut: z.boolean() }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('use'),
+    activity: idField,
+    n: z.int().min(0).max(LIMITS.usesAtOnce),
+    person: idField.nullable(),
+    litres,
+    minutes: z.number().min(0).max(LIMITS.minutesOn).nullable(),
+  }),
+  z.strictObject({ ...head, kind: z.literal('reading'), container: idField, saw, isOffLevel: z.boolean() }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('run'),
+    did: z
+      .array(z.strictObject({ container: idField, what: z.enum(RUN_WHATS), litres }))
+      .min(1)
+      .max(LIMITS.entries),
+    place: idField.nullable(),
+  }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('odd'),
+    from: wallTimeField,
+    container: idField.nullable(),
+    why: z.enum(ODD_REASONS),
+  }),
+  z.strictObject({ ...head, kind: z.literal('shakedown'), did: z.enum(SHAKEDOWN_STEPS) }),
+  z.strictObject({ ...head, kind: z.enum(TEXT_KINDS), container: idField.nullable() }),
+  z.strictObject({ ...head, kind: z.literal('end') }),
+])
+
+/** Document version 5; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
 export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(4),
+  version: z.literal(5),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),
   habits: listOf(habitSchema),
   stays: listOf(staySchema),
 })
+
+/** A file: the document and its log, which a browser keeps apart. */
+export const fileSchema = documentSchema.extend({ log: z.array(logEntrySchema).max(LIMITS.logEntries) })

@@ -1,0 +1,6 @@
+export { caseNow, expectedNow, steppedTo } from './caseNow'
+export type { NewUse } from './caseNow'
+export { asPutIn, learnStay, priorsOf } from './learnStay'
+export type { LearnRequest, Logged, StayLearned } from './learnStay'
+export { endOf, phaseOf } from './phase'
+export type { Phase } from './phase'

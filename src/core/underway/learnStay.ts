@@ -1,0 +1,165 @@
+import { wallDaysBetween, type WallTime } from '../calendar'
+import { ledger } from '../count'
+import {
+  inTime,
+  learn,
+  nowFrom,
+  ownLevel,
+  rateFactor,
+  trackOf,
+  type ActivityLearned,
+  type Agreement,
+  type Blur,
+  type Evidence,
+  type Learned,
+  type LevelNow,
+  type OwnPrior,
+  type Track,
+} from '../learn'
+import { countedThroughout, evidenceOf, type LogEntry } from '../log'
+import { compile, type Activity, type Id, type Model, type Now, type StayCase } from '../model'
+import type { Days, Factor } from '../quantities'
+import { endOf } from './phase'
+
+/** Days of a season, and by how much a crew may have changed in one: a coefficient of variation (assumed). */
+const SEASON_DAYS = 91
+const CHANGE_A_SEASON = 0.04
+/** The model that is learned on reaches a little beyond now. */
+const MARGIN_DAYS = 1
+
+/** A stay and what was logged of it. */
+export interface Logged {
+  stayCase: StayCase
+  log: readonly LogEntry[]
+}
+
+export interface LearnRequest extends Logged {
+  /** Up to when: now, or when the stay ended. */
+  at: WallTime
+  /** Stays of the same rig and crew before this one, in any order. */
+  earlier: readonly Logged[]
+  seed: number
+}
+
+/** What a stay's log and panel say by a moment of it; arrays in the model's order. */
+export interface StayLearned {
+  at: WallTime
+  /** What the count goes on from; own levels of its draws are over `factors`. */
+  now: Now
+  /** By activity: what the litres of a use are times, over what was put in, how often it is done included. */
+  factors: Factor[]
+  activities: ActivityLearned[]
+  levels: LevelNow[]
+  isSuspect: boolean[]
+  agreements: Agreement[]
+  next: Blur[]
+  track: Track
+  /** By activity: uses that were logged, of this stay and the earlier ones that count. */
+  entries: number[]
+}
+
+/** Learns of a stay from its log, on what the stays before it taught. */
+export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): StayLearned {
+  const { base, priors, entries } = priorsOf(stayCase, earlier)
+  const days = wallDaysBetween(stayCase.stay.start, at)
+  const { model, evidence, learned } = learnedBy(base, log, days, priors)
+  const { filter, ground, activities, levels, isSuspect, agreements, next } = learned
+  const factors = base.crew.activities.map(
+    (_, a) => filter.state.mean[ownLevel(a)]! * filter.state.mean[rateFactor(ground, a)]!,
+  )
+  return {
+    at,
+    now: over(factors, nowFrom(model, ledger(model), learned, at, seed)),
+    factors,
+    activities,
+    levels,
+    isSuspect,
+    agreements,
+    next,
+    track: trackOf(learned, evidence, days),
+    entries: activities.map(({ logged }, a) => logged + entries[a]!),
+  }
+}
+
+function learnedBy(
+  base: StayCase,
+  log: readonly LogEntry[],
+  days: Days,
+  priors: ReadonlyMap<Id, OwnPrior>,
+): { model: Model; evidence: Evidence[]; learned: Learned } {
+  const model = compile(base, { horizonDays: days + MARGIN_DAYS })
+  const counted = countedThroughout(base.stay)
+  const evidence = inTime(evidenceOf(log, base, model, counted))
+  return { model, evidence, learned: learn(base, model, evidence, { counted, until: days, priors }) }
+}
+
+/**
+ * What is believed before a stay: what was taken over before it began, else what was put in, and then what every stay since
+ * has taught, a little less sure for each season between.
+ * @returns also the case in the numbers that were put in: own levels are over those
+ */
+export function priorsOf(
+  stayCase: StayCase,
+  earlier: readonly Logged[],
+): { base: StayCase; priors: Map<Id, OwnPrior>; entries: number[] } {
+  const { start } = stayCase.stay
+  const takenOver = (activity: Activity) =>
+    activity.learned && activity.learned.upTo.slice(0, start.length) < start ? activity.learned : null
+  const { activities } = stayCase.crew
+  const priors = new Map<Id, OwnPrior>()
+  const since = new Map<Id, WallTime>()
+  const entries = activities.map((activity) => takenOver(activity)?.entries ?? 0)
+  for (const activity of activities) {
+    const taken = takenOver(activity)
+    if (!taken) continue
+    priors.set(activity.id, taken)
+    since.set(activity.id, taken.upTo.slice(0, start.length))
+  }
+  const before = earlier
+    .filter(({ stayCase: { stay }, log }) => stay.start < start && log.length > 0)
+    .sort((a, b) => (a.stayCase.stay.start < b.stayCase.stay.start ? -1 : 1))
+  for (const { stayCase: past, log } of before) {
+    const end = endOf(past.stay, log)
+    const days = wallDaysBetween(past.stay.start, end)
+    if (days <= 0) continue
+    const { learned } = learnedBy(asPutIn(past), log, days, widened(priors, since, past.stay.start))
+    past.crew.activities.forEach(({ id }, a) => {
+      const own = learned.activities[a]!
+      const place = activities.findIndex((activity) => activity.id === id)
+      if (place < 0 || (own.logged === 0 && own.cut === 0) || (since.get(id) ?? '') > past.stay.start) return
+      priors.set(id, { factor: own.factor, spread: own.spread })
+      since.set(id, end)
+      entries[place]! += own.logged
+    })
+  }
+  return { base: asPutIn(stayCase), priors: widened(priors, since, start), entries }
+}
+
+function widened(
+  priors: ReadonlyMap<Id, OwnPrior>,
+  since: ReadonlyMap<Id, WallTime>,
+  until: WallTime,
+): Map<Id, OwnPrior> {
+  return new Map(
+    [...priors].map(([id, { factor, spread }]) => {
+      const seasons = Math.max(0, Math.floor(wallDaysBetween(since.get(id) ?? until, until) / SEASON_DAYS))
+      return [id, { factor, spread: Math.hypot(spread, CHANGE_A_SEASON * Math.sqrt(seasons)) }]
+    }),
+  )
+}
+
+/** The case in the numbers that were put in, from its start. */
+export function asPutIn({ stay, rig, crew, habits }: StayCase): StayCase {
+  const stayCase = { stay, rig, crew, habits }
+  if (crew.activities.every(({ learned }) => learned === null)) return stayCase
+  const activities = crew.activities.map((activity) => ({ ...activity, learned: null }))
+  return { ...stayCase, crew: { ...crew, activities } }
+}
+
+/** Draws of own levels over the factors that the model's litres have already. */
+function over(factors: readonly Factor[], now: Now): Now {
+  if (!now.draws) return now
+  const { rows, columns, values } = now.draws
+  for (let row = 0; row < rows; row++) factors.forEach((factor, a) => (values[row * columns + a]! /= factor))
+  return now
+}

@@ -1,0 +1,136 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, triggerRef, watch } from 'vue'
+import type { WallTime } from '@/core/calendar'
+import { standing, type LogEntry } from '@/core/log'
+import type { Document, Id, Stay } from '@/core/model'
+import { useClockStore } from './clockStore'
+import { newId } from './newId'
+import type { EditLabel } from './storage/documentStore'
+import { logChangesOf, withLogChanges, type LogOperation } from './storage/logStore'
+import { useWorkspaceStore } from './workspaceStore'
+
+type Head = 'id' | 'revision' | 'isRemoved' | 'rig' | 'stay' | 'utc' | 'note'
+/** What is logged, without what every entry has. */
+export type Told<E = LogEntry> = E extends LogEntry ? Omit<E, Head> & { note?: string } : never
+
+/** The log of the stay that is shown and of those before it that teach something of it, as it stands and as it is kept. */
+export const useLogStore = defineStore('log', () => {
+  const workspace = useWorkspaceStore()
+  const clock = useClockStore()
+  const kept = shallowRef<Map<Id, LogEntry>>(new Map())
+  /** Stays whose entries were read. */
+  const loaded = ref<Id[]>([])
+  const hasFailed = ref(false)
+  let asked = 0
+
+  const stay = computed(() => currentStay(workspace.document))
+  /** This stay and those of the same rig and crew that began before it, newest first. */
+  const wanted = computed(() => (stay.value ? withEarlier(workspace.document, stay.value) : []))
+  const all = computed(() => {
+    const operations = workspace.waitingLog
+    return operations.length === 0
+      ? kept.value
+      : withLogChanges(kept.value, logChangesOf(operations, kept.value))
+  })
+  const byStay = computed(() => {
+    const lists = new Map<Id, LogEntry[]>()
+    for (const entry of all.value.values()) {
+      if (entry.stay === null) continue
+      const list = lists.get(entry.stay)
+      if (list) list.push(entry)
+      else lists.set(entry.stay, [entry])
+    }
+    return new Map([...lists].map(([id, entries]) => [id, standing(entries)]))
+  })
+  const NONE: LogEntry[] = []
+  const ofStay = (id: Id | undefined) => (id === undefined ? NONE : (byStay.value.get(id) ?? NONE))
+  const entries = computed(() => ofStay(stay.value?.id))
+  const isLoaded = computed(() => stay.value === null || loaded.value.includes(stay.value.id))
+
+  async function read(ids: readonly Id[]): Promise<void> {
+    const own = (asked += 1)
+    try {
+      const lists = await Promise.all(ids.map((id) => workspace.readLog({ stay: id })))
+      if (own !== asked) return
+      kept.value = new Map(lists.flat().map((entry) => [entry.id, entry]))
+      loaded.value = [...ids]
+      hasFailed.value = false
+    } catch {
+      if (own === asked) hasFailed.value = true
+    }
+  }
+
+  watch(
+    () => workspace.logEvent,
+    ({ changes }) => {
+      if (changes === null) {
+        if (workspace.state !== 'loading') void read(wanted.value)
+        return
+      }
+      for (const { id, after } of changes)
+        if (after) kept.value.set(id, after)
+        else kept.value.delete(id)
+      triggerRef(kept)
+    },
+    { flush: 'sync' },
+  )
+  watch([() => wanted.value.join(), () => workspace.state], () => {
+    const isNew = wanted.value.some((id) => !loaded.value.includes(id))
+    if (isNew && workspace.state !== 'loading') void read(wanted.value)
+  })
+  workspace.showLog(() => [...all.value.values()])
+
+  /** @throws where there is no stay: a broken contract */
+  function entryOf(told: Told): LogEntry {
+    const { id, rig } = stay.value!
+    const head = { id: newId('entry'), revision: 1, isRemoved: false, rig, stay: id, note: '' }
+    return { ...head, ...told, utc: clock.utcOf(told.at) }
+  }
+
+  /** Logs what happened; one step of undo, however many entries. */
+  function add(told: readonly Told[], label: EditLabel = 'log') {
+    const made = told.map(entryOf)
+    const result = workspace.log(
+      label,
+      made.map((entry) => ({ op: 'put', entry })),
+    )
+    return { result, made }
+  }
+
+  /** Another revision of an entry; where its time moved, in UTC too. */
+  function amend(entry: LogEntry, coalesce: string | null = null) {
+    const known = all.value.get(entry.id)
+    const utc = known?.at === entry.at ? entry.utc : clock.utcOf(entry.at)
+    return workspace.log(
+      'log',
+      [{ op: 'put', entry: { ...entry, utc, revision: entry.revision + 1 } }],
+      coalesce,
+    )
+  }
+
+  function remove(ids: readonly Id[]) {
+    return workspace.log(
+      'log',
+      ids.map((id): LogOperation => ({ op: 'remove', id })),
+    )
+  }
+
+  /** The time to log at: now, and never before the stay. */
+  const at = computed((): WallTime => {
+    const start = stay.value?.start ?? clock.now
+    return clock.now < start ? start : clock.now
+  })
+
+  return { entries, ofStay, all, wanted, isLoaded, hasFailed, at, add, amend, remove, entryOf }
+})
+
+function currentStay({ stays, currentStay: id }: Document): Stay | null {
+  return stays.find((stay) => stay.id === id) ?? null
+}
+
+function withEarlier({ stays }: Document, { id, rig, crew, start }: Stay): Id[] {
+  const earlier = stays.filter(
+    (other) => other.id !== id && other.rig === rig && other.crew === crew && other.start < start,
+  )
+  return [id, ...earlier.sort((a, b) => (a.start < b.start ? 1 : -1)).map((other) => other.id)]
+}
