@@ -1,4 +1,4 @@
-import { Caravan, CalendarDays, Ellipsis, ListChecks, Tent } from '@lucide/vue'
+import { CalendarDays, Ellipsis, ListChecks, NotebookPen, Tent } from '@lucide/vue'
 import * as t from '@/texts/t'
 
 /** Five places at the thumb; on a laptop the last one's entries stand apart instead. */
@@ -6,9 +6,12 @@ export const NAVIGATION = [
   { to: '/', label: t.app.nav.camp, icon: Tent },
   { to: '/stay', label: t.app.nav.stay, icon: CalendarDays },
   { to: '/habits', label: t.app.nav.habits, icon: ListChecks },
-  { to: '/rig', label: t.app.nav.rig, icon: Caravan },
+  { to: '/log', label: t.app.nav.log, icon: NotebookPen },
   { to: '/more', label: t.app.nav.more, icon: Ellipsis },
 ]
 
 /** What stands behind More. */
-export const APART = [{ to: '/settings', label: t.app.nav.settings }]
+export const APART = [
+  { to: '/rig', label: t.app.nav.rig },
+  { to: '/settings', label: t.app.nav.settings },
+]

@@ -15,7 +15,7 @@ import { dailyUse } from '../explain'
 import type { Cv, Days, Factor } from '../quantities'
 import { agreementOf, type Agreement } from './agreement'
 import { effectsOf } from './effects'
-import { nextToCount, type Blur } from './nextToCount'
+import { daySpread, nextToCount, type Blur } from './nextToCount'
 import type {
   ActivityPrior,
   ContainerPrior,
@@ -45,6 +45,8 @@ export interface Learned {
   agreements: Agreement[]
   /** What blurs a day's draw most: to be counted next. */
   next: Blur[]
+  /** How sure a day's draw is. */
+  daySpread: Cv
   /** ln of how likely everything that was seen was. */
   logZ: number
 }
@@ -83,6 +85,7 @@ export function learn(
     agreements.push(agreementOf(ground, before, reading, isLeftOut)),
   )
   putCountedRates(ground, filter, evidence, until)
+  const litres = stayCase.crew.activities.map((activity) => dailyUse(stayCase.crew, activity).litres)
   const used = evidence.filter((one): one is Used => one.kind === 'used' && one.at <= until)
   return {
     ground,
@@ -92,11 +95,8 @@ export function learn(
     ),
     levels: model.containers.map((_, c) => levelNow(ground, filter, c)),
     agreements,
-    next: nextToCount(
-      ground,
-      filter,
-      stayCase.crew.activities.map((activity) => dailyUse(stayCase.crew, activity).litres),
-    ),
+    next: nextToCount(ground, filter, litres),
+    daySpread: daySpread(ground, filter, litres),
     stuck,
     isSuspect: stuck.map((step) => step !== null),
     logZ: filter.logZ,

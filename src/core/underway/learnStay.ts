@@ -18,7 +18,7 @@ import {
 } from '../learn'
 import { countedThroughout, evidenceOf, type LogEntry } from '../log'
 import { compile, type Activity, type Id, type Model, type Now, type StayCase } from '../model'
-import type { Days, Factor } from '../quantities'
+import type { Cv, Days, Factor } from '../quantities'
 import { endOf } from './phase'
 
 /** Days of a season, and by how much a crew may have changed in one: a coefficient of variation (assumed). */
@@ -53,6 +53,8 @@ export interface StayLearned {
   isSuspect: boolean[]
   agreements: Agreement[]
   next: Blur[]
+  /** How sure a day's draw is, a coefficient of variation. */
+  daySpread: Cv
   track: Track
   /** By activity: uses that were logged, of this stay and the earlier ones that count. */
   entries: number[]
@@ -63,7 +65,7 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
   const { base, priors, entries } = priorsOf(stayCase, earlier)
   const days = wallDaysBetween(stayCase.stay.start, at)
   const { model, evidence, learned } = learnedBy(base, log, days, priors)
-  const { filter, ground, activities, levels, isSuspect, agreements, next } = learned
+  const { filter, ground, activities, levels, isSuspect, agreements, next, daySpread } = learned
   const factors = base.crew.activities.map(
     (_, a) => filter.state.mean[ownLevel(a)]! * filter.state.mean[rateFactor(ground, a)]!,
   )
@@ -76,6 +78,7 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
     isSuspect,
     agreements,
     next,
+    daySpread,
     track: trackOf(learned, evidence, days),
     entries: activities.map(({ logged }, a) => logged + entries[a]!),
   }

@@ -44,6 +44,7 @@ export {
   removeActivity,
   removePerson,
   setAbsence,
+  setCounted,
   setGuest,
   setLevel,
   setModelLevel,
@@ -52,5 +53,7 @@ export {
   setReading,
   setStart,
   setWarmest,
+  startNow,
+  takeOver,
   withWeight,
 } from './stayEdits'

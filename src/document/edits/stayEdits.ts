@@ -8,6 +8,7 @@ import {
   type Id,
   type ModelContainer,
   type Stay,
+  type TakenOver,
 } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { LIMITS } from '../schema/limits'
@@ -74,6 +75,26 @@ export function setStart(draft: Document, stayId: Id, start: string): void {
   stay.start = start
 }
 
+/** The stay begins now and ends when it was to end; where that is past, it keeps its nights. What is counted is so from now on. */
+export function startNow(draft: Document, stayId: Id, now: string): void {
+  const stay = stayOf(draft, stayId)
+  const before = stay.start
+  if (stay.leaveAt <= now) setStart(draft, stayId, now)
+  stay.start = now
+  for (const stretch of stay.counted) if (stretch.from === before) stretch.from = now
+}
+
+/** Counts an activity from now on, or expects it again; what was counted before stays so. */
+export function setCounted(draft: Document, stayId: Id, activity: Id, isCounted: boolean, now: string): void {
+  const stay = stayOf(draft, stayId)
+  const at = now < stay.start ? stay.start : now
+  const open = stay.counted.find((one) => one.activity === activity && one.until === null)
+  if (isCounted && !open) stay.counted.push({ activity, from: at, until: null })
+  if (isCounted || !open) return
+  open.until = at
+  stay.counted = stay.counted.filter((one) => one.until === null || one.until > one.from)
+}
+
 export function setNights(draft: Document, stayId: Id, nights: number): void {
   const stay = stayOf(draft, stayId)
   stay.leaveAt = leaveAfterNights(stay.start, stay.leaveAt, nights)
@@ -84,6 +105,14 @@ export function setWarmest(draft: Document, stayId: Id, day: number, celsius: nu
   const { weather } = stayOf(draft, stayId)
   weather.days = weather.days.filter((entry) => entry.day !== day)
   if (celsius !== weather.usual.value) weather.days.push({ day, warmest: owned(celsius) })
+}
+
+/** What was learned becomes the crew's own numbers. */
+export function takeOver(draft: Document, crewId: Id, taken: ReadonlyMap<Id, TakenOver>): void {
+  for (const activity of crewOf(draft, crewId).activities) {
+    const learned = taken.get(activity.id)
+    if (learned) activity.learned = { ...learned }
+  }
 }
 
 export function addPerson(draft: Document, crewId: Id, id: Id, name: string): void {

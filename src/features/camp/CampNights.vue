@@ -1,14 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
+import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setNights } from '@/document/edits'
 import * as t from '@/texts/t'
+import { whenNeeded } from '@/ui/whenNeeded'
 
 /** One more night, or one less, in one tap: the count says at once whether it holds. */
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
+const underWay = useUnderWayStore()
+const EndDialog = whenNeeded(
+  () => import('./EndDialog.vue'),
+  () => undefined,
+)
+const isEnding = ref(false)
+const wasEnding = ref(false)
 const nights = computed(() => (forecast.stay ? nightsBetween(forecast.stay.start, forecast.stay.leaveAt) : 0))
 const most = computed(() => (forecast.stay?.horizonDays.value ?? 60) - 1)
 
@@ -19,7 +28,7 @@ function change(by: number) {
 </script>
 
 <template>
-  <p class="flex flex-wrap items-center gap-x-4" data-testid="more-nights">
+  <div class="flex flex-wrap items-center gap-x-4" data-testid="more-nights">
     <span class="font-semibold">{{ t.camp.nights(nights) }}</span>
     <button
       type="button"
@@ -37,5 +46,14 @@ function change(by: number) {
     >
       {{ t.camp.oneLess }}
     </button>
-  </p>
+    <button
+      v-if="underWay.phase === 'under-way'"
+      type="button"
+      class="min-h-11 text-soft underline decoration-line decoration-2 underline-offset-4"
+      @click="isEnding = wasEnding = true"
+    >
+      {{ t.phase.end }}
+    </button>
+    <EndDialog v-if="wasEnding" :open="isEnding" @close="isEnding = false" />
+  </div>
 </template>

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import CampGauges from './CampGauges.vue'
 import CampHabitsRoom from './CampHabitsRoom.vue'
 import CampNights from './CampNights.vue'
+import CampPhase from './CampPhase.vue'
 import { useForecastStore } from '@/data/forecastStore'
+import { useUnderWayStore } from '@/data/underWayStore'
 import { useNoticeStore } from '@/data/noticeStore'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
@@ -28,7 +31,12 @@ const CampHabits = whenNeeded(
   notLoaded,
   CampHabitsRoom,
 )
+/** One tap logs a use, at the thumb. */
+const LogKeys = whenNeeded(() => import('@/parts/log/LogKeys.vue'), notLoaded)
 const forecast = useForecastStore()
+const underWay = useUnderWayStore()
+const isWide = useMediaQuery('(min-width: 64rem)')
+const isUnderWay = computed(() => underWay.phase === 'under-way')
 const askCount = useAskCount()
 const words = useCountWords()
 const risk = useRiskWords()
@@ -40,7 +48,8 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
   <CampEmpty v-if="!forecast.stay" />
   <div v-else>
     <h1 class="sr-only">{{ t.camp.title }}</h1>
-    <div class="border-b border-line pt-5 pb-4">
+    <CampPhase class="border-b border-line pt-1" />
+    <div class="border-b border-line pt-4 pb-4">
       <TheCount v-if="words" :words="words" :risk="risk"
         ><button
           type="button"
@@ -53,14 +62,24 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
       </TheCount>
     </div>
     <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
-      <!-- While a stay is planned, what changes the answer comes right after it on a phone. -->
-      <CampHabits class="pt-6 lg:col-start-2 lg:row-span-2 lg:row-start-1" />
-      <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" />
-      <div class="pt-4 lg:col-start-1 lg:row-start-2">
+      <!-- While a stay is planned, what changes the answer comes right after it on a phone; under way the levels do. -->
+      <div
+        class="flex flex-col lg:col-start-2 lg:row-span-2 lg:row-start-1"
+        :class="isUnderWay ? 'max-lg:order-2' : ''"
+      >
+        <LogKeys v-if="isUnderWay && isWide" class="pt-6" />
+        <CampHabits class="pt-6" />
+      </div>
+      <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" :class="isUnderWay ? 'max-lg:order-1' : ''" />
+      <div class="pt-4 max-lg:order-3 lg:col-start-1 lg:row-start-2">
         <FoldSection id="risk" :title="t.risk.title" :answer="sure"><RiskPanel /></FoldSection>
         <FoldSection id="chart" :title="t.chart.title" :answer="chart"><LevelChart /></FoldSection>
         <CampSetup class="pt-6" />
       </div>
     </div>
+    <LogKeys
+      v-if="isUnderWay && !isWide"
+      class="sticky bottom-[calc(3.85rem+env(safe-area-inset-bottom))] z-30 -mx-4 bg-paper sm:-mx-8"
+    />
   </div>
 </template>

@@ -2,11 +2,11 @@
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
-import { today } from '@/parts/today'
+import { useClockStore } from '@/data/clockStore'
 import { formatDate } from '@/texts'
 import * as t from '@/texts/t'
 
-const now = today()
+const clock = useClockStore()
 const forecast = useForecastStore()
 const entries = computed(() => {
   const { rig, crew, stay } = forecast
@@ -24,7 +24,7 @@ const entries = computed(() => {
       label: t.camp.stay,
       to: '/stay',
       name: nights,
-      more: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt, now)}`,
+      more: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt, clock.now)}`,
     },
   ]
 })

@@ -23,6 +23,13 @@ const units = computed(() => {
 })
 const entries = computed(() => [
   {
+    to: '/rig',
+    name: t.app.nav.rig,
+    answer: forecast.rig
+      ? t.more.rig(forecast.rig.name, forecast.rig.containers.map(({ name }) => name).join(', '))
+      : t.more.noRig,
+  },
+  {
     to: '/settings',
     name: t.app.nav.settings,
     answer: t.more.settings(units.value, t.settings.theme[settings.theme], t.more.kept[space]),

@@ -8,6 +8,7 @@ import { useJobStore } from '@/data/jobStore'
 import { SEED } from '@/data/riskStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { startDocument, type StartChoices } from '@/document/starters'
+import { today } from '@/parts/today'
 import { countWords } from '@/parts/count/useCountWords'
 import { riskWords, type RiskWords } from '@/parts/risk/useRiskWords'
 import * as t from '@/texts/t'
@@ -31,7 +32,7 @@ export function usePreview(choices: StartChoices) {
     )
     const stayCase = caseOf(document, document.currentStay!)
     const model = compile(stayCase)
-    return { stayCase, model, words: countWords(stayCase.stay, model, count(model)) }
+    return { stayCase, model, words: countWords(stayCase.stay, model, count(model), today()) }
   })
   const planned = shallowRef<{ of: StayCase; risk: RiskWords } | null>(null)
 

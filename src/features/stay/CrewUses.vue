@@ -2,7 +2,7 @@
 import { Trash2 } from '@lucide/vue'
 import UseDetails from './UseDetails.vue'
 import { dailyUse } from '@/core/explain'
-import { NEVER_RATIONED, ROLES, type Activity, type Crew, type Role } from '@/core/model'
+import { NEVER_RATIONED, ROLES, volumePerUse, type Activity, type Crew, type Role } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -46,7 +46,13 @@ function remove(activity: string) {
 }
 
 const perDay = (activity: Activity) => volume(dailyUse(props.crew, activity).litres)
-const source = ({ volume: quantity }: Activity) => formatSource(quantity)
+const source = ({ volume: quantity, learned }: Activity) =>
+  learned ? t.learned.from(learned.entries) : formatSource(quantity)
+/** What is typed stands in place of what was learned. */
+function putIn(draft: Activity, litres: number) {
+  draft.volume = owned(litres)
+  draft.learned = null
+}
 </script>
 
 <template>
@@ -89,11 +95,11 @@ const source = ({ volume: quantity }: Activity) => formatSource(quantity)
         />
         <QuantityField
           :label="t.stay.volume"
-          :value="activity.volume.value"
+          :value="activity.timed ? activity.volume.value : volumePerUse(activity)"
           dimension="volume"
           :min="0"
           :max="LIMITS.volumeL.max"
-          :save="(litres) => change(activity, 'volume', (draft) => void (draft.volume = owned(litres)))"
+          :save="(litres) => change(activity, 'volume', (draft) => putIn(draft, litres))"
         />
         <p class="col-span-2 self-center text-[0.95rem] leading-snug text-soft lg:col-span-1">
           <button

@@ -12,7 +12,10 @@ const risk = useRiskWords()
 <template>
   <div v-if="words">
     <p class="figure text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]" data-testid="stay-plan-on">
-      <template v-if="risk">{{ t.risk.planOn }} {{ risk.plan }} {{ t.count.dryDays(risk.figure) }}.</template>
+      <template v-if="risk"
+        >{{ t.risk.planOn }} {{ risk.plan }}
+        {{ words.isLeft ? t.count.moreDays(risk.figure) : t.count.dryDays(risk.figure) }}.</template
+      >
       <span v-else class="invisible" aria-hidden="true"
         >{{ t.risk.planOn }} 0.0 {{ t.count.dryDays('0.0') }}.</span
       >

@@ -109,6 +109,18 @@ const setWeight = (part: number, share: number) =>
       />
       <span aria-hidden="true">{{ t.sure.exact }}</span>
     </div>
+    <p v-if="activity.learned" class="col-span-2 sm:col-span-4">
+      {{
+        t.learned.takenOver(
+          volume(volumePerUse(activity)),
+          activity.learned.entries,
+          activity.learned.upTo.slice(0, 10),
+        )
+      }}
+      <AppButton kind="quiet" @click="change('learned', (draft) => void (draft.learned = null))">{{
+        t.learned.forget
+      }}</AppButton>
+    </p>
     <div v-if="activity.kind === 'shower'" class="col-span-2 -ml-2 flex items-center gap-1 sm:col-span-4">
       <AppSwitch :on="activity.timed !== null" :label="t.shower.timed" @change="setTimed" />
       <span aria-hidden="true">{{ t.shower.timed }}</span>

@@ -7,7 +7,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useLandUse } from '@/parts/habits/useLandUse'
 import { useChartSentence } from '@/parts/levels/useChartSentence'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
-import { today } from '@/parts/today'
+import { useClockStore } from '@/data/clockStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatDate } from '@/texts'
 import * as t from '@/texts/t'
@@ -21,7 +21,7 @@ export function useStayAnswers() {
   const swings = useSwings()
   const chart = useChartSentence()
   const { volume, temperature } = useAmounts()
-  const now = today()
+  const clock = useClockStore()
   const landUse = useLandUse()
 
   function assumptions(): string {
@@ -68,7 +68,7 @@ export function useStayAnswers() {
       weather: weather(stay),
       land: land(stay),
       uses: uses(crew),
-      when: `${nights}, ${formatDate(stay.start)} – ${formatDate(stay.leaveAt, now)}`,
+      when: `${nights}, ${formatDate(stay.start)} – ${formatDate(stay.leaveAt, clock.now)}`,
       which: [stay.name, crew.name, rig.name].join(' · '),
     }
   })

@@ -18,6 +18,11 @@ const props = defineProps<{
 const roomForNights = computed(() => t.risk.nights(props.words.nights, t.risk.of100(50)))
 const figure = computed(() => props.risk?.figure ?? props.words.figure)
 const isBeyond = computed(() => (props.risk ? props.risk.planOn.isBeyond : props.words.isBeyond))
+/** Under way the levels and the keys want their room on a phone. */
+const figureSize = computed(() => {
+  if (props.compact) return 'text-[5rem] lg:text-[9.6rem]'
+  return props.words.isLeft ? 'text-[5.4rem] sm:text-[9.6rem]' : 'text-[7.4rem] sm:text-[9.6rem]'
+})
 const wide = useMediaQuery('(min-width: 40rem)')
 const perRow = computed(() => (wide.value ? 6 : 3))
 /** A stroke is as large for three nights as for twelve; only long stays shrink. */
@@ -43,14 +48,14 @@ const tallyWidth = computed(() => {
         <span
           :data-testid="risk ? 'plan-on' : 'count-days'"
           class="figure leading-[0.86] font-extrabold tracking-[-0.045em]"
-          :class="compact ? 'text-[5rem] lg:text-[9.6rem]' : 'text-[7.4rem] sm:text-[9.6rem]'"
+          :class="figureSize"
           >{{ figure }}</span
         >
         <span class="figure pb-1.5 text-2xl leading-[1.05] font-semibold sm:pb-3 sm:text-[1.7rem]">{{
-          t.count.dryDays(figure)
+          words.isLeft ? t.count.moreDays(figure) : t.count.dryDays(figure)
         }}</span>
       </p>
-      <p v-if="!compact" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">
+      <p v-if="!compact && !words.isLeft" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">
         {{ t.count.explained }}
       </p>
     </div>
@@ -72,7 +77,7 @@ const tallyWidth = computed(() => {
         :per-row="perRow"
         :marks="words.marks"
         class="mt-3 -ml-1 h-auto"
-        :class="compact ? 'max-lg:hidden' : ''"
+        :class="compact ? 'max-lg:hidden' : words.isLeft ? 'max-sm:hidden' : ''"
         :style="{ width: tallyWidth }"
       />
       <slot name="below" />

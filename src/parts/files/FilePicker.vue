@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import AppButton from '@/ui/AppButton.vue'
 
-defineProps<{ label: string; kind?: 'primary' | 'plain' | 'quiet' }>()
+defineProps<{ label: string; kind?: 'primary' | 'plain' | 'quiet'; accept?: string }>()
 const emit = defineEmits<{ pick: [file: File] }>()
 const input = ref<HTMLInputElement | null>(null)
 
@@ -19,7 +19,7 @@ function picked() {
     <input
       ref="input"
       type="file"
-      accept=".json,application/json"
+      :accept="accept ?? '.json,application/json'"
       class="hidden"
       :aria-label="label"
       @change="picked"

@@ -1,6 +1,6 @@
 /** Hands a text to the browser's downloads. */
-export function saveFile(text: string, name: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+export function saveFile(text: string, name: string, type = 'application/json'): void {
+  const url = URL.createObjectURL(new Blob([text], { type }))
   const link = document.createElement('a')
   link.href = url
   link.download = name

@@ -15,6 +15,8 @@ const props = defineProps<{
   isStopper: boolean
   /** L at the moment the stay stops; null where nothing stops it. */
   atStop: number | null
+  /** Eight in ten lie in it, L: a soft band about the level, which is then read and not dragged. */
+  band?: { low: number; high: number } | null
 }>()
 const emit = defineEmits<{
   /** The level as it is dragged, L. */
@@ -29,6 +31,13 @@ const shareAtStop = computed(() => Math.min(1, Math.max(0.06, (props.atStop ?? 0
 const valueText = computed(() =>
   t.gauge.value(gauge(props.level, props.unit), words(props.capacity, props.unit)),
 )
+
+const isRead = computed(() => props.band !== null && props.band !== undefined)
+const bandStyle = computed(() => {
+  const { low, high } = props.band ?? { low: 0, high: 0 }
+  const share = (amount: number) => Math.min(1, Math.max(0, amount / props.capacity))
+  return { bottom: `${share(low) * 100}%`, height: `${(share(high) - share(low)) * 100}%` }
+})
 
 /** A hand on a post is good to a percent of the tank, no more. */
 function setShare(next: number) {
@@ -77,17 +86,18 @@ function key(event: KeyboardEvent) {
 <template>
   <div
     ref="post"
-    role="slider"
-    tabindex="0"
-    aria-orientation="vertical"
-    :aria-label="t.gauge.label(name)"
+    :role="isRead ? 'meter' : 'slider'"
+    :tabindex="isRead ? -1 : 0"
+    :aria-orientation="isRead ? undefined : 'vertical'"
+    :aria-label="isRead ? t.gauge.now(name) : t.gauge.label(name)"
     :aria-valuemin="0"
     :aria-valuemax="Math.round(capacity)"
     :aria-valuenow="Math.round(level)"
     :aria-valuetext="valueText"
     class="post relative border-ink bg-post select-none"
-    @click="tap"
-    @keydown="key"
+    :class="isRead ? 'is-read' : ''"
+    @click="isRead || tap($event)"
+    @keydown="isRead || key($event)"
   >
     <div
       class="absolute inset-x-0 bottom-0"
@@ -102,8 +112,10 @@ function key(event: KeyboardEvent) {
       :style="{ bottom: `${tick * 10}%` }"
     />
     <span v-if="atStop !== null && !isStopper" class="at-stop" :style="{ bottom: `${shareAtStop * 100}%` }" />
+    <span v-if="isRead" class="band" :style="bandStyle" data-testid="gauge-band" />
     <span class="level" :style="{ bottom: `${share * 100}%` }" />
     <span
+      v-if="!isRead"
       class="handle"
       :style="{ bottom: `${share * 100}%` }"
       data-testid="gauge-handle"
@@ -138,6 +150,19 @@ function key(event: KeyboardEvent) {
 }
 .tick.long {
   width: 22px;
+}
+.post.is-read {
+  margin-left: 10px;
+  cursor: auto;
+}
+/* What is not known: the level lies somewhere in here. */
+.band {
+  position: absolute;
+  inset-inline: -6px;
+  background: color-mix(in srgb, var(--ink) 28%, transparent);
+}
+[data-theme='sun'] .band {
+  background: repeating-linear-gradient(0deg, var(--ink) 0 1.5px, transparent 1.5px 5px);
 }
 .level {
   position: absolute;

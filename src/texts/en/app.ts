@@ -7,6 +7,7 @@ export const app = {
     stay: 'Stay',
     habits: 'Habits',
     rig: 'Rig',
+    log: 'Log',
     settings: 'Settings',
     more: 'More',
     start: 'Set up',

@@ -15,6 +15,8 @@ export const count = {
   short: (nights: number) => (nights === 1 ? 'one night short' : `${spelled(nights)} nights short`),
   enough: 'and that is after you leave',
   of: (nights: number) => (nights === 1 ? 'of 1 night' : `of ${nights} nights`),
+  ofLeft: (nights: number) => (nights === 1 ? 'of the one left' : `of the ${nights} left`),
+  moreDays: (days: string) => (days === '1' ? 'more day' : 'more days'),
   stripBeyond: (horizon: string) => `beyond ${horizon}`,
   days: 'days',
   covered: (nights: number) => (nights === 1 ? 'your night covered' : `all ${nights} nights covered`),
@@ -78,6 +80,7 @@ export const risk = {
 
 export const gauge = {
   label: (name: string) => `${name}, starting level`,
+  now: (name: string) => `${name}, level now`,
   value: (level: string, capacity: string) => `${level} of ${capacity}`,
   days: (days: string) => `${days} d`,
   uses: (n: string) => (n === '1' ? '1 use' : `${n}\u00a0uses`),

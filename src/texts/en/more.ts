@@ -4,6 +4,8 @@ export const more = {
   mixed: (system: string) => `${system}, some of your own`,
   kept: { demo: 'the demo is on the screen', mine: 'your own data, in this browser' },
   settings: (units: string, look: string, kept: string) => `${units}; look: ${look.toLowerCase()}; ${kept}`,
+  rig: (name: string, tanks: string) => `${name}: ${tanks}`,
+  noRig: 'None yet',
   start: 'Set up another stay',
   startAnswer: 'The guide: rig, people, dates, in two minutes',
   switch: 'Another stay, crew or rig',

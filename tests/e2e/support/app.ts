@@ -13,6 +13,7 @@ const SECTIONS = [
   ...['risk', 'assumptions', 'who', 'weather', 'land', 'uses', 'when', 'which'],
   ...['tanks', 'map', 'outlets', 'weight', 'gear', 'preset'],
   ...['reach', 'flush', 'habits-others', 'habits-blocked'],
+  ...['learned', 'agreement', 'counted', 'shakedown', 'csv'],
 ]
 function openSections(sections: string[]): void {
   try {
@@ -21,6 +22,23 @@ function openSections(sections: string[]): void {
   } catch {
     // Site data is blocked: then everything is folded.
   }
+}
+
+/** The demo's clock stands before its stays begin: they are planned, unless a test says otherwise. */
+const BEFORE = '2027-09-01T12:00'
+function setClock(at: string): void {
+  try {
+    if (localStorage.getItem('dry-count:demo-clock') === null)
+      localStorage.setItem('dry-count:demo-clock', at)
+  } catch {
+    // Site data is blocked: the clock stands where the demo begins.
+  }
+}
+
+type Visit = BrowserContextOptions & {
+  isFolded?: boolean
+  /** Where the demo's clock stands; null: where the demo begins. */
+  clock?: string | null
 }
 
 /** One browser for a file of tests. */
@@ -37,7 +55,7 @@ export function useBrowser() {
   return async function open(
     which: 'demo' | 'mine',
     hash = '/',
-    { isFolded = false, ...options }: BrowserContextOptions & { isFolded?: boolean } = {},
+    { isFolded = false, clock = BEFORE, ...options }: Visit = {},
   ): Promise<App> {
     const context = await browser.newContext({
       viewport: { width: 1280, height: 800 },
@@ -49,6 +67,7 @@ export function useBrowser() {
     if (process.env.E2E_PATIENCE_MS) context.setDefaultTimeout(Number(process.env.E2E_PATIENCE_MS))
     // As somebody who opened every section before; `isFolded` is the first visit.
     if (!isFolded) await context.addInitScript(openSections, SECTIONS)
+    if (clock !== null) await context.addInitScript(setClock, clock)
     const page = await context.newPage()
     const noise: string[] = []
     page.on('console', (message) => {

@@ -20,6 +20,7 @@ const cells = computed(() => {
   if (!risk || !model) return []
   const begun = boardX(model, 0)
   return props.board.days.map(({ day, label }) => {
+    if (day < forecast.today) return { day, share: 0, text: '', label: '' }
     const share = chanceToLast(risk.sorted, Math.min(props.board.untilDays, day + 1 - begun))
     return {
       day,
@@ -44,7 +45,11 @@ const cells = computed(() => {
       :data-testid="`still-dry-${cell.day}`"
     >
       <span class="sr-only">{{ cell.label }}</span>
-      <span class="absolute inset-x-0 bottom-0 mr-[3px] h-full bg-post" aria-hidden="true">
+      <span
+        v-if="cell.text !== ''"
+        class="absolute inset-x-0 bottom-0 mr-[3px] h-full bg-post"
+        aria-hidden="true"
+      >
         <span
           class="absolute inset-x-0 bottom-0 border-t-3 border-ink bg-(--faint)/45"
           :style="{ height: `${cell.share * 100}%` }"

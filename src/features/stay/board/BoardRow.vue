@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { areaPath, linePath, type BoardCell } from './boardShape'
+import { areaPath, linePath, type BoardCell, type BoardMark } from './boardShape'
 import type { ModelContainer } from '@/core/model'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
@@ -13,10 +13,11 @@ const props = defineProps<{
   stopX: number | null
   tabindexOf: (col: number) => number
 }>()
-defineEmits<{ why: [part: number] }>()
+/** A day that was lived has no sum to ask for: the log tells it. */
+defineEmits<{ why: [part: number | null] }>()
 
 const HEIGHT = 84
-const { level: words } = useAmounts()
+const { level: words, gauge } = useAmounts()
 const inner = () => props.dayWidth - 3
 const limitY = () => (props.row.limit === null ? null : HEIGHT * (1 - props.row.limit / props.row.capacity))
 
@@ -27,9 +28,19 @@ function label({ day, endL, overL }: BoardCell): string {
   return `${level} ${past(words(overL, props.row.unit))}`
 }
 /** The number stands where the line does not. */
-const labelAbove = ({ profile }: BoardCell) => Math.max(profile[0]!.share, profile.at(-1)!.share) < 0.7
+function labelAbove({ profile, lived }: BoardCell) {
+  const all = [...lived, ...profile]
+  return Math.max(all[0]?.share ?? 0, all.at(-1)?.share ?? 0) < 0.7
+}
 /** The level itself, past its limit too: what its sum comes to, and what is spoken. */
-const shown = ({ endL }: BoardCell) => words(endL, props.row.unit)
+const shown = ({ endL, part }: BoardCell) =>
+  part === null ? gauge(endL, props.row.unit) : words(endL, props.row.unit)
+/** What a panel's step said: a bar from its probe to the next; of what was measured, a tick. */
+function markPath({ x, from, to }: BoardMark): string {
+  const at = Math.max(4, Math.min(inner() - 4, x * inner()))
+  const y = (share: number) => Math.min(HEIGHT - 1.5, Math.max(1.5, HEIGHT * (1 - share)))
+  return `M${at - 4} ${y(from)}h8M${at} ${y(from)}V${y(to)}M${at - 4} ${y(to)}h8`
+}
 /** After the stop the days are there to see what a run would have to do: quieter. */
 const isAfterStop = (day: number) => props.stopX !== null && day > props.stopX
 </script>
@@ -61,6 +72,10 @@ const isAfterStop = (day: number) => props.stopX !== null && day > props.stopX
         class="block bg-post"
         :class="isAfterStop(cell.day) ? 'opacity-45' : ''"
       >
+        <g v-if="cell.lived.length > 0" opacity="0.42" data-testid="lived">
+          <path :d="areaPath(cell.lived, inner(), HEIGHT)" :fill="`url(#hatch-${row.side})`" />
+          <path :d="linePath(cell.lived, inner(), HEIGHT)" fill="none" stroke="var(--ink)" stroke-width="3" />
+        </g>
         <path
           :d="areaPath(cell.profile, inner(), HEIGHT)"
           :fill="`url(#hatch-${cell.wasOver ? 'over' : row.side})`"
@@ -84,11 +99,22 @@ const isAfterStop = (day: number) => props.stopX !== null && day > props.stopX
           :stroke="cell.overL > 1e-9 ? 'var(--oxide)' : 'var(--ink)'"
           stroke-width="3"
         />
+        <path
+          v-for="(mark, k) in cell.marks"
+          :key="k"
+          :d="markPath(mark)"
+          fill="none"
+          :stroke="mark.fits ? 'var(--ink)' : 'var(--oxide)'"
+          stroke-width="2.5"
+        />
       </svg>
       <span
         :style="labelAbove(cell) ? { top: '2px' } : { bottom: '2px' }"
         class="figure absolute left-0.5 z-20 bg-post px-1 text-[0.92rem] whitespace-nowrap"
-        :class="[cell.overL > 1e-9 ? 'text-oxide' : '', isAfterStop(cell.day) ? '' : 'font-bold']"
+        :class="[
+          cell.overL > 1e-9 ? 'text-oxide' : '',
+          isAfterStop(cell.day) || cell.part === null ? '' : 'font-bold',
+        ]"
         >{{ shown(cell) }}</span
       >
     </button>

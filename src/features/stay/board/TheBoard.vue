@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import BoardPatterns from './BoardPatterns.vue'
 import BoardHabits from './BoardHabits.vue'
 import BoardPeople from './BoardPeople.vue'
@@ -8,14 +8,18 @@ import BoardRow from './BoardRow.vue'
 import BoardWeather from './BoardWeather.vue'
 import { useBoard } from './useBoard'
 import { useElementSize, useMediaQuery } from '@vueuse/core'
+import { useRouter } from 'vue-router'
 import type { ModelContainer } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
 import * as t from '@/texts/t'
 import { useGridKeys } from '@/ui/useGridKeys'
 
 const board = useBoard()
+const forecast = useForecastStore()
 const why = useWhyStore()
+const router = useRouter()
 const { level } = useAmounts()
 const wide = useMediaQuery('(min-width: 64rem)')
 const labelWidth = computed(() => (wide.value ? 132 : 84))
@@ -28,6 +32,14 @@ const dayWidth = computed(() => {
   const room = (width.value - labelWidth.value - (wide.value ? 64 : 32)) / days
   return Math.floor(Math.max(wide.value ? 92 : 112, Math.min(MOST_DAY, room)))
 })
+/** Under way it opens where today is, with the day before beside it. */
+watch(
+  [frame, () => forecast.today, dayWidth],
+  ([element, today]) => {
+    if (element && today > 0) element.scrollLeft = Math.max(0, (today - 1) * dayWidth.value)
+  },
+  { flush: 'post' },
+)
 const cellsElement = ref<HTMLElement | null>(null)
 const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
 
@@ -71,7 +83,10 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
                 :day-width="dayWidth"
                 :stop-x="board.stopX"
                 :tabindex-of="(col) => tabindex(r, col)"
-                @why="(part) => why.ask({ kind: 'level', container: row.id, part })"
+                @why="
+                  (part) =>
+                    part === null ? router.push('/log') : why.ask({ kind: 'level', container: row.id, part })
+                "
               />
             </div>
           </div>

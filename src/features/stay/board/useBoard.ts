@@ -2,11 +2,35 @@ import { computed } from 'vue'
 import { addWallDays, dayAndPartOf, dayZero, nightsBetween, wallDaysBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { formatDate, formatShortDay } from '@/texts'
-import { boardCells, boardX } from './boardShape'
+import { useUnderWayStore } from '@/data/underWayStore'
+import { CONTRADICTS } from '@/core/learn'
+import type { Count } from '@/core/count'
+import type { Model, Stay } from '@/core/model'
+import { boardCells, boardX, withLived, type BoardCell } from './boardShape'
 
 /** What the board shows: its days, its containers' cells, and where the stop falls. Null without a stay. */
 export function useBoard() {
   const forecast = useForecastStore()
+  const underWay = useUnderWayStore()
+  /** A container's days: those lived, and what is expected. */
+  function cellsOf(model: Model, result: Count, c: number, count: number, stay: Stay): BoardCell[] {
+    const cells = boardCells(model, result, c, count)
+    const { learned, phase } = underWay
+    if (!learned || phase !== 'under-way') return cells
+    const { track, agreements } = learned
+    const container = model.containers[c]!
+    const marks = agreements
+      .filter((one) => one.container === c)
+      .map(({ at, read, likely }) => ({
+        at,
+        from: read.from / container.capacity,
+        to: read.to / container.capacity,
+        fits: likely >= CONTRADICTS,
+      }))
+    const levels = track.levels[c] ?? []
+    const zeroDays = wallDaysBetween(dayZero(stay.start), stay.start)
+    return withLived(cells, { at: track.at, levels }, container, zeroDays, marks)
+  }
   return computed(() => {
     const { stay, model, result, crew, rig } = forecast
     if (!stay || !model || !result || !crew || !rig) return null
@@ -17,7 +41,7 @@ export function useBoard() {
     return {
       stay,
       crew,
-      untilDays: wallDaysBetween(stay.start, stay.leaveAt),
+      untilDays: wallDaysBetween(model.start, stay.leaveAt),
       firstPart: dayAndPartOf(stay.start, stay.start).part,
       days: Array.from({ length: count }, (_, day) => ({
         day,
@@ -29,7 +53,7 @@ export function useBoard() {
           ...container,
           index: c,
           isStopper: container.id === result.stopper,
-          cells: boardCells(model, result, c, count),
+          cells: cellsOf(model, result, c, count, stay),
         }))
         .filter(({ side }) => side !== 'carrier'),
       /** Days from 05:00 of day 0; null where the stop lies beyond the board. */

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useLogStore } from '@/data/logStore'
+import PanelForm from '@/parts/log/PanelForm.vue'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import AppDialog from '@/ui/AppDialog.vue'
+
+/** The stay ends, after one last look at the panel. */
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const log = useLogStore()
+const isRead = ref(false)
+
+function end() {
+  log.add([{ kind: 'end', at: log.at }])
+  emit('close')
+}
+</script>
+
+<template>
+  <AppDialog :open="open" :title="t.phase.endTitle" :close-label="t.levels.close" @close="$emit('close')">
+    <p class="mt-2">{{ t.phase.endText }}</p>
+    <PanelForm v-if="!isRead" @done="isRead = true" />
+    <AppButton :kind="isRead ? 'primary' : 'plain'" class="mt-4" @click="end">{{
+      isRead ? t.phase.endNow : t.phase.endUnread
+    }}</AppButton>
+  </AppDialog>
+</template>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Crew, Id, Stay } from '@/core/model'
+import { useClockStore } from '@/data/clockStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setCounted } from '@/document/edits'
+import * as t from '@/texts/t'
+import AppSwitch from '@/ui/AppSwitch.vue'
+
+/** The one place where it is said what is counted. */
+const props = defineProps<{ stay: Stay; crew: Crew }>()
+const workspace = useWorkspaceStore()
+const clock = useClockStore()
+const rows = computed(() =>
+  props.crew.activities
+    .filter(({ kind }) => kind !== 'bowl-seal')
+    .map(({ id, name }) => ({
+      id,
+      name,
+      on: props.stay.counted.some(({ activity, until }) => activity === id && until === null),
+    })),
+)
+function set(activity: Id, on: boolean) {
+  const [stay, at] = [props.stay.id, clock.now]
+  workspace.edit('stay', (draft) => setCounted(draft, stay, activity, on, at))
+}
+</script>
+
+<template>
+  <p class="max-w-[60ch] text-soft">{{ t.learned.countedText }}</p>
+  <ul class="mt-2 grid gap-x-8 sm:grid-cols-2">
+    <li
+      v-for="row in rows"
+      :key="row.id"
+      class="flex items-center gap-2 border-b border-line"
+      :data-testid="`counted-${row.id}`"
+    >
+      <AppSwitch
+        :on="row.on"
+        :label="`${row.name}: ${t.learned.count}`"
+        class="-ml-2"
+        @change="set(row.id, $event)"
+      />
+      <span class="font-semibold">{{ row.name }}</span>
+      <span class="ml-auto text-[0.95rem] text-soft">{{ row.on ? t.learned.count : t.learned.expect }}</span>
+    </li>
+  </ul>
+</template>

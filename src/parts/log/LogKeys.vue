@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { Id } from '@/core/model'
+import { useLogStore } from '@/data/logStore'
+import { dayAndTime, useEntryWords } from './entryWords'
+import LogDialogs from './LogDialogs.vue'
+import SmallTally from './SmallTally.vue'
+import { useDialogs } from './useDialogs'
+import { useLogging, type Key } from './useLogging'
+import * as t from '@/texts/t'
+
+/** One tap logs a use: counted ones are counted, of expected ones it is one more than usual. A long press asks for more. */
+const props = defineProps<{ isBig?: boolean }>()
+const log = useLogStore()
+const { keys: all } = useLogging()
+const { activityName } = useEntryWords()
+const { shown: dialog, open } = useDialogs()
+const isWide = useMediaQuery('(min-width: 64rem)')
+const ON_A_PHONE = 4
+const ON_A_LAPTOP = 6
+const keys = computed(() =>
+  props.isBig ? all.value : all.value.slice(0, isWide.value ? ON_A_LAPTOP : ON_A_PHONE),
+)
+
+/** What was logged last, said in passing. */
+const said = ref('')
+function add(activity: Id, n = 1) {
+  const at = log.at
+  const { result } = log.add([{ kind: 'use', at, activity, n, person: null, litres: null, minutes: null }])
+  const what = n === 1 ? activityName(activity) : `${n} × ${activityName(activity)}`
+  said.value = result.ok ? t.log.logged(what, dayAndTime(at)) : t.log.refused
+}
+
+const LONG_MS = 500
+let timer: ReturnType<typeof setTimeout> | undefined
+let wasLong = false
+function press(key: Key) {
+  wasLong = false
+  clearTimeout(timer)
+  timer = setTimeout(() => {
+    wasLong = true
+    open({ kind: 'use', activity: key.activity.id })
+  }, LONG_MS)
+}
+const letGo = () => clearTimeout(timer)
+function tap(key: Key) {
+  if (!wasLong) add(key.activity.id)
+  wasLong = false
+}
+function ask(key: Key) {
+  letGo()
+  wasLong = true
+  open({ kind: 'use', activity: key.activity.id })
+}
+
+/** Single keys, and a digit before them for how many. */
+const DIGIT_MS = 2500
+let digit = 0
+let digitAt = 0
+useEventListener('keydown', (event) => {
+  const { target } = event
+  const isBusy = dialog.value !== null || document.querySelector('[role=dialog]') !== null
+  if (isBusy || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return
+  if (target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName)) return
+  if (/^[1-9]$/.test(event.key)) {
+    digit = Number(event.key)
+    digitAt = event.timeStamp
+    return
+  }
+  const letter = event.key.toLowerCase()
+  if (letter === 'p') open({ kind: 'panel' })
+  else if (letter === 'e') open({ kind: 'choose' })
+  else {
+    const key = all.value.find((one) => one.letter !== '' && one.letter === letter)
+    if (!key) return
+    const isRecent = digit > 0 && event.timeStamp - digitAt < DIGIT_MS
+    if (event.shiftKey) open({ kind: 'use', activity: key.activity.id })
+    else add(key.activity.id, isRecent ? digit : 1)
+    digit = 0
+  }
+  event.preventDefault()
+})
+
+const sub = ({ isCounted, today, isLeftOut }: Key) => {
+  if (isLeftOut) return t.log.leftOut
+  if (isCounted) return t.log.today(today)
+  return today > 0 ? t.log.more(today) : t.log.usual
+}
+</script>
+
+<template>
+  <section aria-labelledby="keys" data-testid="log-keys">
+    <h2 id="keys" class="text-[0.95rem] font-semibold text-soft" :class="isBig ? '' : 'max-lg:sr-only'">
+      {{ t.log.keys }}
+    </h2>
+    <div
+      class="grid grid-cols-3 border-ink lg:mt-1 lg:border-2"
+      :class="isBig ? 'mt-1 border-2 lg:grid-cols-5' : 'border-t-2 lg:grid-cols-4'"
+    >
+      <button
+        v-for="key in keys"
+        :key="key.activity.id"
+        type="button"
+        class="-mr-px -mb-px flex flex-col items-start border border-line bg-card px-2.5 pt-1.5 pb-1 text-left select-none active:bg-select"
+        :class="isBig ? 'min-h-20' : 'min-h-16'"
+        :aria-label="`${t.log.key(key.activity.name, 1)}. ${sub(key)}`"
+        :data-testid="`key-${key.activity.id}`"
+        @pointerdown="press(key)"
+        @pointerup="letGo"
+        @pointerleave="letGo"
+        @pointercancel="letGo"
+        @contextmenu.prevent="ask(key)"
+        @click="tap(key)"
+      >
+        <span class="flex w-full items-baseline gap-1 leading-tight font-bold wrap-anywhere">
+          {{ key.activity.name }}
+          <kbd v-if="key.letter" class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">{{
+            key.letter
+          }}</kbd>
+        </span>
+        <span class="mt-auto flex min-h-6 items-center gap-2 text-[0.85rem] text-soft">
+          <SmallTally v-if="key.isCounted && key.today > 0" :n="key.today" class="text-ink" />
+          <template v-else>{{ sub(key) }}</template>
+        </span>
+      </button>
+      <button
+        type="button"
+        class="-mr-px -mb-px flex min-h-16 flex-col items-start border border-line bg-card px-2.5 pt-1.5 text-left leading-tight font-bold active:bg-select"
+        data-testid="key-panel"
+        @click="open({ kind: 'panel' })"
+      >
+        <span class="flex w-full gap-1">
+          {{ t.log.panel }}
+          <kbd class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">p</kbd>
+        </span>
+      </button>
+      <button
+        type="button"
+        class="-mr-px -mb-px flex min-h-16 flex-col items-start border border-line bg-card px-2.5 pt-1.5 text-left leading-tight font-bold active:bg-select"
+        data-testid="key-other"
+        @click="open({ kind: 'choose' })"
+      >
+        <span class="flex w-full gap-1">
+          {{ t.log.other }}
+          <kbd class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">e</kbd>
+        </span>
+      </button>
+    </div>
+    <p
+      class="text-[0.9rem] text-soft"
+      :class="isBig || isWide ? 'min-h-6 pt-0.5' : said === '' ? '' : 'border-t border-line px-2.5 py-0.5'"
+      role="status"
+      data-testid="log-said"
+    >
+      {{ said }}
+    </p>
+    <p v-if="isBig" class="text-[0.9rem] text-soft">
+      {{ t.log.hold }} <span class="max-lg:hidden">{{ t.log.holdNumber }}</span>
+    </p>
+    <LogDialogs v-model="dialog" @said="said = $event" />
+  </section>
+</template>

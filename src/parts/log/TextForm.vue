@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, ref, useId } from 'vue'
+import { TEXT_KINDS } from '@/core/log'
+import { useForecastStore } from '@/data/forecastStore'
+import { useLogStore } from '@/data/logStore'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import { refusalWords } from '@/parts/fields/refusalWords'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import FieldShell from '@/ui/FieldShell.vue'
+import { dayAndTime } from './entryWords'
+import { useLogging } from './useLogging'
+import WhenField from './WhenField.vue'
+
+/** A note, a treatment, a chore. */
+const emit = defineEmits<{ done: [words: string] }>()
+const forecast = useForecastStore()
+const log = useLogStore()
+const { wrongTime } = useLogging()
+const id = useId()
+type Kind = (typeof TEXT_KINDS)[number]
+const kind = ref<Kind>('note')
+const container = ref('')
+const note = ref('')
+const at = ref(log.at)
+const [when, what] = [ref<string | null>(null), ref<string | null>(null)]
+const tanks = computed(() => [
+  { value: '', label: t.log.text.whole },
+  ...(forecast.rig?.containers ?? []).map(({ id: value, name }) => ({ value, label: name })),
+])
+const kinds = TEXT_KINDS.map((value) => ({ value, label: t.log.text.kinds[value] }))
+
+function save() {
+  when.value = wrongTime(at.value)
+  what.value = kind.value === 'note' && note.value.trim() === '' ? t.log.text.empty : null
+  if (when.value !== null || what.value !== null) return
+  const of = container.value === '' ? null : container.value
+  const { result } = log.add([{ kind: kind.value, at: at.value, container: of, note: note.value }])
+  if (result.ok) emit('done', t.log.logged(t.log.text.kinds[kind.value], dayAndTime(at.value)))
+  else what.value = refusalWords(result.faults)
+}
+</script>
+
+<template>
+  <form class="mt-3 grid gap-4" data-testid="text-form" @submit.prevent="save">
+    <div class="grid grid-cols-2 items-start gap-4">
+      <ChoiceField :label="t.log.text.kind" :value="kind" :options="kinds" @choose="kind = $event as Kind" />
+      <ChoiceField
+        :label="t.log.text.tank"
+        :value="container"
+        :options="tanks"
+        @choose="container = $event"
+      />
+    </div>
+    <FieldShell :id="id" :label="t.log.use.note" :fault="what">
+      <textarea
+        :id="id"
+        v-model="note"
+        rows="3"
+        maxlength="400"
+        class="w-full border-b-2 border-ink bg-card px-2 py-1 text-lg"
+      />
+    </FieldShell>
+    <WhenField v-model="at" :fault="when" />
+    <div>
+      <AppButton kind="primary" @click="save">{{ t.log.text.save }}</AppButton>
+    </div>
+  </form>
+</template>

@@ -1,0 +1,78 @@
+import type { LogEntry, Saw } from '@/core/log'
+import { unitOf, type Id, type Rig } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { stepNames } from '@/parts/levels/stepNames'
+import { formatDate, formatFigures } from '@/texts'
+import * as t from '@/texts/t'
+
+/** `Tue 14 Sep, 13:05` */
+export function dayAndTime(at: string): string {
+  return `${formatDate(at)}, ${at.slice(11)}`
+}
+
+/** What an entry says, in a line. */
+export function useEntryWords() {
+  const forecast = useForecastStore()
+  const { level, mass, volume } = useAmounts()
+  const tankOf = (id: Id | null) => forecast.rig?.containers.find((tank) => tank.id === id) ?? null
+  const tankName = (id: Id | null) => tankOf(id)?.name ?? ''
+  const activityName = (id: Id) => forecast.crew?.activities.find((one) => one.id === id)?.name ?? id
+  const personName = (id: Id | null) => forecast.crew?.persons.find((one) => one.id === id)?.name ?? null
+
+  function sawWords(saw: Saw, container: Id): string {
+    const unit = tankOf(container) ? unitOf(tankOf(container)!.kind) : 'L'
+    if (saw.as === 'panel') return stepNames(panelSpans(saw.edges))[saw.step] ?? ''
+    if (saw.as === 'light') return t.log.reading.light1
+    if (saw.as === 'weight') return t.log.reading.kg(mass(saw.kg))
+    if (saw.as === 'full') return t.log.reading.full
+    return saw.as === 'dry' ? t.log.reading.dry : t.log.reading.amount(level(saw.amount, unit))
+  }
+
+  function words(entry: LogEntry): string {
+    switch (entry.kind) {
+      case 'use': {
+        const name = activityName(entry.activity)
+        if (entry.n === 0) return `${name}: ${t.log.leftOut}`
+        const who = personName(entry.person)
+        const more = [
+          ...(entry.litres === null ? [] : [volume(entry.litres)]),
+          ...(entry.minutes === null ? [] : [`${formatFigures(entry.minutes)} min`]),
+          ...(who === null ? [] : [who]),
+        ]
+        return [entry.n === 1 ? name : `${entry.n} × ${name}`, ...more].join(', ')
+      }
+      case 'reading':
+        return `${tankName(entry.container)}: ${sawWords(entry.saw, entry.container)}`
+      case 'run':
+        return entry.did
+          .map(({ container, what, litres }) =>
+            t.log.done.words[what](tankName(container), litres === null ? '' : volume(litres)),
+          )
+          .join(', ')
+      case 'odd':
+        return t.log.odd.words(t.log.odd.reasons[entry.why], dayAndTime(entry.from))
+      case 'shakedown':
+        return `${t.shakedown.title}: ${t.shakedown.steps[entry.did]}`
+      case 'start':
+        return t.phase.started
+      case 'end':
+        return t.phase.ended
+      default:
+        return [t.log.text.kinds[entry.kind], tankName(entry.container)]
+          .filter((one) => one !== '')
+          .join(', ')
+    }
+  }
+  return { words, sawWords, tankName, activityName, personName }
+}
+
+/** The spans of a panel's steps, as shares. */
+export function panelSpans(edges: readonly number[]): { from: number; to: number }[] {
+  return edges.map((from, step) => ({ from, to: Math.min(1, edges[step + 1] ?? 1) }))
+}
+
+/** The step edges a tank's panel has; null: it has no panel. */
+export function edgesOf(tank: Rig['containers'][0]): number[] | null {
+  return 'panel' in tank && tank.panel ? [0, ...tank.panel.probes] : null
+}
