@@ -1,14 +1,24 @@
 import { count, flowsOf } from '@/core/count'
 import { PARTS_PER_DAY } from '@/core/calendar'
+import type { LogEntry } from '@/core/log'
 import { caseOf, compile, type Document } from '@/core/model'
-import { expectedAt } from './now'
+import { caseFrom, expectedFrom, ofStay } from './now'
 import type { Options } from './run'
 
 /** `dry-count count`: the answer as documented in docs/command-line.md. */
-export function countCommand(document: Document, { stay, horizon, now }: Options): unknown {
+export function countCommand(
+  document: Document,
+  { stay, horizon, now, seed }: Options,
+  log: readonly LogEntry[],
+): unknown {
   const stayCase = caseOf(document, stay)
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
-  const model = compile(stayCase, now === undefined ? ahead : { ...ahead, from: expectedAt(stayCase, now) })
+  const model = compile(counted(), ahead)
+  function counted() {
+    if (now === undefined) return stayCase
+    const isLogged = ofStay(log, stay).length > 0
+    return isLogged ? caseFrom(document, log, stay, now, seed) : expectedFrom(document, stay, now)
+  }
   const { days, stopper, at, containers, ledger } = count(model)
   return {
     format: 'dry-count/count@1',

@@ -1,17 +1,21 @@
 import { wallDaysBetween, nightsBetween } from '@/core/calendar'
+import type { LogEntry } from '@/core/log'
 import { caseOf, compile, compileChances, type Document } from '@/core/model'
 import { riskOf, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
-import { unreadAt } from './now'
+import { caseFrom } from './now'
 import type { Options } from './run'
 
 /** `dry-count risk`: the answer as documented in docs/command-line.md. */
-export function riskCommand(document: Document, { stay: id, horizon, seed, trials, now }: Options): unknown {
-  const stayCase = caseOf(document, id)
+export function riskCommand(
+  document: Document,
+  { stay: id, horizon, seed, trials, now }: Options,
+  log: readonly LogEntry[],
+): unknown {
+  const stayCase = now === undefined ? caseOf(document, id) : caseFrom(document, log, id, now, seed)
   const { stay } = stayCase
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
-  const from = now === undefined ? null : unreadAt(stayCase, now, seed)
-  const model = compile(stayCase, from ? { ...ahead, from } : ahead)
-  const sampler = samplerOf(model, compileChances(stayCase, model, from))
+  const model = compile(stayCase, ahead)
+  const sampler = samplerOf(model, compileChances(stayCase, model))
   const sample = sampleTrips(sampler, { seed, from: 0, to: trials, bandParts: model.grid.count })
   const risk = riskOf(model, sample, wallDaysBetween(model.start, stay.leaveAt))
   const days = ({ days }: CountQuantile) => days

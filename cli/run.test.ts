@@ -6,12 +6,34 @@ import { run } from './run'
 const DEMO = 'demo/harrow-ridge-trailer.drycount.json'
 const text = readFileSync(DEMO, 'utf8')
 const read = () => text
+/** The same stay with nothing counted and nothing logged. */
+const unlogged = () => {
+  const file = JSON.parse(text) as { stays: { counted: unknown[] }[]; log: unknown[] }
+  file.stays[0]!.counted = []
+  return JSON.stringify({ ...file, log: [] })
+}
 
 interface Answer {
   format: string
   count: { days: number; stopper: string; at: string }
   containers: { id: string; side: string; limit: number; start: number; count: number; levels: number[] }[]
   flows: { part: number; activity: string; from: string; to: string; amount: number }[]
+}
+
+interface Span {
+  median: number
+  low80: number
+  high80: number
+}
+interface Learnt {
+  format: string
+  from: string
+  activities: { id: string; prior: Span; posterior: Span; logged: number }[]
+  levels: { container: string; mean: number; low80: number; high80: number; probe: string }[]
+  next: string[]
+}
+interface Spread {
+  count: { p10: number; p90: number }
 }
 
 describe('dry-count count', () => {
@@ -41,9 +63,9 @@ describe('dry-count count', () => {
   })
 
   it('counts from now: the rest of the ledger, at the same instant', async () => {
-    const whole = JSON.parse((await run(['count', DEMO], read)).output!) as Answer
+    const whole = JSON.parse((await run(['count', DEMO], unlogged)).output!) as Answer
     const now = ['--now', '2027-09-14T11:00']
-    const later = JSON.parse((await run(['count', DEMO, ...now], read)).output!) as Answer & {
+    const later = JSON.parse((await run(['count', DEMO, ...now], unlogged)).output!) as Answer & {
       from: string
       start: string
     }
@@ -59,6 +81,37 @@ describe('dry-count count', () => {
       expect((await run(['count', DEMO, '--now', bad], read)).messages.join()).toContain(
         'expected a time of the stay',
       )
+  })
+
+  it('stands on the log: what was read and counted moves the levels, and learn says what it teaches', async () => {
+    const now = ['--now', '2027-09-14T15:20']
+    const ask = async (command: string, from: () => string, ...more: string[]) =>
+      JSON.parse((await run([command, DEMO, ...now, ...more], from)).output!) as Answer & Learnt & Spread
+    const [plan, logged] = [await ask('count', unlogged), await ask('count', read)]
+    const learnt = await ask('learn', read)
+    expect([learnt.format, learnt.from]).toEqual(['dry-count/learn@1', now[1]])
+    logged.containers.forEach(({ id, start }) => {
+      const { mean, low80, high80, probe } = learnt.levels.find(({ container }) => container === id)!
+      expect(start).toBeCloseTo(mean, 9)
+      expect([low80 <= mean, mean <= high80, probe]).toEqual([true, true, 'ok'])
+    })
+    expect(logged.containers.map(({ start }) => start)).not.toEqual(plan.containers.map(({ start }) => start))
+    const shower = learnt.activities.find(({ id }) => id === 'shower')!
+    expect(shower.logged).toBe(4)
+    expect(shower.posterior.high80 - shower.posterior.low80).toBeLessThan(
+      shower.prior.high80 - shower.prior.low80,
+    )
+    expect(learnt.next.length).toBeGreaterThan(3)
+    // What was read makes what to plan on surer than the plan alone.
+    const [sure, unsure] = [
+      await ask('risk', read, '--trials', '1000'),
+      await ask('risk', unlogged, '--trials', '1000'),
+    ]
+    const width = ({ count: { p10, p90 } }: Spread) => p90 - p10
+    expect(width(sure)).toBeLessThan(width(unsure))
+    // Without a time: up to the last entry.
+    const last = JSON.parse((await run(['learn', DEMO], read)).output!) as Learnt
+    expect(last.from).toBe('2027-09-14T13:05')
   })
 
   it('exits 2 with one line per fault, and never a stack trace', async () => {
@@ -124,7 +177,7 @@ describe('dry-count risk', () => {
 
   it('plays trips from now: what is not known by then is drawn together, and the nights are those that are left', async () => {
     const ask = async (...now: string[]) =>
-      JSON.parse((await run(['risk', DEMO, '--trials', '2000', ...now], read)).output!) as {
+      JSON.parse((await run(['risk', DEMO, '--trials', '2000', ...now], unlogged)).output!) as {
         from?: string
         count: { p10: number; p50: number; p90: number }
         nights: { chance: number }

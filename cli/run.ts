@@ -1,10 +1,12 @@
 import { isWallTime, type WallTime } from '@/core/calendar'
+import type { LogEntry } from '@/core/log'
 import type { Document } from '@/core/model'
 import { TRIALS } from '@/core/risk'
 import { pathText, readDocument, show } from '@/document'
 import * as t from '@/texts/t'
 import { countCommand } from './count'
 import { habitsCommand } from './habits'
+import { learnCommand } from './learn'
 import { riskCommand } from './risk'
 
 export interface Outcome {
@@ -26,14 +28,15 @@ export interface Options {
   now: WallTime | undefined
 }
 
-type Command = (document: Document, options: Options) => unknown
+type Command = (document: Document, options: Options, log: readonly LogEntry[]) => unknown
 const COMMANDS: Record<string, Command> = {
   count: countCommand,
   risk: riskCommand,
   habits: habitsCommand,
+  learn: learnCommand,
 }
 /** Those that can begin inside a stay. */
-const FROM_NOW = ['count', 'risk']
+const FROM_NOW = ['count', 'risk', 'learn']
 /** What numbers the options take. */
 const RANGES = {
   '--horizon': { min: 1, max: 366, isWhole: false },
@@ -98,7 +101,7 @@ async function answer(
     seed: values['--seed'] ?? 1,
     trials: values['--trials'] ?? TRIALS,
   }
-  return { output: `${JSON.stringify(command(document, options))}\n`, messages: [], exitCode: 0 }
+  return { output: `${JSON.stringify(command(document, options, opened.log))}\n`, messages: [], exitCode: 0 }
 }
 
 function spanOf(document: Document, id: string): [WallTime, WallTime] {

@@ -2,7 +2,6 @@ import { useClockStore } from '@/data/clockStore'
 import { newId } from '@/data/newId'
 import type { Space } from '@/data/storage/database'
 import { openDexieStore } from '@/data/storage/dexieStore'
-import { openMemoryStore } from '@/data/storage/memoryStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 
@@ -32,6 +31,7 @@ function isToBeFilled(): boolean {
 }
 
 /** What is shown goes on in memory alone, and is gone with the page. */
-export function goOnInMemory(): Promise<void> {
+export async function goOnInMemory(): Promise<void> {
+  const { openMemoryStore } = await import('@/data/storage/memoryStore')
   return useWorkspaceStore().goVolatile((document, log) => openMemoryStore('', document, log))
 }

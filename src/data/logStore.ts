@@ -1,13 +1,16 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, triggerRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
-import { standing, type LogEntry } from '@/core/log'
+import type { LogEntry } from '@/core/log'
 import type { Document, Id, Stay } from '@/core/model'
 import { useClockStore } from './clockStore'
 import { newId } from './newId'
 import type { EditLabel } from './storage/documentStore'
-import { logChangesOf, withLogChanges, type LogOperation } from './storage/logStore'
+import { keptLog, withChanges, type KeptLog } from './keptLog'
+import { logChangesOf, type LogOperation } from './storage/logStore'
 import { useWorkspaceStore } from './workspaceStore'
+
+const MINUTE_MS = 60_000
 
 type Head = 'id' | 'revision' | 'isRemoved' | 'rig' | 'stay' | 'utc' | 'note'
 /** What is logged, without what every entry has. */
@@ -17,7 +20,7 @@ export type Told<E = LogEntry> = E extends LogEntry ? Omit<E, Head> & { note?: s
 export const useLogStore = defineStore('log', () => {
   const workspace = useWorkspaceStore()
   const clock = useClockStore()
-  const kept = shallowRef<Map<Id, LogEntry>>(new Map())
+  const kept = shallowRef<KeptLog>(keptLog([]))
   /** Stays whose entries were read. */
   const loaded = ref<Id[]>([])
   const hasFailed = ref(false)
@@ -26,24 +29,15 @@ export const useLogStore = defineStore('log', () => {
   const stay = computed(() => currentStay(workspace.document))
   /** This stay and those of the same rig and crew that began before it, newest first. */
   const wanted = computed(() => (stay.value ? withEarlier(workspace.document, stay.value) : []))
-  const all = computed(() => {
+  /** With what waits to be written on top. */
+  const shown = computed(() => {
     const operations = workspace.waitingLog
     return operations.length === 0
       ? kept.value
-      : withLogChanges(kept.value, logChangesOf(operations, kept.value))
-  })
-  const byStay = computed(() => {
-    const lists = new Map<Id, LogEntry[]>()
-    for (const entry of all.value.values()) {
-      if (entry.stay === null) continue
-      const list = lists.get(entry.stay)
-      if (list) list.push(entry)
-      else lists.set(entry.stay, [entry])
-    }
-    return new Map([...lists].map(([id, entries]) => [id, standing(entries)]))
+      : withChanges(kept.value, logChangesOf(operations, kept.value.rows))
   })
   const NONE: LogEntry[] = []
-  const ofStay = (id: Id | undefined) => (id === undefined ? NONE : (byStay.value.get(id) ?? NONE))
+  const ofStay = (id: Id | undefined) => (id === undefined ? NONE : (shown.value.byStay.get(id) ?? NONE))
   const entries = computed(() => ofStay(stay.value?.id))
   const isLoaded = computed(() => stay.value === null || loaded.value.includes(stay.value.id))
 
@@ -52,7 +46,7 @@ export const useLogStore = defineStore('log', () => {
     try {
       const lists = await Promise.all(ids.map((id) => workspace.readLog({ stay: id })))
       if (own !== asked) return
-      kept.value = new Map(lists.flat().map((entry) => [entry.id, entry]))
+      kept.value = keptLog(lists.flat())
       loaded.value = [...ids]
       hasFailed.value = false
     } catch {
@@ -67,10 +61,7 @@ export const useLogStore = defineStore('log', () => {
         if (workspace.state !== 'loading') void read(wanted.value)
         return
       }
-      for (const { id, after } of changes)
-        if (after) kept.value.set(id, after)
-        else kept.value.delete(id)
-      triggerRef(kept)
+      kept.value = withChanges(kept.value, changes)
     },
     { flush: 'sync' },
   )
@@ -78,13 +69,23 @@ export const useLogStore = defineStore('log', () => {
     const isNew = wanted.value.some((id) => !loaded.value.includes(id))
     if (isNew && workspace.state !== 'loading') void read(wanted.value)
   })
-  workspace.showLog(() => [...all.value.values()])
+  workspace.showLog(() => [...shown.value.rows.values()])
+
+  /** What is logged in the same minute keeps its order: seconds are the device's, and no two entries share a millisecond. */
+  let latest = 0
+  function utcOf(at: WallTime): string {
+    const minute = Date.parse(clock.utcOf(at))
+    const moment = minute + (Date.now() % MINUTE_MS)
+    const isSameMinute = latest >= minute && latest < minute + MINUTE_MS
+    latest = isSameMinute && moment <= latest ? latest + 1 : moment
+    return new Date(latest).toISOString()
+  }
 
   /** @throws where there is no stay: a broken contract */
   function entryOf(told: Told): LogEntry {
     const { id, rig } = stay.value!
     const head = { id: newId('entry'), revision: 1, isRemoved: false, rig, stay: id, note: '' }
-    return { ...head, ...told, utc: clock.utcOf(told.at) }
+    return plain({ ...head, ...told, utc: utcOf(told.at) })
   }
 
   /** Logs what happened; one step of undo, however many entries. */
@@ -99,11 +100,11 @@ export const useLogStore = defineStore('log', () => {
 
   /** Another revision of an entry; where its time moved, in UTC too. */
   function amend(entry: LogEntry, coalesce: string | null = null) {
-    const known = all.value.get(entry.id)
-    const utc = known?.at === entry.at ? entry.utc : clock.utcOf(entry.at)
+    const known = shown.value.rows.get(entry.id)
+    const utc = known?.at === entry.at ? entry.utc : utcOf(entry.at)
     return workspace.log(
       'log',
-      [{ op: 'put', entry: { ...entry, utc, revision: entry.revision + 1 } }],
+      [{ op: 'put', entry: plain({ ...entry, utc, revision: entry.revision + 1 }) }],
       coalesce,
     )
   }
@@ -121,8 +122,16 @@ export const useLogStore = defineStore('log', () => {
     return clock.now < start ? start : clock.now
   })
 
-  return { entries, ofStay, all, wanted, isLoaded, hasFailed, at, add, amend, remove, entryOf }
+  /** As it is kept, removed ones too. */
+  const find = (id: Id) => shown.value.rows.get(id)
+
+  return { entries, ofStay, find, wanted, isLoaded, hasFailed, at, add, amend, remove, entryOf }
 })
+
+/** Forms hold their values in proxies, which neither a database nor a worker can take. */
+function plain(entry: LogEntry): LogEntry {
+  return JSON.parse(JSON.stringify(entry)) as LogEntry
+}
 
 function currentStay({ stays, currentStay: id }: Document): Stay | null {
   return stays.find((stay) => stay.id === id) ?? null

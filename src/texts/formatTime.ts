@@ -22,6 +22,11 @@ export const formatDate = dated(formatter({ weekday: 'short', day: 'numeric', mo
 export const formatShortDay = formatter({ weekday: 'short', day: 'numeric' })
 const longDay = dated(formatter({ weekday: 'long', day: 'numeric', month: 'long' }))
 
+/** `Tue 14 Sep, 13:05` */
+export function dayAndTime(time: WallTime): string {
+  return `${formatDate(time)}, ${time.slice(11)}`
+}
+
 /** `Friday 17 September, in the evening`; the night belongs to the day it began. */
 export function formatPartOfDay(time: WallTime, now?: WallTime): { day: string; part: string } {
   const { part } = dayAndPartOf(time, time)

@@ -13,4 +13,4 @@ export {
   formatSource,
   formatVolume,
 } from './format'
-export { formatDate, formatPartOfDay, formatShortDay } from './formatTime'
+export { dayAndTime, formatDate, formatPartOfDay, formatShortDay } from './formatTime'

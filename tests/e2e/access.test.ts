@@ -45,6 +45,17 @@ const SCREENS: Screen[] = [
     await page.getByRole('button', { name: 'Why?', exact: true }).click()
     await page.getByTestId('why-term').first().click()
   } },
+  // From here on the clock stands where the demo begins: on the fourth day.
+  { name: 'Camp, under way', which: 'demo', hash: '/?under-way', ready: '[data-testid=phase]', prepare: async (page) => {
+    await page.getByRole('button', { name: 'Back to where the demo begins' }).click()
+    await page.getByTestId('gauge-band').first().waitFor()
+    await page.getByTestId('key-shower').waitFor()
+  } },
+  { name: 'Stay, under way', which: 'demo', hash: '/stay', ready: '[data-testid=lived]' },
+  { name: 'Log', which: 'demo', hash: '/log', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('learned-shower').waitFor() },
+  { name: 'The panel', which: 'demo', hash: '/log?panel', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('key-panel').click() },
+  { name: 'A use', which: 'demo', hash: '/log?use', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('key-shower').click({ button: 'right' }) },
+  { name: 'Something else', which: 'demo', hash: '/log?else', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('key-other').click() },
 ] // prettier-ignore
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']

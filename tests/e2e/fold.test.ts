@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { dryDays, fold, saved, useBrowser } from './support/app'
+import { dryDays, fold, goTo, saved, useBrowser } from './support/app'
 
 const open = useBrowser()
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
@@ -19,12 +19,12 @@ describe('sections that fold', () => {
       /^19\s°C, up to 25\s°C, light 06:50–19:30$/,
     )
     await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure first: /)
-    for (const path of ['/stay', '/rig', '/habits', '/']) {
+    for (const path of ['/stay', '/rig', '/habits', '/log', '/']) {
       await page.goto(page.url().replace(/#.*/, `#${path}`))
       await page.waitForTimeout(1500)
       expect(await height(page), path).toBeLessThanOrEqual(6 * 844)
     }
-    await page.getByRole('link', { name: 'Rig', exact: true }).last().click()
+    await goTo(page, 'Rig')
     expect(await page.getByTestId('answer-weight').innerText()).toMatch(/kg at the start: .* too much/)
     expect(await page.getByTestId('tank-gray').count()).toBe(0)
     await fold(page, 'tanks').click()
@@ -39,13 +39,20 @@ describe('sections that fold', () => {
   it('five places at the thumb, none of them empty; the rest behind More, set apart on a laptop', async () => {
     const { page } = await open('demo', '/', { ...PHONE, isFolded: true })
     const bar = page.getByRole('navigation').last()
-    expect(await bar.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Habits', 'Rig', 'More'])
+    expect(await bar.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Habits', 'Log', 'More'])
     await bar.getByRole('link', { name: 'More' }).click()
     await page.getByRole('link', { name: /Another stay, crew or rig/ }).click()
     await page.getByRole('combobox', { name: 'Crew of this stay' }).waitFor()
     const wide = await open('demo', '/', { isFolded: true })
     const top = wide.page.getByRole('navigation').first()
-    expect(await top.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Habits', 'Rig', 'Settings'])
+    expect(await top.getByRole('link').allInnerTexts()).toEqual([
+      'Camp',
+      'Stay',
+      'Habits',
+      'Log',
+      'Rig',
+      'Settings',
+    ])
   })
 })
 

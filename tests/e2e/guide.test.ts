@@ -1,6 +1,6 @@
 import type { BrowserContextOptions, Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { saved, useBrowser } from './support/app'
+import { saved, useBrowser, goTo } from './support/app'
 
 const open = useBrowser()
 const SIZES: [string, BrowserContextOptions][] = [
@@ -124,7 +124,7 @@ describe.each(SIZES)('set up through the guide alone, at %s', (_, options) => {
       expect([both / 2 >= 2, both / 2 <= 4], `both cassettes ${both}`).toEqual([true, true])
     }
     if (one.panel) await page.getByText(/by its panel, 50\s*L to 100\s*L/).waitFor()
-    await page.getByRole('link', { name: 'Rig', exact: true }).filter({ visible: true }).click()
+    await goTo(page, 'Rig')
     for (const litres of Object.values(one.tanks))
       await page.waitForFunction(
         (value) => [...document.querySelectorAll('input')].some((field) => field.value === value),

@@ -25,6 +25,7 @@ describe('the thinnest slice', () => {
     // The chances move the page a little when they come.
     await page.getByTestId('plan-on').waitFor()
     await page.getByTestId('stopper-share').first().waitFor()
+    await post.scrollIntoViewIfNeeded()
     const before = await dryDays(page)
     const box = (await post.boundingBox())!
     const handle = (await post.getByTestId('gauge-handle').boundingBox())!

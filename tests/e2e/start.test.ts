@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Page } from 'playwright-core'
-import { dryDays, saved, useBrowser } from './support/app'
+import { dryDays, saved, useBrowser, goTo } from './support/app'
 
 const open = useBrowser()
 
@@ -106,7 +106,7 @@ describe('the guided start', () => {
     await page.getByLabel('Arrive', { exact: true }).fill('2027-09-11T15:00')
     await page.getByRole('button', { name: 'Show me the count' }).click()
     await page.getByTestId('plan-on').waitFor()
-    await page.getByRole('link', { name: 'Rig', exact: true }).last().click()
+    await goTo(page, 'Rig')
     for (const litres of Object.values(typed))
       await page.waitForFunction(
         (value) => [...document.querySelectorAll('input')].some((field) => field.value === value),

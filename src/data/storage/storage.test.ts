@@ -4,6 +4,7 @@ import Dexie from 'dexie'
 import fc from 'fast-check'
 import { produce } from 'immer'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import type { LogEntry } from '@/core/log'
 import type { Document } from '@/core/model'
 import { applied, changesBetween, inverse, merged } from './changes'
 import { DATABASE_NAMES } from './database'
@@ -20,6 +21,19 @@ const capacity = (litres: number, coalesce: string | null = null): Edit => ({
     produce(document, (draft) => {
       draft.rigs[0]!.containers[0]!.capacity = { value: litres, by: 'owner' }
     }),
+})
+/** A note of the trailer's stay on a morning. */
+const note = (id: string, clock: string, stay = 'harrow-ridge'): LogEntry => ({
+  id,
+  revision: 1,
+  isRemoved: false,
+  rig: 'trailer',
+  stay,
+  at: `2027-09-12T${clock}`,
+  utc: `2027-09-12T${clock}:00.000Z`,
+  note: '',
+  kind: 'note',
+  container: null,
 })
 const capacityOf = (document: Document) => document.rigs[0]!.containers[0]!.capacity.value
 
@@ -57,6 +71,84 @@ function acceptance(name: string, open: () => DocumentStore) {
       expect(branched.redo).toBeNull()
       expect(capacityOf((await store.redo()).document)).toBe(999)
       expect(capacityOf((await store.undo()).document)).toBe(401)
+    })
+
+    it('keeps a log beside the document: appended, amended, removed, by stay and time, in one history with it', async () => {
+      await commit(load)
+      const { log } = store
+      await log.append(
+        [note('b', '10:00'), note('a', '09:00'), note('c', '11:00', 'elsewhere')],
+        (now += 10_000),
+      )
+      const ids = async (from?: string, until?: string) =>
+        (
+          await log.range({ stay: 'harrow-ridge', ...(from ? { from } : {}), ...(until ? { until } : {}) })
+        ).map(({ id, revision, isRemoved }) => `${id} ${revision}${isRemoved ? ' removed' : ''}`)
+      expect(await ids()).toEqual(['a 1', 'b 1'])
+      expect(await ids('2027-09-12T09:30:00.000Z')).toEqual(['b 1'])
+      expect(await ids(undefined, '2027-09-12T09:30:00.000Z')).toEqual(['a 1'])
+      expect(await log.range()).toHaveLength(3)
+      // The same again is nothing new; an older revision than the one that is kept comes after it.
+      const again = await log.append([note('a', '09:00')], (now += 10_000))
+      expect(again.logChanges).toEqual([])
+      await log.amend({ ...note('a', '09:30'), revision: 2 }, (now += 10_000))
+      await log.amend({ ...note('a', '09:45'), revision: 2 }, (now += 10_000))
+      expect(await ids()).toEqual(['a 3', 'b 1'])
+      await log.remove('b', (now += 10_000))
+      await log.remove('nothing', (now += 10_000))
+      expect(await ids()).toEqual(['a 3', 'b 2 removed'])
+      // One sequence with the edits of the document.
+      await commit(capacity(401))
+      expect(capacityOf((await store.undo()).document)).toBe(340)
+      const taken = await store.undo()
+      expect(taken.logChanges.map(({ id }) => id)).toEqual(['b'])
+      expect(await ids()).toEqual(['a 3', 'b 1'])
+      await store.undo()
+      await store.undo()
+      expect(await ids()).toEqual(['a 1', 'b 1'])
+      expect((await store.redo()).logChanges).toHaveLength(1)
+      expect(await ids()).toEqual(['a 2', 'b 1'])
+    })
+
+    it('drops a stay with its log, takes in what is new of a file, and takes all of it back', async () => {
+      await commit(load)
+      await store.log.append([note('a', '09:00'), note('c', '11:00', 'elsewhere')], (now += 10_000))
+      const before = await store.log.range()
+      const remove: Edit = {
+        label: 'remove',
+        coalesce: null,
+        make: (document) => ({ ...document, currentStay: null, stays: [] }),
+        log: [{ op: 'drop-stay', stay: 'harrow-ridge' }],
+      }
+      await commit(remove)
+      expect((await store.log.range()).map(({ id }) => id)).toEqual(['c'])
+      const back = await store.undo()
+      expect(back.document.stays).toHaveLength(1)
+      expect(await store.log.range()).toEqual(before)
+      const merge: Edit = {
+        label: 'import',
+        coalesce: null,
+        make: (document) => document,
+        log: [
+          {
+            op: 'merge',
+            entries: [
+              note('a', '09:00'),
+              { ...note('c', '12:00', 'elsewhere'), revision: 4 },
+              note('d', '13:00'),
+            ],
+          },
+        ],
+      }
+      const merged = await commit(merge)
+      expect(merged.logChanges.map(({ id }) => id)).toEqual(['c', 'd'])
+      await store.undo()
+      expect(await store.log.range()).toEqual(before)
+      const replace: Edit = { ...merge, log: [{ op: 'replace', entries: [note('z', '08:00')] }] }
+      await commit(replace)
+      expect((await store.log.range()).map(({ id }) => id)).toEqual(['z'])
+      await store.undo()
+      expect(await store.log.range()).toEqual(before)
     })
 
     it('makes one step of a drag, and two of a pause', async () => {

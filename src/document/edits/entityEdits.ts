@@ -1,7 +1,7 @@
 import type { Document, Id, Rig, Stay } from '@/core/model'
 import { fullOrEmpty } from '../starters/assumed'
 import { dropBlocked } from './habitEdits'
-import { dropStrangers } from './stayEdits'
+import { dropStrangers } from './crewEdits'
 import { crewOf, stayOf } from './find'
 
 /** Recipes on a draft: rigs, crews and stays as wholes. Containers and persons keep their ids in a copy. */

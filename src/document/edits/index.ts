@@ -38,22 +38,7 @@ export {
   setSafeFill,
   toggleLight,
 } from './rigEdits'
-export {
-  addAbsences,
-  addPerson,
-  removeActivity,
-  removePerson,
-  setAbsence,
-  setCounted,
-  setGuest,
-  setLevel,
-  setModelLevel,
-  setNights,
-  setOwnRate,
-  setReading,
-  setStart,
-  setWarmest,
-  startNow,
-  takeOver,
-  withWeight,
-} from './stayEdits'
+export { addPerson, removeActivity, removePerson, setOwnRate, withWeight } from './crewEdits'
+export { setCounted, startNow, takeOver } from './logEdits'
+export { addAbsences, setAbsence, setGuest } from './presenceEdits'
+export { setLevel, setModelLevel, setNights, setReading, setStart, setWarmest } from './stayEdits'

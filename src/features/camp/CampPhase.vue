@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { addWallDays, dayAndPartOf } from '@/core/calendar'
+import DemoClockRoom from './DemoClockRoom.vue'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
-import { dayAndTime } from '@/parts/log/entryWords'
+import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
+import { nextFrame } from '@/ui/nextFrame'
 import { whenNeeded } from '@/ui/whenNeeded'
 
 /** Where the stay stands in time, when the panel was read, and in the demo the clock that can be moved. */
@@ -14,11 +16,16 @@ const StartDialog = whenNeeded(
   () => import('./StartDialog.vue'),
   () => undefined,
 )
+/** Its room is kept: the count does not wait for it. */
+const DemoClock = whenNeeded(
+  () => nextFrame().then(() => import('./DemoClock.vue')),
+  () => undefined,
+  DemoClockRoom,
+)
 const forecast = useForecastStore()
 const underWay = useUnderWayStore()
 const clock = useClockStore()
 const log = useLogStore()
-const HOUR = 1 / 24
 
 const isShown = ref(false)
 const wasShown = ref(false)
@@ -47,8 +54,6 @@ const canStart = computed(
 )
 const link =
   'min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4 whitespace-nowrap'
-const step =
-  'grid min-h-11 min-w-11 place-items-center border-2 border-line text-[0.85rem] font-semibold whitespace-nowrap'
 </script>
 
 <template>
@@ -60,21 +65,7 @@ const step =
       <span class="py-1">{{ words }}</span>
       <button v-if="canStart" type="button" :class="link" @click="show">{{ t.phase.start }}</button>
     </p>
-    <div v-if="clock.isDemo" class="flex flex-wrap items-center gap-1" data-testid="demo-clock">
-      <span class="mr-1 leading-tight text-soft"
-        ><span class="max-sm:block max-sm:text-[0.8rem]">{{ t.phase.clock }}</span>
-        <span class="figure font-bold whitespace-nowrap text-ink">{{ dayAndTime(clock.now) }}</span></span
-      >
-      <button type="button" :class="step" :aria-label="t.phase.dayBack" @click="clock.move(-1)">−1 d</button>
-      <button type="button" :class="step" :aria-label="t.phase.earlier" @click="clock.move(-HOUR)">
-        −1 h
-      </button>
-      <button type="button" :class="step" :aria-label="t.phase.later" @click="clock.move(HOUR)">+1 h</button>
-      <button type="button" :class="step" :aria-label="t.phase.dayOn" @click="clock.move(1)">+1 d</button>
-      <button v-if="clock.isMoved" type="button" :class="link" @click="clock.backToStart()">
-        {{ t.phase.reset }}
-      </button>
-    </div>
+    <DemoClock v-if="clock.isDemo" />
     <StartDialog v-if="wasShown" :open="isShown" @close="isShown = false" />
   </div>
 </template>

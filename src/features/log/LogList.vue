@@ -7,10 +7,10 @@ import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { dayAndTime, useEntryWords } from '@/parts/log/entryWords'
+import { useEntryWords } from '@/parts/log/entryWords'
 import LogDialogs from '@/parts/log/LogDialogs.vue'
 import { useDialogs } from '@/parts/log/useDialogs'
-import { formatCount, formatDate } from '@/texts'
+import { dayAndTime, formatCount, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import { matching, type LogFilter } from './filter'
 
@@ -31,8 +31,16 @@ const lines = computed((): Line[] => {
   const { stay } = forecast
   if (!stay) return []
   let last = NaN
+  // Ten thousand entries fall on few hours.
+  const days = new Map<string, number>()
+  const dayOf = (at: string) => {
+    const hour = at.slice(0, 13)
+    const known = days.get(hour) ?? dayAndPartOf(stay.start, at).day
+    days.set(hour, known)
+    return known
+  }
   return found.value.flatMap((entry): Line[] => {
-    const { day } = dayAndPartOf(stay.start, entry.at)
+    const day = dayOf(entry.at)
     const line: Line = { kind: 'entry', entry }
     if (day === last) return [line]
     last = day

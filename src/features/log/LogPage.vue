@@ -11,11 +11,10 @@ import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
-import { dayAndTime } from '@/parts/log/entryWords'
 import LogKeys from '@/parts/log/LogKeys.vue'
 import PanelAndCount from '@/parts/log/PanelAndCount.vue'
 import NoStay from '@/parts/NoStay.vue'
-import { formatCount } from '@/texts'
+import { dayAndTime, formatCount } from '@/texts'
 import * as t from '@/texts/t'
 
 /** What happened, what it cost, what was learned. */

@@ -4,11 +4,10 @@ import { addWallDays, dayAndPartOf, dayZero } from '@/core/calendar'
 import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore, type Told } from '@/data/logStore'
-import { formatDate } from '@/texts'
+import { dayAndTime, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppStepper from '@/ui/AppStepper.vue'
-import { dayAndTime } from './entryWords'
 import { useLogging } from './useLogging'
 
 /** Yesterday's and today's counts on one screen: what is there already is counted, and what is more is logged. */

@@ -3,11 +3,12 @@ import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Id } from '@/core/model'
 import { useLogStore } from '@/data/logStore'
-import { dayAndTime, useEntryWords } from './entryWords'
+import { useEntryWords } from './entryWords'
 import LogDialogs from './LogDialogs.vue'
 import SmallTally from './SmallTally.vue'
 import { useDialogs } from './useDialogs'
 import { useLogging, type Key } from './useLogging'
+import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 
 /** One tap logs a use: counted ones are counted, of expected ones it is one more than usual. A long press asks for more. */
@@ -104,7 +105,7 @@ const sub = ({ isCounted, today, isLeftOut }: Key) => {
         type="button"
         class="-mr-px -mb-px flex flex-col items-start border border-line bg-card px-2.5 pt-1.5 pb-1 text-left select-none active:bg-select"
         :class="isBig ? 'min-h-20' : 'min-h-16'"
-        :aria-label="`${t.log.key(key.activity.name, 1)}. ${sub(key)}`"
+        :aria-label="`${key.activity.name}${isWide && key.letter ? ` ${key.letter}` : ''} ${sub(key)}. ${t.log.key(key.activity.name, 1)}`"
         :data-testid="`key-${key.activity.id}`"
         @pointerdown="press(key)"
         @pointerup="letGo"

@@ -3,13 +3,8 @@ import { unitOf, type Id, type Rig } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { stepNames } from '@/parts/levels/stepNames'
-import { formatDate, formatFigures } from '@/texts'
+import { dayAndTime, formatFigures } from '@/texts'
 import * as t from '@/texts/t'
-
-/** `Tue 14 Sep, 13:05` */
-export function dayAndTime(at: string): string {
-  return `${formatDate(at)}, ${at.slice(11)}`
-}
 
 /** What an entry says, in a line. */
 export function useEntryWords() {

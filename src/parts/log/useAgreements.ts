@@ -7,8 +7,8 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useAmounts } from '@/parts/useAmounts'
+import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
-import { dayAndTime } from './entryWords'
 
 /** A reading beside the count. */
 export interface Agreed {

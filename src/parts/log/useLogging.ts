@@ -1,13 +1,12 @@
 import { computed } from 'vue'
-import { dayAndPartOf } from '@/core/calendar'
+import { addWallDays, dayZero } from '@/core/calendar'
 import type { Activity, Id } from '@/core/model'
 import { dailyUse } from '@/core/explain'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
-import { formatDate } from '@/texts'
+import { dayAndTime, formatDate } from '@/texts'
 import * as t from '@/texts/t'
-import { dayAndTime } from './entryWords'
 
 /** What can be logged by one tap, and how often it was today. */
 export interface Key {
@@ -27,9 +26,18 @@ export function useLogging() {
 
   const isCounted = (id: Id) =>
     forecast.stay?.counted.some(({ activity, until }) => activity === id && until === null) ?? false
-  const isToday = (at: string) =>
-    forecast.stay !== null &&
-    dayAndPartOf(forecast.stay.start, at).day === dayAndPartOf(forecast.stay.start, clock.now).day
+  /** Uses of today, by activity: how many, and whether it was said that there were none. */
+  const today = computed(() => {
+    const begins = dayZero(clock.now)
+    const ends = addWallDays(begins, 1)
+    const made = new Map<Id, { n: number; isLeftOut: boolean }>()
+    for (const entry of log.entries) {
+      if (entry.kind !== 'use' || entry.at < begins || entry.at >= ends) continue
+      const { n, isLeftOut } = made.get(entry.activity) ?? { n: 0, isLeftOut: false }
+      made.set(entry.activity, { n: n + entry.n, isLeftOut: isLeftOut || entry.n === 0 })
+    }
+    return made
+  })
 
   /** Counted ones first, then what draws most in a day. */
   const keys = computed((): Key[] => {
@@ -41,9 +49,6 @@ export function useLogging() {
       .sort((a, b) => Number(isCounted(b.id)) - Number(isCounted(a.id)) || litres(b) - litres(a))
     const letters = new Set<string>(['p', 'e'])
     return order.map((activity) => {
-      const ofToday = log.entries.flatMap((entry) =>
-        entry.kind === 'use' && entry.activity === activity.id && isToday(entry.at) ? [entry.n] : [],
-      )
       const letter =
         activity.name
           .toLowerCase()
@@ -53,8 +58,8 @@ export function useLogging() {
       return {
         activity,
         isCounted: isCounted(activity.id),
-        today: ofToday.reduce((sum, n) => sum + n, 0),
-        isLeftOut: ofToday.includes(0),
+        today: today.value.get(activity.id)?.n ?? 0,
+        isLeftOut: today.value.get(activity.id)?.isLeftOut ?? false,
         letter,
       }
     })

@@ -5,14 +5,15 @@ export const cli = {
   count FILE        how many dry days, what stops them and when, with the ledger (JSON)
   risk FILE         what may come of it: days to plan on, stoppers by share, levels as ranges (JSON)
   habits FILE       what each habit buys, most days for the bother first (JSON)
+  learn FILE        what the stay's log teaches: litres per use, levels, probes (JSON)
 
 FILE is a Dry Count document; - reads standard input.
 Options: --stay ID   the stay (default: the document's current stay)
          --horizon DAYS   how far to look ahead
-         --now TIME   count from there, a time of the stay (count and risk)
+         --now TIME   count from there, a time of the stay (count, risk and learn)
          --seed N   the luck of the trips, a whole number (default 1)
          --trials N   how many trips (default 10000)`,
-  unknownCommand: (found: string) => `unknown command '${found}'; known: count, risk, habits`,
+  unknownCommand: (found: string) => `unknown command '${found}'; known: count, risk, habits, learn`,
   unknownOption: (found: string) => `unknown option '${found}'`,
   missingFile: 'name a file, or - for standard input',
   broken: (what: string) => `this could not be computed (${what}); please report it with the file`,

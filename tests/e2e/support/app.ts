@@ -100,3 +100,14 @@ export async function dryDays(page: Page): Promise<number> {
 export async function saved(page: Page): Promise<void> {
   await expect.poll(() => page.getByTestId('saved').textContent()).toBe('saved')
 }
+
+/** To a screen that stands behind More on a phone, and in the bar on a laptop. */
+export async function goTo(page: Page, name: string): Promise<void> {
+  const inBar = page.getByRole('link', { name, exact: true }).filter({ visible: true }).first()
+  if (await inBar.isVisible()) return inBar.click()
+  await page.getByRole('link', { name: 'More', exact: true }).filter({ visible: true }).click()
+  await page
+    .getByRole('main')
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click()
+}

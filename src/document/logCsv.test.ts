@@ -1,0 +1,73 @@
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import type { LogEntry } from '@/core/log'
+import { trailerLog } from '../../scripts/demo/trailerLog'
+import { vanLog } from '../../scripts/demo/vanLog'
+import { LOG_COLUMNS, logFromCsv, logToCsv } from './logCsv'
+
+const ALL: LogEntry[] = [...trailerLog(), ...vanLog()]
+const plainText = fc.string({ maxLength: 60 }).filter((text) => !/[<>\p{Cc}]/u.test(text))
+const hostile = fc.constantFrom(
+  '=1+1',
+  '+49 30',
+  '-5',
+  '@here',
+  "'quoted",
+  "'=x",
+  '"a, b"',
+  ' padded ',
+  'naïve; ü',
+  '',
+)
+
+it('comes back as it went out, to the letter, whatever is written in a note', () => {
+  fc.assert(
+    fc.property(fc.shuffledSubarray(ALL), fc.oneof(plainText, hostile), (some, note) => {
+      const log = some.map((entry) => ({ ...entry, note }))
+      expect(logFromCsv(logToCsv(log))).toEqual({ ok: true, log, unknown: [] })
+      expect(logFromCsv(`\uFEFF${logToCsv(log)}`)).toMatchObject({ ok: true, log })
+    }),
+    { numRuns: 120 },
+  )
+})
+
+it('lets nothing out that a spreadsheet would take for a formula', () => {
+  const log = ['=HYPERLINK("x")', '+1', '-1', '@sum', '\u00a0=1'].map((note, n) => ({ ...ALL[n]!, note }))
+  const cells = logToCsv(log)
+    .split('\r\n')
+    .slice(1, -1)
+    .map((line) => line.replace(/^.*?([^,"]*("[^"]*(""[^"]*)*")?)$/, '$1').replace(/^"/, ''))
+  for (const cell of cells) expect(cell).not.toMatch(/^[=+\-@\t\r]/)
+})
+
+it('reads it whole or not at all: what is wrong is said by line and column, columns of others are named', () => {
+  const [header, first, second] = logToCsv(ALL.slice(0, 2)).split('\r\n') as [string, string, string]
+  expect(header).toBe(LOG_COLUMNS.join(','))
+  expect(logFromCsv('name,price\nbread,2')).toEqual({
+    ok: false,
+    missing: ['id', 'at', 'utc', 'kind'],
+    faults: [],
+  })
+  expect(logFromCsv('')).toMatchObject({ ok: false })
+  const found = (text: string) => logFromCsv(text)
+  const bad = second.replace(',use,', ',use,').replace('2027-09-11T19:40', '2027-13-11T19:40')
+  expect(found([header, first, bad].join('\n'))).toEqual({
+    ok: false,
+    missing: [],
+    faults: [{ line: 3, column: 'at', found: '2027-13-11T19:40' }],
+  })
+  expect(found([header, first, first].join('\n'))).toMatchObject({
+    ok: false,
+    faults: [{ line: 3, column: 'id' }],
+  })
+  expect(found([`${header},mood`, `${first},sunny`].join('\n'))).toEqual({
+    ok: true,
+    log: [ALL[0]],
+    unknown: ['mood'],
+  })
+  const kinds = second.replace(',use,', ',dance,')
+  expect(found([header, kinds].join('\n'))).toMatchObject({
+    ok: false,
+    faults: [{ line: 2, column: 'kind', found: 'dance' }],
+  })
+})

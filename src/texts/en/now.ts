@@ -1,0 +1,63 @@
+/** A stay under way, as Camp says it. */
+
+/** The three times of a stay. */
+export const phase = {
+  planned: (start: string) => `Planned: begins ${start}.`,
+  underWay: (day: number, left: string) => `Day ${day}. ${left}`,
+  lastRead: (at: string) => `Panel read ${at}.`,
+  neverRead: 'Panel not read yet.',
+  over: (end: string) => `Over since ${end}. This is the plan as it was.`,
+  started: 'The stay began',
+  ended: 'The stay ended',
+  start: 'We are here: start',
+  startTitle: 'Start the stay',
+  startText: 'It begins now. What is in the tanks, as you arrive:',
+  valves: 'The dump valves are shut',
+  valvesWhy: 'A valve left open lets the count run out of the pipe.',
+  startNow: 'Start now',
+  end: 'End the stay',
+  endTitle: 'End the stay',
+  endText: 'One last look at the panel makes the log worth most. Then it is over.',
+  endNow: 'End now',
+  endUnread: 'End without reading',
+  clock: 'Demo clock',
+  earlier: 'An hour back',
+  later: 'An hour on',
+  dayBack: 'A day back',
+  dayOn: 'A day on',
+  reset: 'Back to where the demo begins',
+}
+
+/** What is known of a level, and how the panel and the count agree. */
+export const agreement = {
+  now: 'Levels now',
+  give: (amount: string) => `± ${amount}`,
+  by: {
+    panel: (at: string) => `by the panel, ${at}`,
+    measured: (at: string) => `measured, ${at}`,
+    light: (at: string) => `by its light, ${at}`,
+    run: (at: string) => `emptied or filled, ${at}`,
+    count: 'by the count',
+  },
+  title: 'Panel and count',
+  agree: (panel: string, counted: string) =>
+    `The panel says ${panel}, the count says ${counted}: they agree.`,
+  agreeMeasured: (panel: string, counted: string) =>
+    `Measured ${panel}, the count says ${counted}: they agree.`,
+  contradict: (panel: string, counted: string) =>
+    `The panel says ${panel}, the count says ${counted}: that does not fit.`,
+  contradictMeasured: (panel: string, counted: string) =>
+    `Measured ${panel}, the count says ${counted}: that does not fit.`,
+  left: 'left out',
+  suspect: (tank: string) => `${tank}: probe suspect`,
+  suspectText:
+    'It keeps showing the same where that can hardly be. Its readings are left out until it shows something else.',
+  suspectDo: 'A warm part-fill and a drive often wash a probe clean; then read it again.',
+  settle: 'A leak, a forgotten use, or a visitor?',
+  settles: {
+    leak: 'A leak',
+    forgotten: 'A forgotten use',
+    visitor: 'A visitor',
+    panel: 'The panel is wrong',
+  },
+}
