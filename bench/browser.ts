@@ -21,6 +21,8 @@ export async function benchBrowser(): Promise<void> {
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
   })
+  // Before the demo's stays begin: levels are dragged of a stay that is planned.
+  await context.addInitScript(() => localStorage.setItem('dry-count:demo-clock', '2027-09-01T12:00'))
   const page = await context.newPage()
   await page.goto(url)
   const post = page.getByRole('slider', { name: 'Gray, starting level' })

@@ -9,29 +9,44 @@ interface Shot {
   theme?: 'light' | 'dark' | 'sun'
   phone?: boolean
   prepare?: (page: Page) => Promise<unknown>
+  /** The demo's clock stands before its stay begins: a plan. */
+  planned?: boolean
 }
 
 const SHOTS: Shot[] = [
   { name: 'camp', hash: '/' },
+  { name: 'camp-plan', hash: '/', planned: true },
   { name: 'camp-phone', hash: '/', phone: true },
   { name: 'camp-dark', hash: '/', theme: 'dark' },
   { name: 'stay', hash: '/stay' },
-  { name: 'stay-phone', hash: '/stay', phone: true },
+  { name: 'stay-plan', hash: '/stay', planned: true },
   { name: 'stay-sun', hash: '/stay', theme: 'sun' },
   { name: 'stay-chart', hash: '/stay', prepare: drawLevels },
   { name: 'stay-risk', hash: '/stay', prepare: showRisk },
   { name: 'why', hash: '/', prepare: askWhy },
   { name: 'start', hash: '/start' },
-  { name: 'start-phone', hash: '/start?step=2', phone: true },
   { name: 'rig', hash: '/rig?show=map' },
-  { name: 'rig-phone', hash: '/rig', phone: true },
   { name: 'habits', hash: '/habits' },
-  { name: 'reach', hash: '/habits', prepare: reachNights },
-  { name: 'habits-phone', hash: '/habits', phone: true },
+  { name: 'reach', hash: '/habits', planned: true, prepare: reachNights },
   { name: 'gray-to-black', hash: '/rig/gray-to-black' },
-  { name: 'settings', hash: '/settings' },
-  { name: 'level', hash: '/', phone: true, prepare: readPanel },
+  { name: 'level', hash: '/', phone: true, planned: true, prepare: readPanel },
+  { name: 'log', hash: '/log', prepare: showLearned },
+  { name: 'log-phone', hash: '/log', phone: true },
+  { name: 'panel-sun', hash: '/', phone: true, theme: 'sun', prepare: readWhole },
 ]
+
+async function showLearned(page: Page) {
+  await openSection(page, 'learned')
+  await page.getByTestId('learned-shower').waitFor()
+  await scrollTo(page, '#learned')
+}
+
+async function readWhole(page: Page) {
+  await page.getByTestId('key-panel').click()
+  const form = page.getByTestId('panel-form')
+  await form.getByTestId('read-fresh').getByRole('button', { name: '⅓' }).click()
+  await form.getByTestId('read-gray').getByRole('button', { name: '⅓' }).click()
+}
 
 async function drawLevels(page: Page) {
   await openSection(page, 'chart')
@@ -81,7 +96,7 @@ async function askWhy(page: Page) {
 async function take(
   browser: Browser,
   url: string,
-  { name, hash, theme = 'light', phone = false, prepare }: Shot,
+  { name, hash, theme = 'light', phone = false, planned = false, prepare }: Shot,
 ) {
   const context = await browser.newContext({
     viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
@@ -89,6 +104,8 @@ async function take(
     reducedMotion: 'reduce',
   })
   await context.addInitScript((chosen) => localStorage.setItem('dry-count:theme', chosen), theme)
+  if (planned)
+    await context.addInitScript(() => localStorage.setItem('dry-count:demo-clock', '2027-09-02T09:00'))
   const page = await context.newPage()
   await page.clock.setFixedTime(new Date('2027-09-02T09:00:00'))
   await page.goto(`${url}/#${hash}`)

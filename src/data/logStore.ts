@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
 import type { Document, Id, Stay } from '@/core/model'
+import { endOf } from '@/core/underway'
 import { useClockStore } from './clockStore'
 import { newId } from './newId'
 import type { EditLabel } from './storage/documentStore'
@@ -116,10 +117,12 @@ export const useLogStore = defineStore('log', () => {
     )
   }
 
-  /** The time to log at: now, and never before the stay. */
+  /** The time to log at: now, and never before the stay or after its end. */
   const at = computed((): WallTime => {
-    const start = stay.value?.start ?? clock.now
-    return clock.now < start ? start : clock.now
+    if (!stay.value) return clock.now
+    const end = endOf(stay.value, entries.value)
+    const latest = clock.now < end ? clock.now : end
+    return latest < stay.value.start ? stay.value.start : latest
   })
 
   /** As it is kept, removed ones too. */

@@ -7,8 +7,9 @@ export type Phase = 'planned' | 'under-way' | 'over'
 
 /** When a stay ended: by its entry, else when it is to be left. @param log any entries */
 export function endOf({ id, leaveAt }: Pick<Stay, 'id' | 'leaveAt'>, log: readonly LogEntry[]): WallTime {
-  const end = standing(log).find(({ kind, stay }) => kind === 'end' && stay === id)
-  return end?.at ?? leaveAt
+  // Among ten thousand entries there is mostly none: only those are looked at.
+  const ends = log.filter(({ kind, stay }) => kind === 'end' && stay === id)
+  return standing(ends).at(-1)?.at ?? leaveAt
 }
 
 /** Planned before its start, under way until it is left or its end was logged, over after that. */

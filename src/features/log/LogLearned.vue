@@ -97,7 +97,7 @@ function take() {
           }}</span>
         </p>
         <div class="relative h-8" aria-hidden="true">
-          <span class="absolute top-0.5 h-2 bg-faint" :style="row.before" />
+          <span class="absolute top-0.5 h-2 bg-(--faint)" :style="row.before" />
           <span
             class="absolute top-3.5 h-4 border-2 border-ink"
             :class="row.isLearned ? 'hatch-supply' : ''"

@@ -11,17 +11,21 @@ import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
+import LogDialogs from '@/parts/log/LogDialogs.vue'
 import LogKeys from '@/parts/log/LogKeys.vue'
 import PanelAndCount from '@/parts/log/PanelAndCount.vue'
 import NoStay from '@/parts/NoStay.vue'
 import { dayAndTime, formatCount } from '@/texts'
+import { useDialogs } from '@/parts/log/useDialogs'
 import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
 
 /** What happened, what it cost, what was learned. */
 const forecast = useForecastStore()
 const underWay = useUnderWayStore()
 const log = useLogStore()
 const answers = useLogAnswers()
+const { shown: dialog, open } = useDialogs()
 const head = computed(() => {
   const last = log.entries.at(-1)
   return last ? t.log.head(formatCount(log.entries.length), dayAndTime(last.at)) : t.log.headNone
@@ -44,7 +48,11 @@ const sections = [
     </div>
     <p v-if="log.hasFailed" class="border-l-4 border-ink pl-3" role="alert">{{ t.log.unread }}</p>
     <p v-if="underWay.phase === 'planned'" class="py-2 text-soft">{{ t.log.answer.planned }}.</p>
-    <LogKeys v-if="underWay.phase !== 'planned'" is-big class="max-w-4xl pt-1" />
+    <LogKeys v-if="underWay.phase === 'under-way'" is-big class="max-w-4xl pt-1" />
+    <template v-else-if="underWay.phase === 'over'">
+      <AppButton class="mt-1" @click="open({ kind: 'choose' })">{{ t.log.forgotten }}</AppButton>
+      <LogDialogs v-model="dialog" />
+    </template>
     <FoldedSections :sections="sections">
       <FoldSection id="learned" :title="t.learned.title" :answer="answers.learned"
         ><LogLearned

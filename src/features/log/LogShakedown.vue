@@ -34,7 +34,9 @@ const candidates = computed(() =>
 )
 const LARGEST = 3
 const picked = reactive<Record<Id, boolean>>({})
-const isPicked = (id: Id, k: number) => picked[id] ?? k < LARGEST
+/** What is drunk leaves no trace in the waste tanks, and is hard to count. */
+const isPicked = (id: Id, k: number) =>
+  picked[id] ?? (k < LARGEST && props.crew.activities.find((one) => one.id === id)?.kind !== 'drinking')
 const waste = computed(() =>
   (forecast.rig?.containers ?? []).filter(({ kind }) =>
     ['gray', 'black', 'cassette', 'urine'].includes(kind),

@@ -10,7 +10,7 @@ const id = useId()
 </script>
 
 <template>
-  <FieldShell :id="id" :label="label ?? t.log.use.when" :fault="fault">
+  <FieldShell :id="id" class="max-sm:col-span-2" :label="label ?? t.log.use.when" :fault="fault">
     <input
       :id="id"
       v-model="at"

@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { addWallDays, dayZero } from '@/core/calendar'
 import type { Activity, Id } from '@/core/model'
 import { dailyUse } from '@/core/explain'
+import { endOf } from '@/core/underway'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
@@ -68,8 +69,10 @@ export function useLogging() {
   /** What is wrong with a time; null: nothing. */
   function wrongTime(at: string): string | null {
     const { stay } = forecast
+    const end = stay ? endOf(stay, log.entries) : null
     if (!/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(at)) return t.log.when.none
     if (at > clock.now) return t.log.when.future(dayAndTime(clock.now))
+    if (end !== null && at > end) return t.log.when.after(dayAndTime(end))
     return stay && at < stay.start
       ? t.log.when.before(`${formatDate(stay.start)}, ${stay.start.slice(11)}`)
       : null

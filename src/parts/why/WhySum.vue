@@ -56,7 +56,9 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
 <template>
   <div v-if="sum && container">
     <p class="mt-3 flex justify-between border-b border-line py-2 text-lg">
-      <span>{{ t.why.start }}</span><span class="figure font-bold">{{ amount(sum.start) }}</span>
+      <span>{{ forecast.stayCase?.now ? t.why.now : t.why.start }}</span><span class="figure font-bold">{{
+        amount(sum.start)
+      }}</span>
     </p>
     <details
       v-for="term in sum.terms"

@@ -16,6 +16,7 @@ export const log = {
   holdNumber: 'A digit before its letter logs as many.',
   panel: 'Read the panel',
   other: 'Something else',
+  forgotten: 'Log something that was forgotten',
   logged: (what: string, at: string) => `Logged: ${what}, ${at}.`,
   refused: 'It was not logged.',
   unread: 'The log could not be read. What you log is kept all the same.',
@@ -42,6 +43,7 @@ export const log = {
   when: {
     future: (now: string) => `That is still to come: it is ${now} here.`,
     before: (start: string) => `The stay began ${start}.`,
+    after: (end: string) => `The stay ended ${end}.`,
     none: 'Put in a day and a time.',
   },
   // the whole panel

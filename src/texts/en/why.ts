@@ -3,6 +3,7 @@
 export const why = {
   close: 'Close',
   start: 'at the start',
+  now: 'now, by the log and the count',
   level: 'level',
   limitOf: { supply: 'the reserve', waste: 'safe fill', carrier: '' },
   count: (container: string, days: string) => `Why ${container} lasts ${days} days`,
