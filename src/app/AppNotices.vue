@@ -19,6 +19,8 @@ function words(notice: Notice): string {
       return t.notices.othersStep[notice.way](t.edits.labels[notice.label])
     case 'not-replayed':
       return t.notices.notReplayed[notice.way]
+    case 'log-went':
+      return t.notices.logWent(notice.stay, notice.entries)
     case 'not-loaded':
       return t.notices.notLoaded
   }

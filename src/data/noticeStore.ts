@@ -13,6 +13,8 @@ export type Notice =
   | { kind: 'others-step'; way: 'undo' | 'redo'; label: EditLabel }
   /** An undo, or redo, could not be kept; nothing has changed. */
   | { kind: 'not-replayed'; way: 'undo' | 'redo' }
+  /** A stay went, and what was logged of it. */
+  | { kind: 'log-went'; stay: string; entries: number }
   /** A screen, or a part of one, could not be loaded. */
   | { kind: 'not-loaded' }
 

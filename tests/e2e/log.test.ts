@@ -244,6 +244,57 @@ describe('logging', () => {
   })
 })
 
+describe('the log is kept with its stay', () => {
+  it('a stay that is removed says that its log goes along, and undo brings both back', async () => {
+    const { page } = await open('demo', '/stay?show=which', NOW)
+    await page
+      .getByRole('button', { name: /^Remove / })
+      .first()
+      .click()
+    await page
+      .getByTestId('notice')
+      .getByText(/the 23 entries of its log with it/)
+      .waitFor()
+    await page.getByRole('button', { name: 'Undo: removal' }).click()
+    await page.goto(page.url().replace(/#.*/, '#/log'))
+    await expect.poll(() => found(page)).toBe('23 entries')
+  })
+
+  it('a demo of before there was a log, which nobody has touched, is built anew; one that was touched stays', async () => {
+    const { page } = await open('demo', '/log', NOW)
+    await expect.poll(() => found(page)).toBe('23 entries')
+    await saved(page)
+    const forget = () =>
+      page.evaluate(
+        () =>
+          new Promise<void>((resolve, reject) => {
+            const opening = indexedDB.open('dry-count-demo')
+            opening.onerror = () => reject(new Error('not opened'))
+            opening.onsuccess = () => {
+              const database = opening.result
+              const change = database.transaction(['log', 'meta'], 'readwrite')
+              change.objectStore('log').clear()
+              change.objectStore('meta').put({ key: 'logRevision', value: 0 })
+              change.oncomplete = () => {
+                database.close()
+                resolve()
+              }
+            }
+          }),
+      )
+    await forget()
+    await page.reload()
+    await expect.poll(() => found(page)).toBe('23 entries')
+    await page.getByTestId('counted-teeth').getByRole('switch').click()
+    await saved(page)
+    await forget()
+    await page.reload()
+    await page.getByTestId('log-list').waitFor()
+    await page.waitForTimeout(800)
+    expect(await found(page)).toBe('0 entries')
+  })
+})
+
 describe('what the log teaches', () => {
   it('a whole shakedown: begun with two things to count, a rest, a day left out, and what a use costs taken over', async () => {
     const { page } = await open('demo', '/log', NOW)

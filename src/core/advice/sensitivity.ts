@@ -4,6 +4,7 @@ import {
   compile,
   found,
   sparesOf,
+  ownSpread,
   volumePerUse,
   warmestOf,
   type Activity,
@@ -74,8 +75,8 @@ function factorAt(spread: Cv): number {
 
 /** The crew's own level of what a use takes. */
 function activityDoubt(activity: Activity): Doubt {
-  const { id, timed, volume, levelSpread } = activity
-  const end = factorAt(levelSpread.value)
+  const { id, timed, volume } = activity
+  const end = factorAt(ownSpread(activity))
   return {
     assumption: { kind: 'activity', activity: id },
     origin: timed ? timed.flow.by : volume.by,

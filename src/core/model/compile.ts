@@ -1,12 +1,14 @@
 import type { Days } from '../quantities'
-import { partGrid } from '../calendar'
+import { partGrid, type PartGrid } from '../calendar'
 import { whole, type Steps } from '../steps'
 import { activeHabits } from './activeHabits'
 import { compileContainers } from './compileContainers'
 import { compileStreams } from './compileStreams'
 import { compileUses } from './compileUses'
 import { compileVessels } from './compileVessels'
+import type { Crew } from './crew'
 import { factorsOf, type PartFactors } from './factors'
+import type { Id } from './ids'
 import type { Model } from './model'
 import type { Now } from './now'
 import { presence } from './presence'
@@ -38,6 +40,7 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
   const here = presence(crew, stay, grid)
   const habits = activeHabits(stayCase, grid, here)
   const factors = crew.activities.map((activity) => factorsOf(activity, habits, grid.count))
+  for (const { activity, factor } of now?.today ?? []) leaveToday(factors, crew, activity, factor, grid)
   const containers = compileContainers(rig, stay, now)
   const streams = yield* compileStreams(rig, crew, containers, habits)
   return {
@@ -54,6 +57,18 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
     rate: rowsOf(factors, 'rate', grid.count),
     volume: rowsOf(factors, 'volume', grid.count),
   }
+}
+
+/** Of the day on which the grid begins. */
+function leaveToday(
+  factors: readonly PartFactors[],
+  { activities }: Crew,
+  activity: Id,
+  factor: number,
+  { count, day }: PartGrid,
+): void {
+  const rate = factors[activities.findIndex(({ id }) => id === activity)]?.rate
+  for (let i = 0; rate && i < count && day[i] === day[0]; i++) rate[i]! *= factor
 }
 
 function rowsOf(factors: PartFactors[], row: keyof PartFactors, count: number): Float64Array {

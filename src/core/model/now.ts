@@ -15,6 +15,8 @@ export interface Now {
   vessels: VesselContent[]
   /** Of black tanks, since they were last emptied; of one that is not named here: its level, and no solids. */
   onSolids: (OnSolids & { container: Id })[]
+  /** What is left of today's uses, where something of them is known: they are times this. Not there: nothing is. */
+  today?: { activity: Id; factor: number }[]
   /** What is not known of it, drawn together; null: all of it stands as it is given. */
   draws: JointDraws | null
 }

@@ -1,4 +1,4 @@
-import type { WallTime } from '../calendar'
+import { dayZero, type WallTime } from '../calendar'
 import { ledger, stateAt } from '../count'
 import { effectsOf } from '../learn'
 import { compile, type Id, type Now, type StayCase } from '../model'
@@ -46,7 +46,8 @@ export function steppedTo(underWay: StayCase, at: WallTime, uses: readonly NewUs
       return sum + n * (effects.drawn[place]! + effects.fixed[place]!)
     }, level),
   }))
-  return { ...underWay, now: { ...later, levels, draws: shifted(now, levels) } }
+  const today = dayZero(at) === dayZero(now.at) && now.today ? { today: now.today } : {}
+  return { ...underWay, now: { ...later, levels, draws: shifted(now, levels), ...today } }
 }
 
 /** Draws of the levels move with the means. */

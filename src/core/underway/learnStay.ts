@@ -19,6 +19,7 @@ import {
 import { countedThroughout, evidenceOf, type LogEntry } from '../log'
 import { compile, type Activity, type Id, type Model, type Now, type StayCase } from '../model'
 import type { Cv, Days, Factor } from '../quantities'
+import { leftToday } from './doneToday'
 import { endOf } from './phase'
 
 /** Days of a season, and by how much a crew may have changed in one: a coefficient of variation (assumed). */
@@ -71,7 +72,10 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
   )
   return {
     at,
-    now: over(factors, nowFrom(model, ledger(model), learned, at, seed)),
+    now: {
+      ...over(factors, nowFrom(model, ledger(model), learned, at, seed)),
+      today: leftToday(base, log, at),
+    },
     factors,
     activities,
     levels,

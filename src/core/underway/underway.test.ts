@@ -158,6 +158,38 @@ it('unlogged is not zero: only what is counted is as its log says, and only wher
   expect(gray([], one) - expected).toBeCloseTo(10.5, 6)
 })
 
+it('by hand: a shower that was logged today is not expected again; of those who have not, the chance of what remains', () => {
+  const stayCase = trailer()
+  const shower = stayCase.crew.activities.find(({ id }) => id === 'shower')!
+  const [, midday, ,] = shower.weights.values
+  const [morning] = shower.weights.values
+  // 15:20 is 260 minutes into midday's 360.
+  const gone = morning + (midday * 260) / 360
+  const left = (log: LogEntry[]) =>
+    learned(log).now.today!.find(({ activity }) => activity === 'shower')!.factor
+  const none = trailerLog().filter(({ at }) => at < '2027-09-14')
+  const chance = (p: number) => p / (1 - p * gone)
+  expect(left(none)).toBeCloseTo((2 * chance(0.4) + chance(0.6)) / 1.4, 9)
+  // Maren has, at 13:05.
+  expect(left(trailerLog())).toBeCloseTo((chance(0.4) + chance(0.6)) / 1.4, 9)
+  // Two more that nobody is named for; then none is left. Washing-up is done more than once a day: nothing is said of it.
+  expect(left([...trailerLog(), used('2027-09-14T14:00', 'shower', 2)])).toBe(0)
+  expect(learned().now.today!.map(({ activity }) => activity)).toEqual(['shower'])
+  // The rest of today follows, tomorrow does not.
+  const expected = (stayCase: StayCase) => {
+    const model = compile(stayCase)
+    const a = model.activities.findIndex(({ id }) => id === 'shower')
+    return (i: number) => model.uses[a * model.grid.count + i]!
+  }
+  const known = learned()
+  const [now, plain] = [
+    caseNow(trailer(), known),
+    caseNow(trailer(), { ...known, now: { ...known.now, today: [] } }),
+  ].map(expected)
+  for (let i = 0; i < 3; i++) expect(now!(i)).toBeCloseTo(plain!(i) * left(trailerLog()), 9)
+  expect(now!(3)).toBe(plain!(3))
+})
+
 it('a leak, a visitor, a rest: levels are unsure until they are read, and teach nothing of what a use costs', () => {
   const read = (step: number): LogEntry => ({
     ...trailerLog()[2]!,

@@ -18,7 +18,7 @@ import { matching, type LogFilter } from './filter'
 const forecast = useForecastStore()
 const log = useLogStore()
 const clock = useClockStore()
-const { words, personName } = useEntryWords()
+const { words } = useEntryWords()
 const { shown: dialog, open } = useDialogs()
 const said = ref('')
 
@@ -95,7 +95,6 @@ const people = computed(() => [
 ])
 const more = (entry: LogEntry) =>
   [
-    entry.kind === 'use' && entry.person !== null ? null : personName(null),
     entry.note,
     entry.kind === 'reading' && entry.isOffLevel ? t.log.reading.ignored : '',
     entry.at > clock.now ? t.log.list.aheadOne : '',

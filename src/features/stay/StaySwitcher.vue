@@ -2,7 +2,9 @@
 import { Plus } from '@lucide/vue'
 import { useRouter } from 'vue-router'
 import type { Stay } from '@/core/model'
+import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
+import { useNoticeStore } from '@/data/noticeStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { copyStay, removeStay } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
@@ -12,6 +14,8 @@ import AppButton from '@/ui/AppButton.vue'
 const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
 const router = useRouter()
+const log = useLogStore()
+const notices = useNoticeStore()
 
 const choose = (id: string) => workspace.edit('switch-stay', (draft) => void (draft.currentStay = id))
 function copy() {
@@ -20,8 +24,10 @@ function copy() {
   workspace.edit('copy', (draft) => copyStay(draft, id, copyId, t.switcher.copyName(name)))
 }
 function remove() {
-  const { id } = props.stay
+  const { id, name } = props.stay
+  const entries = log.entries.length
   workspace.edit('remove', (draft) => removeStay(draft, id), null, [{ op: 'drop-stay', stay: id }])
+  if (entries > 0) notices.say({ kind: 'log-went', stay: name, entries })
 }
 </script>
 

@@ -105,7 +105,6 @@ const sub = ({ isCounted, today, isLeftOut }: Key) => {
         type="button"
         class="-mr-px -mb-px flex flex-col items-start border border-line bg-card px-2.5 pt-1.5 pb-1 text-left select-none active:bg-select"
         :class="isBig ? 'min-h-20' : 'min-h-16'"
-        :aria-label="`${key.activity.name}${isWide && key.letter ? ` ${key.letter}` : ''} ${sub(key)}. ${t.log.key(key.activity.name, 1)}`"
         :data-testid="`key-${key.activity.id}`"
         @pointerdown="press(key)"
         @pointerup="letGo"

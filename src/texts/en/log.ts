@@ -7,7 +7,6 @@ const times = (n: number) => (n === 1 ? 'one' : spelled(n))
 export const log = {
   title: 'Log',
   keys: 'Log a use',
-  key: (activity: string, n: number) => (n === 1 ? `Log: ${activity}` : `Log ${n}: ${activity}`),
   today: (n: number) => (n === 0 ? 'none today' : `${n} today`),
   usual: 'as usual',
   more: (n: number) => `${n} more than usual`,
@@ -64,7 +63,6 @@ export const log = {
     light1: 'its light is on',
     kg: (mass: string) => `weighs ${mass}`,
     amount: (amount: string) => `measured, ${amount}`,
-    panelStep: (from: string, to: string) => `panel, ${from} to ${to}`,
     ignored: 'rig not level: not counted',
     expected: (amount: string) => `by the count ${amount}`,
   },
@@ -146,7 +144,6 @@ export const log = {
     aheadOne: 'still to come',
     remove: 'Take it out',
     removed: 'Taken out. Undo brings it back.',
-    late: 'logged later',
   },
   // answers of closed sections
   answer: {

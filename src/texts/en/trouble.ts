@@ -66,6 +66,8 @@ export const notices = {
     undo: 'That could not be undone just now. Nothing has changed.',
     redo: 'That could not be made again just now. Nothing has changed.',
   },
+  logWent: (stay: string, entries: number) =>
+    `${stay} is removed, and ${entries === 1 ? 'the one entry' : `the ${entries} entries`} of its log with it. Undo brings both back.`,
   notLoaded: 'That part of Dry Count could not be loaded. Everything else goes on.',
 }
 

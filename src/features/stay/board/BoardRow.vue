@@ -21,8 +21,9 @@ const { level: words, gauge } = useAmounts()
 const inner = () => props.dayWidth - 3
 const limitY = () => (props.row.limit === null ? null : HEIGHT * (1 - props.row.limit / props.row.capacity))
 
-function label({ day, endL, overL }: BoardCell): string {
-  const level = t.board.cell(props.row.name, props.days[day]!.label, words(endL, props.row.unit))
+function label(cell: BoardCell): string {
+  const { day, overL } = cell
+  const level = t.board.cell(props.row.name, props.days[day]!.label, shown(cell))
   if (overL <= 1e-9) return level
   const past = props.row.side === 'supply' ? t.board.short : t.board.over
   return `${level} ${past(words(overL, props.row.unit))}`
