@@ -10,7 +10,7 @@ import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { useEntryWords } from '@/parts/log/entryWords'
 import LogDialogs from '@/parts/log/LogDialogs.vue'
 import { useDialogs } from '@/parts/log/useDialogs'
-import { dayAndTime, formatCount, formatDate } from '@/texts'
+import { formatCount, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import { matching, type LogFilter } from './filter'
 
@@ -177,13 +177,13 @@ const more = (entry: LogEntry) =>
             v-else
             type="button"
             class="flex min-h-14 w-full items-baseline gap-4 border-b border-line py-2.5 text-left"
-            :aria-label="t.log.list.edit(words(line.entry), dayAndTime(line.entry.at))"
             :data-testid="`entry-${line.entry.id}`"
             @click="open({ kind: 'edit', entry: line.entry })"
           >
             <span class="figure w-14 flex-none text-soft">{{ line.entry.at.slice(11) }}</span>
             <span class="min-w-0 grow">
               <span class="leading-snug font-semibold wrap-anywhere">{{ words(line.entry) }}</span>
+              <span class="sr-only">, {{ t.log.list.edit(formatDate(line.entry.at)) }}</span>
               <span
                 v-if="more(line.entry)"
                 class="block text-[0.9rem] leading-snug text-soft wrap-anywhere"

@@ -136,7 +136,7 @@ export const log = {
     any: 'any',
     count: (n: string) => `${n} entries`,
     one: '1 entry',
-    edit: (what: string, at: string) => `Change: ${what}, ${at}`,
+    edit: (day: string) => `${day}: change it`,
     ahead: (n: number) =>
       n === 1
         ? 'One entry lies ahead of the clock; it counts from then on.'
