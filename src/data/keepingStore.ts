@@ -38,11 +38,14 @@ export const useKeepingStore = defineStore('keeping', () => {
     isMine.value = mine
     void look()
     if (!mine) return
-    watch([() => workspace.document, () => workspace.waitingLog], () => {
-      if (workspace.saveState === 'saved' || workspace.state === 'loading') return
-      changes.value += 1
-      if (keeping.value === 'unknown') void ask()
-    })
+    watch(
+      () => workspace.document,
+      () => {
+        if (workspace.saveState === 'saved' || workspace.state === 'loading') return
+        changes.value += 1
+        if (keeping.value === 'unknown') void ask()
+      },
+    )
   }
 
   return {
