@@ -1,4 +1,4 @@
-import { standing, type LogEntry } from '@/core/log'
+import { byTime, standing, type LogEntry } from '@/core/log'
 import type { Id } from '@/core/model'
 import type { LogChange } from './storage/changes'
 
@@ -42,14 +42,12 @@ export function withChanges(kept: KeptLog, changes: readonly LogChange[]): KeptL
   return { rows, byStay }
 }
 
-const comesBefore = (a: LogEntry, b: LogEntry) => a.utc < b.utc || (a.utc === b.utc && a.id < b.id)
-
 /** Where an entry stands, or would. */
 function placeOf(list: readonly LogEntry[], entry: LogEntry): number {
   let [low, high] = [0, list.length]
   while (low < high) {
     const middle = (low + high) >> 1
-    if (comesBefore(list[middle]!, entry)) low = middle + 1
+    if (byTime(list[middle]!, entry) < 0) low = middle + 1
     else high = middle
   }
   return low

@@ -1,14 +1,15 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
-import type { LogEntry } from '@/core/log'
-import type { Document, Id, Stay } from '@/core/model'
+import { byTime, type LogEntry } from '@/core/log'
+import { found, type Document, type Id, type Stay } from '@/core/model'
 import { endOf } from '@/core/underway'
 import { useClockStore } from './clockStore'
 import { newId } from './newId'
 import type { EditLabel } from './storage/documentStore'
 import { keptLog, withChanges, type KeptLog } from './keptLog'
-import { logChangesOf, type LogOperation } from './storage/logStore'
+import type { LogChange } from './storage/changes'
+import { logChangesOf, withLogChanges, type LogOperation } from './storage/logStore'
 import { useWorkspaceStore } from './workspaceStore'
 
 const MINUTE_MS = 60_000
@@ -26,6 +27,8 @@ export const useLogStore = defineStore('log', () => {
   const loaded = ref<Id[]>([])
   const hasFailed = ref(false)
   let asked = 0
+  /** What was written while entries were being read: what is read may not have it yet. */
+  let meanwhile: LogChange[] = []
 
   const stay = computed(() => currentStay(workspace.document))
   /** This stay and those of the same rig and crew that began before it, newest first. */
@@ -44,10 +47,11 @@ export const useLogStore = defineStore('log', () => {
 
   async function read(ids: readonly Id[]): Promise<void> {
     const own = (asked += 1)
+    meanwhile = []
     try {
       const lists = await Promise.all(ids.map((id) => workspace.readLog({ stay: id })))
       if (own !== asked) return
-      kept.value = keptLog(lists.flat())
+      kept.value = withChanges(keptLog(lists.flat()), meanwhile)
       loaded.value = [...ids]
       hasFailed.value = false
     } catch {
@@ -62,6 +66,7 @@ export const useLogStore = defineStore('log', () => {
         if (workspace.state !== 'loading') void read(wanted.value)
         return
       }
+      meanwhile.push(...changes)
       kept.value = withChanges(kept.value, changes)
     },
     { flush: 'sync' },
@@ -70,7 +75,24 @@ export const useLogStore = defineStore('log', () => {
     const isNew = wanted.value.some((id) => !loaded.value.includes(id))
     if (isNew && workspace.state !== 'loading') void read(wanted.value)
   })
-  workspace.showLog(() => [...shown.value.rows.values()])
+  const all = () => [...shown.value.rows.values()]
+  workspace.showLog(all)
+
+  /** The log of every stay, with what waits to be written. @throws StorageFault */
+  async function whole(): Promise<LogEntry[]> {
+    const rows = new Map((await workspace.readLog()).map((entry) => [entry.id, entry]))
+    return [...withLogChanges(rows, logChangesOf(workspace.waitingLog, rows)).values()].sort(byTime)
+  }
+
+  /** Writes, as a step like any other; left out alone where the stay has gone by then. */
+  function write(label: EditLabel, operations: readonly LogOperation[], coalesce: string | null = null) {
+    const stays = new Set(operations.flatMap((one) => (one.op === 'put' ? [one.entry.stay] : [])))
+    const keeps = (document: Document) => {
+      for (const id of stays) if (id !== null) found(document.stays, id, 'stay')
+      return document
+    }
+    return workspace.replace(label, keeps, coalesce, operations)
+  }
 
   /** What is logged in the same minute keeps its order: seconds are the device's, and no two entries share a millisecond. */
   let latest = 0
@@ -92,7 +114,7 @@ export const useLogStore = defineStore('log', () => {
   /** Logs what happened; one step of undo, however many entries. */
   function add(told: readonly Told[], label: EditLabel = 'log') {
     const made = told.map(entryOf)
-    const result = workspace.log(
+    const result = write(
       label,
       made.map((entry) => ({ op: 'put', entry })),
     )
@@ -103,15 +125,18 @@ export const useLogStore = defineStore('log', () => {
   function amend(entry: LogEntry, coalesce: string | null = null) {
     const known = shown.value.rows.get(entry.id)
     const utc = known?.at === entry.at ? entry.utc : utcOf(entry.at)
-    return workspace.log(
+    return write(
       'log',
       [{ op: 'put', entry: plain({ ...entry, utc, revision: entry.revision + 1 }) }],
       coalesce,
     )
   }
 
+  /** Takes in entries of a file: what is not known yet, or is newer. */
+  const merge = (taken: readonly LogEntry[]) => write('import', [{ op: 'merge', entries: taken }])
+
   function remove(ids: readonly Id[]) {
-    return workspace.log(
+    return write(
       'log',
       ids.map((id): LogOperation => ({ op: 'remove', id })),
     )
@@ -128,7 +153,22 @@ export const useLogStore = defineStore('log', () => {
   /** As it is kept, removed ones too. */
   const find = (id: Id) => shown.value.rows.get(id)
 
-  return { entries, ofStay, find, wanted, isLoaded, hasFailed, at, add, amend, remove, entryOf }
+  return {
+    entries,
+    ofStay,
+    find,
+    all,
+    whole,
+    wanted,
+    isLoaded,
+    hasFailed,
+    at,
+    add,
+    amend,
+    merge,
+    remove,
+    entryOf,
+  }
 })
 
 /** Forms hold their values in proxies, which neither a database nor a worker can take. */

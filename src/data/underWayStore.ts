@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { wallDaysBetween, type WallTime } from '@/core/calendar'
+import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
 import { caseOf, type Document, type Id, type StayCase } from '@/core/model'
 import {
@@ -118,12 +118,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
   })
   /** Whether what is counted stands on what was logged: chances of anything else would be too narrow. */
   const isReady = computed(() => phase.value !== 'under-way' || learned.value !== null || hasFailed.value)
-  const daysIn = computed(() => {
-    const stay = planCase.value?.stay
-    return stay && at.value ? wallDaysBetween(stay.start, at.value) : 0
-  })
-
-  return { planCase, stayCase, phase, at, learned, isReady, hasFailed, daysIn }
+  return { planCase, stayCase, phase, at, learned, isReady, hasFailed }
 })
 
 /** Null where there is no stay, or where what it refers to is not there. */

@@ -16,7 +16,7 @@ import {
 } from './storage/documentStore'
 import type { LogEntry } from '@/core/log'
 import type { LogChange } from './storage/changes'
-import { inOrder, logChangesOf, withLogChanges, type LogOperation, type LogRange } from './storage/logStore'
+import type { LogOperation, LogRange } from './storage/logStore'
 import type { Space } from './storage/database'
 import { StorageFault, storageFault } from './storage/faults'
 
@@ -166,7 +166,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       try {
         const next = one.edit.make(shown)
         if (one.isUnchecked && checks) {
-          holdTo(checks, shown, next)
+          holdTo(checks, shown, next, one.edit.log)
           one.isUnchecked = false
         }
         shown = next
@@ -403,8 +403,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       notices.say({ kind: 'dropped', label, what: [], fault: null })
       return { ok: false, faults: [] }
     }
-    const result = checks?.checkedEdit(before, after)
-    if (result && !result.ok) return { ok: false, faults: result.faults }
+    const faults = checks ? faultsOf(checks, before, after, log) : []
+    if (faults.length > 0) return { ok: false, faults }
     document.value = after
     takenBack.value = []
     const at = now()
@@ -415,7 +415,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       make: fitting(make, before, after),
       ...(log.length > 0 ? { log } : {}),
     }
-    waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !result }]
+    waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !checks }]
     void write()
     return { ok: true }
   }
@@ -433,45 +433,18 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     }
   }
 
-  /** Writes to the log, as a step like any other. @param coalesce as of an edit */
-  function log(
-    label: EditLabel,
-    operations: readonly LogOperation[],
-    coalesce: string | null = null,
-  ): EditResult {
-    for (const { entry } of operations.filter((one) => one.op === 'put')) {
-      const result = checks?.checkedEntry(entry)
-      if (result && !result.ok) return { ok: false, faults: result.faults }
-    }
-    const stays = new Set(operations.flatMap((one) => (one.op === 'put' ? [one.entry.stay] : [])))
-    const keeps = (current: Document) => {
-      for (const stay of stays)
-        if (stay !== null && !current.stays.some(({ id }) => id === stay))
-          throw new RangeError('the stay of this entry is gone')
-      return current
-    }
-    return replace(label, keeps, coalesce, operations)
-  }
-
-  /** What is kept of the log, after what is under way here. @throws StorageFault */
+  /** What is kept of the log by now; what waits here is not in it. @throws StorageFault */
   async function readLog(of?: LogRange): Promise<LogEntry[]> {
     return (await store?.log.range(of)) ?? []
-  }
-  /** All of it, with what waits to be written. @throws StorageFault */
-  async function wholeLog(): Promise<LogEntry[]> {
-    const rows = new Map((await readLog()).map((entry) => [entry.id, entry]))
-    return inOrder([...withLogChanges(rows, logChangesOf(waitingLog.value, rows)).values()])
   }
 
   return {
     state,
     space,
     document,
-    log,
     logEvent,
     waitingLog,
     readLog,
-    wholeLog,
     /** Tells what is shown of the log. */
     showLog: (shown: () => readonly LogEntry[]) => void (shownLog = shown),
     revision,
@@ -495,8 +468,21 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   }
 })
 
-/** @throws DoesNotFit where the outcome of an edit breaks a rule */
-function holdTo({ checkedEdit }: Checks, base: Document, next: Document): void {
-  const result = checkedEdit(base, next)
-  if (!result.ok) throw new DoesNotFit(result.faults)
+/** @throws DoesNotFit where the outcome of an edit, or an entry it logs, breaks a rule */
+function holdTo(checks: Checks, base: Document, next: Document, log?: readonly LogOperation[]): void {
+  const faults = faultsOf(checks, base, next, log)
+  if (faults.length > 0) throw new DoesNotFit(faults)
+}
+
+function faultsOf(
+  { checkedEdit, checkedEntry }: Checks,
+  base: Document,
+  next: Document,
+  log: readonly LogOperation[] = [],
+): DocumentFault[] {
+  const results = [
+    checkedEdit(base, next),
+    ...log.flatMap((one) => (one.op === 'put' ? [checkedEntry(one.entry)] : [])),
+  ]
+  return results.flatMap((result) => (result.ok ? [] : result.faults))
 }

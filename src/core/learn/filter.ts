@@ -198,14 +198,10 @@ function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
 
 /** A level may be anywhere from here on, as far as the crew's own uses can tell: the next reading finds it. */
 const ANYWHERE = 0.5
-function unsure(
-  { model, activities, containers }: Ground,
-  { state, shown }: Filter,
-  { container }: Odd,
-): number {
-  model.containers.forEach(({ capacity }, c) => {
+function unsure(ground: Ground, { state, shown }: Filter, { container }: Odd): number {
+  ground.model.containers.forEach(({ capacity }, c) => {
     if (container !== null && container !== c) return
-    const index = 2 * activities.length + containers.length + c
+    const index = levelOf(ground, c)
     state.covariance[index * state.size + index]! += (ANYWHERE * capacity) ** 2
     shown[c] = null
   })

@@ -100,6 +100,12 @@ export interface EndEntry {
   kind: 'end'
 }
 
+/** The order of a log: UTC, then id. */
+export function byTime(a: LogEntry, b: LogEntry): number {
+  if (a.utc !== b.utc) return a.utc < b.utc ? -1 : 1
+  return a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+}
+
 /** What stands of a log: the newest revision of each entry, without those removed, in the order of time. */
 export function standing(entries: readonly LogEntry[]): LogEntry[] {
   const newest = new Map<Id, LogEntry>()
@@ -107,7 +113,5 @@ export function standing(entries: readonly LogEntry[]): LogEntry[] {
     const known = newest.get(entry.id)
     if (!known || entry.revision > known.revision) newest.set(entry.id, entry)
   }
-  return [...newest.values()]
-    .filter(({ isRemoved }) => !isRemoved)
-    .sort((a, b) => (a.utc < b.utc ? -1 : a.utc > b.utc ? 1 : a.id < b.id ? -1 : 1))
+  return [...newest.values()].filter(({ isRemoved }) => !isRemoved).sort(byTime)
 }

@@ -1,3 +1,3 @@
-export { ODD_REASONS, RUN_WHATS, SHAKEDOWN_STEPS, TEXT_KINDS, standing } from './entry'
+export { ODD_REASONS, RUN_WHATS, SHAKEDOWN_STEPS, TEXT_KINDS, byTime, standing } from './entry'
 export type { LogEntry, OddEntry, ReadingEntry, RunEntry, Saw, UseEntry } from './entry'
 export { countedThroughout, evidenceOf } from './evidenceOf'

@@ -1,6 +1,7 @@
-import { PARTS, PARTS_PER_DAY, dayAndPartOf, type WallTime } from '../calendar'
+import { PARTS_PER_DAY, dayZero, wallDaysBetween, type WallTime } from '../calendar'
+import { partAt } from '../count'
 import { standing, type LogEntry, type UseEntry } from '../log'
-import { isAwayOn, type Activity, type Id, type Now, type Person, type StayCase } from '../model'
+import type { Activity, Crew, Id, Model, Now, Stay } from '../model'
 import type { Share } from '../quantities'
 
 /** Somebody who does something at most once a day. */
@@ -13,43 +14,39 @@ interface Unit {
 /**
  * What is left today of what is counted and done at most once a day (model.md section 6): whoever has done it does not do it
  * again, and whoever has not has the chance of the parts that remain: p·w ÷ (1 − p·w′), w the share of the day's weights that
- * is to come and w′ what is gone.
+ * is to come and w′ what is gone. Of what is counted only since some time of today nothing is known before it.
+ * @param model the stay compiled from its start, beyond now
  * @returns by activity, what its uses of the rest of today are times
  */
 export function leftToday(
-  stayCase: StayCase,
+  { stay, crew }: { stay: Stay; crew: Crew },
+  model: Model,
   log: readonly LogEntry[],
   at: WallTime,
 ): NonNullable<Now['today']> {
-  const { stay, crew } = stayCase
-  const { day } = dayAndPartOf(stay.start, at)
+  const begins = dayZero(at) < stay.start ? stay.start : dayZero(at)
   const today = standing(log).filter(
     (entry): entry is UseEntry & LogEntry =>
-      entry.kind === 'use' && entry.stay === stay.id && dayAndPartOf(stay.start, entry.at).day === day,
+      entry.kind === 'use' && entry.stay === stay.id && entry.at >= begins && entry.at <= at,
   )
-  const counted = new Set(
-    stay.counted
-      .filter(({ from, until }) => until === null && dayAndPartOf(stay.start, from).day <= day)
-      .map(({ activity }) => activity),
-  )
+  const isCounted = ({ id }: Activity) =>
+    stay.counted.some(({ activity, from, until }) => activity === id && until === null && from <= begins)
   return crew.activities.flatMap((activity) => {
-    if (!counted.has(activity.id) || activity.dispersion === 0) return []
-    const units = unitsOf(activity, crew.persons, stayCase, day)
+    if (!isCounted(activity) || activity.dispersion === 0) return []
+    const units = unitsOf(activity, crew, model, at)
     if (units.length === 0 || units.some(({ p }) => p > 1)) return []
     const made = today.filter(({ activity: id }) => id === activity.id)
-    return [{ activity: activity.id, factor: factorOf(units, made, goneOf(activity, stay.start, at)) }]
+    return [{ activity: activity.id, factor: factorOf(units, made, goneOf(activity, model, at)) }]
   })
 }
 
-function unitsOf(activity: Activity, persons: readonly Person[], { stay }: StayCase, day: number): Unit[] {
-  const { id, per, rate } = activity
+/** Those who are there now. */
+function unitsOf({ id, per, rate }: Activity, { persons }: Crew, model: Model, at: WallTime): Unit[] {
   if (per === 'crew') return [{ person: null, p: rate.value }]
-  const isThere = ({ id: person }: Person) =>
-    !PARTS.every((part) =>
-      stay.absences.some((one) => one.person === person && one.part === part && isAwayOn(one, stay, day)),
-    )
+  const { group, groups } = model.here
+  const here = groups[group[partNow(model, at)]!]!
   return persons
-    .filter(isThere)
+    .filter((_, k) => here[k])
     .map(({ id: person, rates }) => ({
       person,
       p: rates.find((own) => own.activity === id)?.rate.value ?? rate.value,
@@ -57,13 +54,21 @@ function unitsOf(activity: Activity, persons: readonly Person[], { stay }: StayC
     .filter(({ p }) => p > 0)
 }
 
+const partNow = (model: Model, at: WallTime) => partAt(model, wallDaysBetween(model.start, at))
+
 /** Share of the day's weights that lies before now. */
-function goneOf({ weights }: Activity, start: WallTime, at: WallTime): Share {
-  const { part } = dayAndPartOf(start, at)
-  const minutes = (Number(at.slice(11, 13)) * 60 + Number(at.slice(14)) - 5 * 60 + 1440) % 1440
-  const within = minutes / (1440 / PARTS_PER_DAY) - part
-  return weights.values.reduce((sum, w, k) => sum + (k < part ? w : k === part ? w * within : 0), 0)
+function goneOf({ weights }: Activity, model: Model, at: WallTime): Share {
+  const { edges, part } = model.grid
+  const now = partNow(model, at)
+  const within = 1 - PARTS_PER_DAY * (edges[now + 1]! - wallDaysBetween(model.start, at))
+  return weights.values.reduce(
+    (sum, weight, k) => sum + weight * (k < part[now]! ? 1 : k === part[now]! ? within : 0),
+    0,
+  )
 }
+
+/** A chance that is all but over has nothing left to come. */
+const OVER = 1e-9
 
 function factorOf(units: readonly Unit[], made: readonly UseEntry[], gone: Share): number {
   const done = new Set(made.flatMap(({ person, n }) => (n > 0 && person !== null ? [person] : [])))
@@ -74,11 +79,8 @@ function factorOf(units: readonly Unit[], made: readonly UseEntry[], gone: Share
   for (const { person, p } of units) {
     usual += p
     if (isNot || (person !== null && done.has(person))) continue
-    if (nameless > 0) {
-      nameless -= 1
-      continue
-    }
-    left += p / (1 - p * gone)
+    if (nameless > 0) nameless -= 1
+    else if (1 - p * gone > OVER) left += p / (1 - p * gone)
   }
   return usual > 0 ? left / usual : 1
 }

@@ -74,7 +74,7 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
     at,
     now: {
       ...over(factors, nowFrom(model, ledger(model), learned, at, seed)),
-      today: leftToday(base, log, at),
+      today: leftToday(base, model, log, at),
     },
     factors,
     activities,

@@ -99,11 +99,6 @@ export function withLogChanges(
   return next
 }
 
-/** In the order of UTC. */
-export function inOrder(entries: readonly LogEntry[]): LogEntry[] {
-  return [...entries].sort((a, b) => (a.utc < b.utc ? -1 : a.utc > b.utc ? 1 : a.id < b.id ? -1 : 1))
-}
-
 /** The log of a store that commits edits. */
 export function logStoreOf(commit: DocumentStore['commit'], range: LogStore['range']): LogStore {
   const step = (log: readonly LogOperation[], at: number, label: EditLabel = 'log') =>

@@ -1,7 +1,7 @@
 import { emptyDocument, type Document, type Id } from '@/core/model'
-import type { LogEntry } from '@/core/log'
+import { byTime, type LogEntry } from '@/core/log'
 import { applied, inverse, isOfLog, type LogChange } from './changes'
-import { inOrder, logChangesOf, logStoreOf, withLogChanges } from './logStore'
+import { logChangesOf, logStoreOf, withLogChanges } from './logStore'
 import {
   type Committed,
   type DocumentStore,
@@ -75,9 +75,11 @@ export function sharedMemory(
       (edits, at) => committed(by, edits, at),
       ({ stay, from = '', until = '~' } = { stay: '' }) =>
         Promise.resolve(
-          inOrder([...kept.log.values()]).filter(
-            (entry) => stay === '' || (entry.stay === stay && entry.utc >= from && entry.utc <= until),
-          ),
+          [...kept.log.values()]
+            .sort(byTime)
+            .filter(
+              (entry) => stay === '' || (entry.stay === stay && entry.utc >= from && entry.utc <= until),
+            ),
         ),
     ),
     undo: async () => Promise.resolve(replay(by, standing(kept.steps).at(-1), 1)),

@@ -48,7 +48,7 @@ async function take(file: File) {
   // What names no stay is of this one.
   const entries = read.log.map((entry) => (entry.stay === null ? { ...entry, stay: id, rig } : entry))
   const fresh = entries.filter((entry) => (log.find(entry.id)?.revision ?? 0) < entry.revision)
-  if (fresh.length > 0) workspace.log('import', [{ op: 'merge', entries: fresh }])
+  if (fresh.length > 0) log.merge(fresh)
   const words =
     fresh.length === 0 ? t.log.csv.allKnown : t.log.csv.taken(fresh.length, entries.length - fresh.length)
   say(read.unknown.length > 0 ? `${words} ${t.log.csv.extra(read.unknown.join(', '))}` : words)

@@ -14,7 +14,7 @@ import { addDocument } from '@/document'
 import { firstChoices, startDocument } from '@/document/starters'
 import { useFieldGroup } from '@/parts/fields/fieldGroup'
 import TheCount from '@/parts/count/TheCount.vue'
-import { today } from '@/parts/today'
+import { useClockStore } from '@/data/clockStore'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
@@ -22,10 +22,11 @@ const STEPS = [StartRig, StartCrew, StartStay]
 const LEADS = [t.start.rigLead, t.start.crewLead, t.start.stayLead]
 
 const workspace = useWorkspaceStore()
+const clock = useClockStore()
 const settings = useSettingsStore()
 const route = useRoute()
 const router = useRouter()
-const choices = reactive(firstChoices(addWallDays(today(), 1), settings.units))
+const choices = reactive(firstChoices(addWallDays(clock.now, 1), settings.units))
 const heading = ref<HTMLElement | null>(null)
 const fields = useFieldGroup()
 const typing = useTypingStore()

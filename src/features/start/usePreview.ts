@@ -8,7 +8,7 @@ import { useJobStore } from '@/data/jobStore'
 import { SEED } from '@/data/riskStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { startDocument, type StartChoices } from '@/document/starters'
-import { today } from '@/parts/today'
+import { useClockStore } from '@/data/clockStore'
 import { countWords } from '@/parts/count/useCountWords'
 import { riskWords, type RiskWords } from '@/parts/risk/useRiskWords'
 import * as t from '@/texts/t'
@@ -20,6 +20,7 @@ const WAIT_MS = 120
 /** The choices counted as they stand: the average at once, what to plan on a moment later. */
 export function usePreview(choices: StartChoices) {
   const settings = useSettingsStore()
+  const clock = useClockStore()
   const jobs = useJobStore()
   const preview = computed(() => {
     let n = 0
@@ -32,7 +33,7 @@ export function usePreview(choices: StartChoices) {
     )
     const stayCase = caseOf(document, document.currentStay!)
     const model = compile(stayCase)
-    return { stayCase, model, words: countWords(stayCase.stay, model, count(model), today()) }
+    return { stayCase, model, words: countWords(stayCase.stay, model, count(model), clock.now) }
   })
   const planned = shallowRef<{ of: StayCase; risk: RiskWords } | null>(null)
 

@@ -6,12 +6,13 @@ import { setRule, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useLandUse } from '@/parts/habits/useLandUse'
-import { today } from '@/parts/today'
+import { useClockStore } from '@/data/clockStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatDate } from '@/texts'
 import * as t from '@/texts/t'
 
 const props = defineProps<{ stay: Stay }>()
+const clock = useClockStore()
 const workspace = useWorkspaceStore()
 const CHOICES = [
   { allowed: null, words: t.land.unknown },
@@ -28,14 +29,14 @@ const isAllowed = (rule: LandRule) => recorded(rule)?.allowed ?? null
 function choose(rule: LandRule, allowed: boolean | null) {
   const stay = props.stay.id
   const source = recorded(rule)?.source ?? ''
-  workspace.edit('stay', (draft) => setRule(draft, stay, rule, allowed, source, today().slice(0, 10)))
+  workspace.edit('stay', (draft) => setRule(draft, stay, rule, allowed, source, clock.now.slice(0, 10)))
 }
 function setSource(rule: LandRule, source: string) {
   const stay = props.stay.id
   const { allowed } = recorded(rule)!
   return workspace.edit(
     'stay',
-    (draft) => setRule(draft, stay, rule, allowed, source, today().slice(0, 10)),
+    (draft) => setRule(draft, stay, rule, allowed, source, clock.now.slice(0, 10)),
     `rule ${rule} ${stay}`,
   )
 }

@@ -12,6 +12,7 @@ import {
 } from '@/document'
 import { loadChecks } from '@/data/checks'
 import { useKeepingStore } from '@/data/keepingStore'
+import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import * as t from '@/texts/t'
@@ -36,20 +37,18 @@ const FAULTS_SHOWN = 5
 export function useFiles() {
   const workspace = useWorkspaceStore()
   const keeping = useKeepingStore()
+  const logs = useLogStore()
   const message = ref<FileMessage | null>(null)
   const pending = shallowRef<PendingImport | null>(null)
 
-  /** The document with all of its log. Where that cannot be read, that is said, and no half of it is handed out. */
+  /** The document with all of its log; where that cannot be read, with what is shown of it, and that is said. */
   async function exportFile() {
-    const { document } = workspace
     await workspace.settled()
-    const log = await workspace.wholeLog().catch(() => null)
-    if (log === null) {
-      message.value = { text: t.settings.logUnread, faults: [] }
-      return
-    }
+    const { document } = workspace
+    const whole = await logs.whole().catch(() => null)
+    if (whole === null) message.value = { text: t.settings.logUnread, faults: [] }
     const stay = document.stays.find(({ id }) => id === document.currentStay)
-    saveFile(writeDocument(document, log), fileName(stay?.name ?? ''))
+    saveFile(writeDocument(document, whole ?? logs.all()), fileName(stay?.name ?? ''))
     keeping.exported()
   }
 

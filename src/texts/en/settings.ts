@@ -34,7 +34,7 @@ export const settings = {
   imported: (name: string) => `Opened ${name}. Undo brings back what was here.`,
   refused: (name: string) => `${name} was not opened, and nothing has changed.`,
   more: (n: number) => `and ${n} more`,
-  logUnread: 'The log could not be read just now, so no file was made.',
+  logUnread: 'The logs of other stays could not be read just now: the file has the one of this stay.',
   unreadable: (name: string) => `${name} could not be read.`,
 }
 
