@@ -7,7 +7,6 @@ import { gaveWay, whatChanged, type DocumentFault, type GaveWay } from '@/docume
 import { loadChecks, type Checks } from './checks'
 import { useNoticeStore } from './noticeStore'
 import {
-  COALESCE_MS,
   type Committed,
   type DocumentStore,
   type Edit,
@@ -19,6 +18,7 @@ import type { LogChange } from './storage/changes'
 import type { LogOperation, LogRange } from './storage/logStore'
 import type { Space } from './storage/database'
 import { StorageFault, storageFault } from './storage/faults'
+import { DoesNotFit, faultsOf, holdTo, newestStep, type Waiting } from './waitingEdits'
 
 /**
  * loading: not read yet. kept: what is shown goes to the disk. volatile: this browser keeps nothing. fault: it could not
@@ -36,23 +36,6 @@ export interface Trouble {
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'volatile'
 
 export type EditResult = { ok: true } | { ok: false; faults: DocumentFault[] }
-
-/** An edit that is shown and not yet written, with what it was made on. */
-interface Waiting {
-  edit: Edit
-  at: number
-  before: Document
-  after: Document
-  /** Made before the checks were there: held against them before it is written. */
-  isUnchecked: boolean
-}
-
-/** An edit's outcome breaks the rules between fields. */
-class DoesNotFit extends Error {
-  constructor(readonly faults: readonly DocumentFault[]) {
-    super('the edit does not fit the document')
-  }
-}
 
 /** What became of the log on the disk; null: it has to be read again. */
 export interface LogEvent {
@@ -256,12 +239,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
 
   /** The newest step of what waits, as long as a drag is one. */
   function takeBack(): void {
-    const all = [...waiting.value]
-    const step = [all.pop()!]
-    const isSameStep = ({ edit: { coalesce }, at }: Waiting) =>
-      coalesce !== null && coalesce === step[0]!.edit.coalesce && step[0]!.at - at < COALESCE_MS
-    while (all.length > 0 && isSameStep(all.at(-1)!)) step.unshift(all.pop()!)
-    waiting.value = all
+    const { rest, step } = newestStep(waiting.value)
+    waiting.value = rest
     takenBack.value = [...takenBack.value, ...step.reverse()]
     document.value = onTop(kept.value.document)
     nothingLeft()
@@ -467,22 +446,3 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     settled: () => chain,
   }
 })
-
-/** @throws DoesNotFit where the outcome of an edit, or an entry it logs, breaks a rule */
-function holdTo(checks: Checks, base: Document, next: Document, log?: readonly LogOperation[]): void {
-  const faults = faultsOf(checks, base, next, log)
-  if (faults.length > 0) throw new DoesNotFit(faults)
-}
-
-function faultsOf(
-  { checkedEdit, checkedEntry }: Checks,
-  base: Document,
-  next: Document,
-  log: readonly LogOperation[] = [],
-): DocumentFault[] {
-  const results = [
-    checkedEdit(base, next),
-    ...log.flatMap((one) => (one.op === 'put' ? [checkedEntry(one.entry)] : [])),
-  ]
-  return results.flatMap((result) => (result.ok ? [] : result.faults))
-}

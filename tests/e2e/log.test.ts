@@ -245,6 +245,20 @@ describe('logging', () => {
 })
 
 describe('the log is kept with its stay', () => {
+  it('a stay that is removed says that its log goes along, and undo brings both back', async () => {
+    const { page } = await open('demo', '/log', NOW)
+    await expect.poll(() => found(page)).toBe('23 entries')
+    await page.goto(page.url().replace(/#.*/, '#/stay?show=which'))
+    await page.getByRole('button', { name: 'Remove Stay' }).click()
+    await page
+      .getByTestId('notice')
+      .getByText(/the 23 entries of its log with it/)
+      .waitFor()
+    await page.getByRole('button', { name: 'Undo: removal' }).click()
+    await page.goto(page.url().replace(/#.*/, '#/log'))
+    await expect.poll(() => found(page)).toBe('23 entries')
+  })
+
   it('a demo of before there was a log, which nobody has touched, is built anew; one that was touched stays', async () => {
     const { page } = await open('demo', '/log', NOW)
     await expect.poll(() => found(page)).toBe('23 entries')

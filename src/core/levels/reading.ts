@@ -23,7 +23,7 @@ export function panelOf(kind: PanelKind): NonNullable<Panel> {
 }
 
 /** What a step of a panel may mean, as shares of the capacity: from its probe to the next (model.md section 6). */
-export function panelSteps({ probes }: NonNullable<Panel>): { from: number; to: number }[] {
+export function panelSteps({ probes }: Pick<NonNullable<Panel>, 'probes'>): { from: number; to: number }[] {
   const edges = [0, ...probes]
   return edges.map((from, step) => ({ from, to: Math.min(1, edges[step + 1] ?? 1) }))
 }

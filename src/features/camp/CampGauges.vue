@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { levelAt, usesLeft } from '@/core/count'
-import type { LogEntry } from '@/core/log'
+import { wallDaysBetween } from '@/core/calendar'
+import type { LogEntry, ReadingEntry } from '@/core/log'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
@@ -47,7 +48,7 @@ function nowOf({ members, start, unit }: ModelContainer, c: number) {
   const [low, high] = [level.low80 + start - level.mean, level.high80 + start - level.mean]
   const last = log.entries.findLast(
     (entry) =>
-      (entry.kind === 'reading' && members.includes(entry.container)) ||
+      (entry.kind === 'reading' && members.includes(entry.container) && isBelieved(entry, c)) ||
       (entry.kind === 'run' && entry.did.some(({ container }) => members.includes(container))),
   )
   return {
@@ -55,6 +56,15 @@ function nowOf({ members, start, unit }: ModelContainer, c: number) {
     give: t.agreement.give(read((high - low) / 2, unit)),
     by: byWords(last),
   }
+}
+/** A reading of a rig off level, or of a probe that is held for stuck, moved nothing. */
+function isBelieved({ isOffLevel, at }: ReadingEntry & LogEntry, c: number): boolean {
+  const { learned, planCase } = underWay
+  const moment = planCase ? wallDaysBetween(planCase.stay.start, at) : NaN
+  const isLeftOut = learned?.agreements.some(
+    (one) => one.container === c && one.at === moment && one.isLeftOut,
+  )
+  return !isOffLevel && isLeftOut !== true
 }
 function byWords(entry: LogEntry | undefined): string {
   if (!entry) return t.agreement.by.count

@@ -42,7 +42,7 @@ const words = computed(() => {
   if (underWay.phase === 'planned') return t.phase.planned(dayAndTime(stay.start))
   if (underWay.phase === 'over') return t.phase.over(dayAndTime(underWay.at ?? stay.leaveAt))
   const day = dayAndPartOf(stay.start, clock.now).day + 1
-  return t.phase.underWay(day, lastRead.value)
+  return t.phase.underWay(day, underWay.hasFailed ? t.phase.failed : lastRead.value)
 })
 /** A stay can be started when it is about to begin. */
 const SOON_DAYS = 2

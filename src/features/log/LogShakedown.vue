@@ -2,8 +2,7 @@
 import { computed, reactive, ref } from 'vue'
 import { dayZero } from '@/core/calendar'
 import { unitOf, type Container, type Crew, type Id, type Stay } from '@/core/model'
-import { dailyUse } from '@/core/explain'
-import { ENOUGH, shakedownOf } from '@/core/underway'
+import { ENOUGH, countable, firstPicks, hookedUp, shakedownOf } from '@/core/underway'
 import { useForecastStore } from '@/data/forecastStore'
 import { useFoldStore } from '@/data/foldStore'
 import { useLogStore, type Told } from '@/data/logStore'
@@ -25,43 +24,25 @@ const folds = useFoldStore()
 const log = useLogStore()
 
 const now = computed(() => shakedownOf(props.stay.id, log.entries))
-const candidates = computed(() =>
-  [...props.crew.activities]
-    .filter(({ kind, rate }) => kind !== 'bowl-seal' && rate.value > 0)
-    .map((activity) => ({ activity, litres: dailyUse(props.crew, activity).litres }))
-    .sort((a, b) => b.litres - a.litres)
-    .map(({ activity }) => activity),
-)
-const LARGEST = 3
+const candidates = computed(() => countable(props.crew))
 const picked = reactive<Record<Id, boolean>>({})
-/** What is drunk leaves no trace in the waste tanks, and is hard to count. */
-const isPicked = (id: Id, k: number) =>
-  picked[id] ?? (k < LARGEST && props.crew.activities.find((one) => one.id === id)?.kind !== 'drinking')
-const waste = computed(() =>
-  (forecast.rig?.containers ?? []).filter(({ kind }) =>
-    ['gray', 'black', 'cassette', 'urine'].includes(kind),
-  ),
-)
-const supply = computed(() =>
-  (forecast.rig?.containers ?? []).filter(({ kind }) => kind === 'fresh' || kind === 'flush'),
-)
+const isPicked = (id: Id) => picked[id] ?? firstPicks(props.crew).includes(id)
 const charges = reactive<Record<Id, number | null>>({})
 const wrong = reactive<Record<Id, boolean>>({})
 const fault = ref<string | null>(null)
 
-/** Fresh full, waste empty or charged by a known amount. */
-function filled(at: string): Told[] {
-  const emptied = waste.value.map(({ id }) => ({ container: id, what: 'emptied' as const, litres: null }))
-  const full = supply.value.map(({ id }) => ({ container: id, what: 'filled' as const, litres: null }))
-  const charged = waste.value.flatMap(({ id }) => {
-    const litres = charges[id] ?? 0
-    return litres > 0 ? [{ container: id, what: 'put-in' as const, litres }] : []
-  })
-  return [{ kind: 'run', at, place: null, did: [...full, ...emptied, ...charged] }]
-}
+const start = computed(() => {
+  const said = Object.entries(charges).map(([id, litres]): [Id, number] => [id, litres ?? 0])
+  return forecast.rig ? hookedUp(forecast.rig, new Map(said)) : []
+})
+const waste = computed(() =>
+  (forecast.rig?.containers ?? []).filter(({ id }) =>
+    start.value.some(({ container, what }) => container === id && what === 'emptied'),
+  ),
+)
 function begin(isAgain: boolean) {
   const at = log.at
-  const chosen = candidates.value.filter(({ id }, k) => isPicked(id, k)).map(({ id }) => id)
+  const chosen = candidates.value.filter(({ id }) => isPicked(id)).map(({ id }) => id)
   fault.value = chosen.length === 0 ? t.shakedown.noPick : null
   if (fault.value !== null || Object.values(wrong).some(Boolean)) return
   const rest: Told[] =
@@ -69,7 +50,11 @@ function begin(isAgain: boolean) {
       ? [{ kind: 'odd', at, from: now.value.since, container: null, why: 'rest' }]
       : []
   write(
-    [...rest, ...filled(at), { kind: 'shakedown', at, did: isAgain ? 'taken-up' : 'begun' }],
+    [
+      ...rest,
+      { kind: 'run', at, place: null, did: start.value },
+      { kind: 'shakedown', at, did: isAgain ? 'taken-up' : 'begun' },
+    ],
     chosen,
     true,
   )
@@ -94,15 +79,18 @@ function end() {
   folds.set('learned', true)
   setTimeout(() => document.getElementById('learned')?.scrollIntoView({ block: 'start' }), 60)
 }
-const isLeftOut = ref(false)
+/** What else moved levels today is in the log: an undo takes this back too. */
+const isLeftOut = computed(() =>
+  log.entries.some(
+    (entry) =>
+      entry.kind === 'odd' && entry.container === null && entry.why !== 'rest' && entry.at >= dayZero(log.at),
+  ),
+)
 function leaveToday() {
   const at = log.at
   const morning = dayZero(at)
   const from = morning < props.stay.start ? props.stay.start : morning
-  isLeftOut.value = log.add(
-    [{ kind: 'odd', at, from, container: null, why: 'visitor' }],
-    'shakedown',
-  ).result.ok
+  log.add([{ kind: 'odd', at, from, container: null, why: 'other' }], 'shakedown')
 }
 
 const spread = computed(() => underWay.learned?.daySpread ?? null)
@@ -168,13 +156,8 @@ const unit = (tank: Container) => unitOf(tank.kind)
     <h3 class="mt-4 text-lg font-bold">{{ t.shakedown.choose }}</h3>
     <p class="text-soft">{{ t.shakedown.chooseText }}</p>
     <ul class="mt-1 grid gap-x-8 sm:grid-cols-2">
-      <li v-for="(one, k) in candidates" :key="one.id" class="flex items-center gap-2 border-b border-line">
-        <AppSwitch
-          :on="isPicked(one.id, k)"
-          :label="one.name"
-          class="-ml-2"
-          @change="picked[one.id] = $event"
-        />
+      <li v-for="one in candidates" :key="one.id" class="flex items-center gap-2 border-b border-line">
+        <AppSwitch :on="isPicked(one.id)" :label="one.name" class="-ml-2" @change="picked[one.id] = $event" />
         <span class="font-semibold">{{ one.name }}</span>
       </li>
     </ul>

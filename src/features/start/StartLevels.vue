@@ -42,7 +42,7 @@ const tanks = computed(() => {
   return planned.filter((tank) => isOneOf([...SUPPLY_KINDS, ...TANK_KINDS], tank.kind))
 })
 const steps = computed(() =>
-  props.choices.probes === null ? [] : panelSteps({ probes: props.choices.probes, by: 'owner' }),
+  props.choices.probes === null ? [] : panelSteps({ probes: props.choices.probes }),
 )
 const names = computed(() => stepNames(steps.value))
 const optionsOf = ({ size, kind: of }: PlannedTank) => [

@@ -17,5 +17,5 @@ it('calls the steps by the mark that is lit', () => {
     ['nothing', '⅓', '⅔', 'full'],
     ['nothing', '¼', '½', '¾', 'full'],
   ])
-  expect(stepNames(panelSteps({ probes: [0.3, 0.9], by: 'owner' }))).toEqual(['nothing', '30 %', '90 %'])
+  expect(stepNames(panelSteps({ probes: [0.3, 0.9] }))).toEqual(['nothing', '30 %', '90 %'])
 })

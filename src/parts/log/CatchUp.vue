@@ -8,6 +8,7 @@ import { dayAndTime, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppStepper from '@/ui/AppStepper.vue'
+import { eveningOf } from './keys'
 import { useLogging } from './useLogging'
 
 /** Yesterday's and today's counts on one screen: what is there already is counted, and what is more is logged. */
@@ -16,7 +17,6 @@ const forecast = useForecastStore()
 const log = useLogStore()
 const { keys } = useLogging()
 const MOST = 60
-const EVENING_HOURS = 15
 
 const now = log.at
 const start = forecast.stay!.start
@@ -24,12 +24,6 @@ const today = dayAndPartOf(start, now).day
 const days = [today - 1, today].filter((day) => day >= 0)
 const labelOf = (day: number) =>
   `${day === today ? t.log.catchUp.today : t.log.catchUp.yesterday}, ${formatDate(addWallDays(dayZero(start), day))}`
-/** Uses of a day are put into its evening, or into now where that is earlier, and never before the stay. */
-function timeOn(day: number): string {
-  const evening = addWallDays(dayZero(start), day + EVENING_HOURS / 24)
-  const latest = evening < now ? evening : now
-  return latest < start ? start : latest
-}
 const logged = (day: number, id: Id) =>
   log.entries.reduce(
     (sum, entry) =>
@@ -47,7 +41,17 @@ const told = computed(() =>
     rows.value.flatMap(({ activity: { id } }): Told[] => {
       const n = at(day, id)
       return n > 0
-        ? [{ kind: 'use', at: timeOn(day), activity: id, n, person: null, litres: null, minutes: null }]
+        ? [
+            {
+              kind: 'use',
+              at: eveningOf(start, day, now),
+              activity: id,
+              n,
+              person: null,
+              litres: null,
+              minutes: null,
+            },
+          ]
         : []
     }),
   ),
@@ -73,7 +77,7 @@ function save() {
           <span>
             <span class="font-semibold">{{ activity.name }}</span>
             <span class="block text-[0.85rem] text-soft">{{
-              isCounted ? t.log.today(logged(day, activity.id)).replace(' today', '') : t.log.catchUp.usual
+              isCounted ? t.learned.count : t.log.catchUp.usual
             }}</span>
           </span>
           <AppStepper

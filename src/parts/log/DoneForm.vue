@@ -3,25 +3,21 @@ import { computed, ref } from 'vue'
 import { RUN_WHATS } from '@/core/log'
 import { sparesOf, unitOf } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
-import { useLogStore } from '@/data/logStore'
 import { roundIn } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
 import AmountField from './AmountField.vue'
-import { useLogging } from './useLogging'
+import { useEntryForm } from './useEntryForm'
 import WhenField from './WhenField.vue'
 
 /** What was done to a tank: emptied, filled, so many litres in or out. */
 const emit = defineEmits<{ done: [words: string] }>()
 const forecast = useForecastStore()
 const settings = useSettingsStore()
-const log = useLogStore()
-const { wrongTime } = useLogging()
 const { level } = useAmounts()
 
 const tanks = computed(() => forecast.rig?.containers ?? [])
@@ -32,8 +28,7 @@ type What = (typeof RUN_WHATS)[number]
 const what = ref<What>(isSupply.value ? 'filled' : 'emptied')
 const litres = ref<number | null>(null)
 const isWrong = ref(false)
-const at = ref(log.at)
-const fault = ref<string | null>(null)
+const { at, fault, refused, save: log } = useEntryForm(emit)
 const missing = ref<string | null>(null)
 const needsLitres = computed(() => what.value === 'put-in' || what.value === 'took-out')
 const full = computed(() => (tank.value ? (1 + sparesOf(tank.value)) * tank.value.capacity.value : 0))
@@ -46,22 +41,15 @@ function chooseTank(next: string) {
   what.value = isSupply.value ? 'filled' : 'emptied'
 }
 function save(did: What, amount: number | null) {
-  fault.value = wrongTime(at.value)
   missing.value = (did === 'put-in' || did === 'took-out') && amount === null ? t.field.empty : null
-  if (fault.value !== null || missing.value !== null || isWrong.value || !tank.value) return
-  const entry = {
-    kind: 'run' as const,
-    at: at.value,
-    place: null,
-    did: [{ container: id.value, what: did, litres: amount }],
-  }
-  const { result } = log.add([entry])
-  if (!result.ok) return
-  const words = t.log.done.words[did](
-    tank.value.name,
-    amount === null ? '' : level(amount, unitOf(tank.value.kind)),
+  if (!tank.value) return
+  const litres = amount === null ? '' : level(amount, unitOf(tank.value.kind))
+  const moved = [{ container: id.value, what: did, litres: amount }]
+  log(
+    [{ kind: 'run', at: at.value, place: null, did: moved }],
+    t.log.done.words[did](tank.value.name, litres),
+    missing.value === null && !isWrong.value,
   )
-  emit('done', t.log.logged(words, dayAndTime(at.value)))
 }
 </script>
 
@@ -91,7 +79,7 @@ function save(did: What, amount: number | null) {
       />
       <WhenField v-model="at" :fault="fault" />
     </div>
-    <p v-if="missing" class="font-semibold" role="alert">{{ missing }}</p>
+    <p v-if="missing ?? refused" class="font-semibold" role="alert">{{ missing ?? refused }}</p>
     <div class="flex flex-wrap gap-3">
       <AppButton kind="primary" @click="save(what, litres)">{{ t.log.done.save }}</AppButton>
       <AppButton v-if="isSupply" @click="save('put-in', twenty)">{{

@@ -7,7 +7,8 @@ import { useEntryWords } from './entryWords'
 import LogDialogs from './LogDialogs.vue'
 import SmallTally from './SmallTally.vue'
 import { useDialogs } from './useDialogs'
-import { useLogging, type Key } from './useLogging'
+import type { Key } from './keys'
+import { useLogging } from './useLogging'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 
@@ -24,13 +25,17 @@ const keys = computed(() =>
   props.isBig ? all.value : all.value.slice(0, isWide.value ? ON_A_LAPTOP : ON_A_PHONE),
 )
 
+const OTHERS = [
+  { kind: 'panel', testid: 'key-panel', label: t.log.panel, letter: 'p' },
+  { kind: 'choose', testid: 'key-other', label: t.log.other, letter: 'e' },
+] as const
+
 /** What was logged last, said in passing. */
 const said = ref('')
 function add(activity: Id, n = 1) {
   const at = log.at
   const { result } = log.add([{ kind: 'use', at, activity, n, person: null, litres: null, minutes: null }])
-  const what = n === 1 ? activityName(activity) : `${n} × ${activityName(activity)}`
-  said.value = result.ok ? t.log.logged(what, dayAndTime(at)) : t.log.refused
+  said.value = result.ok ? t.log.logged(t.log.made(activityName(activity), n), dayAndTime(at)) : t.log.refused
 }
 
 const LONG_MS = 500
@@ -70,8 +75,8 @@ useEventListener('keydown', (event) => {
     return
   }
   const letter = event.key.toLowerCase()
-  if (letter === 'p') open({ kind: 'panel' })
-  else if (letter === 'e') open({ kind: 'choose' })
+  const other = OTHERS.find((one) => one.letter === letter)
+  if (other) open({ kind: other.kind })
   else {
     const key = all.value.find((one) => one.letter !== '' && one.letter === letter)
     if (!key) return
@@ -125,26 +130,18 @@ const sub = ({ isCounted, today, isLeftOut }: Key) => {
         </span>
       </button>
       <button
+        v-for="one in OTHERS"
+        :key="one.kind"
         type="button"
-        class="-mr-px -mb-px flex min-h-16 flex-col items-start border border-line bg-card px-2.5 pt-1.5 text-left leading-tight font-bold active:bg-select"
-        data-testid="key-panel"
-        @click="open({ kind: 'panel' })"
+        :class="[
+          '-mr-px -mb-px flex min-h-16 items-start border border-line bg-card px-2.5 pt-1.5',
+          'text-left leading-tight font-bold active:bg-select',
+        ]"
+        :data-testid="one.testid"
+        @click="open({ kind: one.kind })"
       >
-        <span class="flex w-full gap-1">
-          {{ t.log.panel }}
-          <kbd class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">p</kbd>
-        </span>
-      </button>
-      <button
-        type="button"
-        class="-mr-px -mb-px flex min-h-16 flex-col items-start border border-line bg-card px-2.5 pt-1.5 text-left leading-tight font-bold active:bg-select"
-        data-testid="key-other"
-        @click="open({ kind: 'choose' })"
-      >
-        <span class="flex w-full gap-1">
-          {{ t.log.other }}
-          <kbd class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">e</kbd>
-        </span>
+        {{ one.label }}
+        <kbd class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">{{ one.letter }}</kbd>
       </button>
     </div>
     <p

@@ -4,10 +4,10 @@ import { addWallDays } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
+import { useEntryForm } from './useEntryForm'
 import { useLogging } from './useLogging'
 import WhenField from './WhenField.vue'
 
@@ -22,8 +22,8 @@ const container = ref('')
 const start = forecast.stay?.start ?? log.at
 const dayBefore = addWallDays(log.at, -1)
 const from = ref(dayBefore < start ? start : dayBefore)
-const at = ref(log.at)
-const [fromFault, fault] = [ref<string | null>(null), ref<string | null>(null)]
+const { at, fault, refused, save: add } = useEntryForm(emit)
+const fromFault = ref<string | null>(null)
 const tanks = computed(() => [
   { value: '', label: t.log.odd.all },
   ...(forecast.rig?.containers ?? []).map(({ id: value, name }) => ({ value, label: name })),
@@ -31,12 +31,13 @@ const tanks = computed(() => [
 const reasons = REASONS.map((value) => ({ value, label: t.log.odd.reasons[value] }))
 
 function save() {
-  fault.value = wrongTime(at.value)
   fromFault.value = wrongTime(from.value) ?? (from.value > at.value ? t.log.odd.reversed : null)
-  if (fault.value !== null || fromFault.value !== null) return
   const of = container.value === '' ? null : container.value
-  const { result } = log.add([{ kind: 'odd', at: at.value, from: from.value, container: of, why: why.value }])
-  if (result.ok) emit('done', t.log.logged(t.log.odd.reasons[why.value], dayAndTime(at.value)))
+  add(
+    [{ kind: 'odd', at: at.value, from: from.value, container: of, why: why.value }],
+    t.log.odd.reasons[why.value],
+    fromFault.value === null,
+  )
 }
 </script>
 
@@ -49,6 +50,7 @@ function save() {
       <WhenField v-model="from" :label="t.log.odd.from" :fault="fromFault" />
       <WhenField v-model="at" :label="t.log.odd.until" :fault="fault" />
     </div>
+    <p v-if="refused" class="font-semibold" role="alert">{{ refused }}</p>
     <div>
       <AppButton kind="primary" @click="save">{{ t.log.odd.save }}</AppButton>
     </div>

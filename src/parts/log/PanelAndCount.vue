@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { addWallDays } from '@/core/calendar'
+import { oddSince } from '@/core/underway'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import * as t from '@/texts/t'
@@ -18,21 +19,11 @@ const { shown: dialog, open } = useDialogs()
 const said = ref('')
 const MINUTE_D = 1 / 1440
 
-/** Since the reading before it, or since the stay began. */
-function since({ entry, container }: Agreed): string {
-  const before = log.entries.filter(
-    (one) => one.kind === 'reading' && container.members.includes(one.container) && one.at < entry.at,
-  )
-  return before.at(-1)?.at ?? forecast.stay!.start
-}
 function settle(row: Agreed, how: keyof typeof t.agreement.settles) {
   const { entry, container } = row
   if (how === 'forgotten') open({ kind: 'use', at: addWallDays(entry.at, -MINUTE_D) })
   else if (how === 'panel') log.amend({ ...entry, isOffLevel: true })
-  else {
-    const of = how === 'leak' ? container.members[0]! : null
-    log.add([{ kind: 'odd', at: entry.at, from: since(row), container: of, why: how }])
-  }
+  else log.add([oddSince(how, entry, container, forecast.stay!, log.entries)])
 }
 </script>
 

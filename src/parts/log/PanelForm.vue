@@ -1,26 +1,22 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import { panelSteps, readAs } from '@/core/levels'
 import type { Saw } from '@/core/log'
 import { sparesOf, unitOf, type Container, type Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
-import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { stepNames } from '@/parts/levels/stepNames'
 import { useAmounts } from '@/parts/useAmounts'
-import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AmountField from './AmountField.vue'
-import { edgesOf, panelSpans } from './entryWords'
-import { useLogging } from './useLogging'
+import { useEntryForm } from './useEntryForm'
 import WhenField from './WhenField.vue'
 
 /** The whole panel in one gesture: a row for each tank, a tap for what is lit; a stick, a scale or a light as well. */
 const emit = defineEmits<{ done: [words: string] }>()
 const forecast = useForecastStore()
-const log = useLogStore()
 const underWay = useUnderWayStore()
-const { wrongTime } = useLogging()
 const { level } = useAmounts()
 
 interface Row {
@@ -37,9 +33,10 @@ const rows = computed((): Row[] => {
 })
 
 function choicesOf(tank: Container, full: number): Row['choices'] {
-  const edges = edgesOf(tank)
-  if (edges) {
-    const spans = panelSpans(edges)
+  const panel = 'panel' in tank ? tank.panel : null
+  if (panel) {
+    const spans = panelSteps(panel)
+    const edges = spans.map(({ from }) => from)
     const unit = unitOf(tank.kind)
     return stepNames(spans).map((label, step) => ({
       label,
@@ -66,8 +63,7 @@ const amounts = reactive<Record<Id, number | null>>({})
 const masses = reactive<Record<Id, number | null>>({})
 const wrong = reactive<Record<Id, boolean>>({})
 const isOffLevel = ref(false)
-const at = ref(log.at)
-const fault = ref<string | null>(null)
+const { at, fault, refused, save: log } = useEntryForm(emit)
 const isSame = (a: Saw | undefined, b: Saw) => JSON.stringify(a) === JSON.stringify(b)
 
 function choose(tank: Id, saw: Saw) {
@@ -75,10 +71,11 @@ function choose(tank: Id, saw: Saw) {
   else seen[tank] = saw
 }
 /** What was measured says more than what is lit. */
-const MEASURED_SHARE = 0.02
 function sawOf({ tank, full }: Row): Saw | null {
   const amount = amounts[tank.id] ?? null
-  if (amount !== null) return { as: 'amount', amount, deviation: MEASURED_SHARE * full }
+  const measured = readAs('measured', amount ?? 0, full, null)
+  if (amount !== null && measured.way === 'measured')
+    return { as: 'amount', amount, deviation: measured.deviation }
   const kg = masses[tank.id] ?? null
   return kg === null ? (seen[tank.id] ?? null) : { as: 'weight', kg }
 }
@@ -93,12 +90,12 @@ const readings = computed(() =>
 const hasShell = (tank: Container) => 'shell' in tank && tank.kind !== 'tote'
 
 function save() {
-  fault.value = wrongTime(at.value)
-  if (fault.value !== null || Object.values(wrong).some(Boolean) || readings.value.length === 0) return
-  const { result } = log.add(readings.value.map((reading) => ({ ...reading, at: at.value })))
-  if (!result.ok) return
   const names = rows.value.filter(({ tank }) => readings.value.some(({ container }) => container === tank.id))
-  emit('done', t.log.logged(names.map(({ tank }) => tank.name).join(', '), dayAndTime(at.value)))
+  log(
+    readings.value.map((reading) => ({ ...reading, at: at.value })),
+    names.map(({ tank }) => tank.name).join(', '),
+    readings.value.length > 0 && !Object.values(wrong).some(Boolean),
+  )
 }
 
 /** What the count expects, so that a surprise is seen while the panel is still lit. */
@@ -171,9 +168,13 @@ const expected = (tank: Container) => {
         {{ t.log.reading.offLevel }}
       </label>
     </div>
-    <p v-if="rows.every(({ tank }) => edgesOf(tank) === null)" class="mt-2 text-[0.95rem] text-soft">
+    <p
+      v-if="rows.every(({ tank }) => !('panel' in tank && tank.panel))"
+      class="mt-2 text-[0.95rem] text-soft"
+    >
       {{ t.log.reading.marks }}
     </p>
+    <p v-if="refused" class="mt-2 font-semibold" role="alert">{{ refused }}</p>
     <AppButton kind="primary" class="mt-4" :disabled="readings.length === 0" @click="save">{{
       readings.length === 0 ? t.log.reading.nothing : t.log.reading.save(readings.length)
     }}</AppButton>

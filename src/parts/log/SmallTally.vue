@@ -1,30 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { tallyShape } from '@/parts/count/tally'
 
-/** Strokes, four and a bar across. */
+/** Uses as strokes: the tally of the nights, small. */
 const props = defineProps<{ n: number }>()
 const MOST = 30
-const strokes = computed(() =>
-  Array.from({ length: Math.min(MOST, props.n) }, (_, k) => {
-    const group = Math.floor(k / 5) * 40
-    return k % 5 === 4
-      ? { x1: group - 2, y1: 17, x2: group + 29, y2: 5 }
-      : { x1: group + (k % 5) * 8 + 3, y1: 2, x2: group + (k % 5) * 8 + 3, y2: 20 }
-  }),
-)
+const shape = computed(() => tallyShape(Math.min(MOST, props.n), null))
 </script>
 
 <template>
   <svg
-    :viewBox="`-4 0 ${Math.max(1, Math.ceil(strokes.length / 5)) * 40} 22`"
-    class="h-5 max-w-full"
+    :viewBox="`0 10 ${shape.width} ${shape.height - 20}`"
+    class="h-6 max-w-full"
     fill="none"
     stroke="currentColor"
-    stroke-width="3.6"
+    stroke-width="9"
     stroke-linecap="round"
     preserveAspectRatio="xMinYMid meet"
     aria-hidden="true"
   >
-    <path v-for="(one, k) in strokes" :key="k" :d="`M${one.x1} ${one.y1}L${one.x2} ${one.y2}`" />
+    <path
+      v-for="stroke in shape.strokes"
+      :key="stroke.index"
+      :d="`M${stroke.x1} ${stroke.y1}L${stroke.x2} ${stroke.y2}`"
+    />
   </svg>
 </template>

@@ -2,28 +2,23 @@
 import { computed, ref, useId } from 'vue'
 import { TEXT_KINDS } from '@/core/log'
 import { useForecastStore } from '@/data/forecastStore'
-import { useLogStore } from '@/data/logStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { refusalWords } from '@/parts/fields/refusalWords'
-import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import FieldShell from '@/ui/FieldShell.vue'
-import { useLogging } from './useLogging'
+import { useEntryForm } from './useEntryForm'
 import WhenField from './WhenField.vue'
 
 /** A note, a treatment, a chore. */
 const emit = defineEmits<{ done: [words: string] }>()
 const forecast = useForecastStore()
-const log = useLogStore()
-const { wrongTime } = useLogging()
 const id = useId()
 type Kind = (typeof TEXT_KINDS)[number]
 const kind = ref<Kind>('note')
 const container = ref('')
 const note = ref('')
-const at = ref(log.at)
-const [when, what] = [ref<string | null>(null), ref<string | null>(null)]
+const { at, fault, refused, save: log } = useEntryForm(emit)
+const what = ref<string | null>(null)
 const tanks = computed(() => [
   { value: '', label: t.log.text.whole },
   ...(forecast.rig?.containers ?? []).map(({ id: value, name }) => ({ value, label: name })),
@@ -31,13 +26,13 @@ const tanks = computed(() => [
 const kinds = TEXT_KINDS.map((value) => ({ value, label: t.log.text.kinds[value] }))
 
 function save() {
-  when.value = wrongTime(at.value)
   what.value = kind.value === 'note' && note.value.trim() === '' ? t.log.text.empty : null
-  if (when.value !== null || what.value !== null) return
   const of = container.value === '' ? null : container.value
-  const { result } = log.add([{ kind: kind.value, at: at.value, container: of, note: note.value }])
-  if (result.ok) emit('done', t.log.logged(t.log.text.kinds[kind.value], dayAndTime(at.value)))
-  else what.value = refusalWords(result.faults)
+  log(
+    [{ kind: kind.value, at: at.value, container: of, note: note.value }],
+    t.log.text.kinds[kind.value],
+    what.value === null,
+  )
 }
 </script>
 
@@ -52,7 +47,7 @@ function save() {
         @choose="container = $event"
       />
     </div>
-    <FieldShell :id="id" :label="t.log.use.note" :fault="what">
+    <FieldShell :id="id" :label="t.log.use.note" :fault="what ?? refused">
       <textarea
         :id="id"
         v-model="note"
@@ -61,7 +56,7 @@ function save() {
         class="w-full border-b-2 border-ink bg-card px-2 py-1 text-lg"
       />
     </FieldShell>
-    <WhenField v-model="at" :fault="when" />
+    <WhenField v-model="at" :fault="fault" />
     <div>
       <AppButton kind="primary" @click="save">{{ t.log.text.save }}</AppButton>
     </div>

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useLogStore } from '@/data/logStore'
 import { useForecastStore } from '@/data/forecastStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 import AmountField from './AmountField.vue'
 import { useEntryWords } from './entryWords'
+import { useEntryForm } from './useEntryForm'
 import { useLogging } from './useLogging'
 import WhenField from './WhenField.vue'
 
@@ -16,8 +15,7 @@ import WhenField from './WhenField.vue'
 const props = defineProps<{ activity: string | null; at: string | null }>()
 const emit = defineEmits<{ done: [words: string] }>()
 const forecast = useForecastStore()
-const log = useLogStore()
-const { isCounted, wrongTime } = useLogging()
+const { isCounted } = useLogging()
 const { activityName } = useEntryWords()
 
 const activities = computed(() => forecast.crew?.activities.filter(({ kind }) => kind !== 'bowl-seal') ?? [])
@@ -28,30 +26,23 @@ const person = ref('')
 const litres = ref<number | null>(null)
 const minutes = ref<number | null>(null)
 const [isLitresWrong, isMinutesWrong] = [ref(false), ref(false)]
-const at = ref(props.at ?? log.at)
-const fault = ref<string | null>(null)
+const { at, fault, refused, save: log } = useEntryForm(emit, props.at)
 const MOST = 100
 const MOST_LITRES = 1000
 const MOST_MINUTES = 240
 
 function save(count: number) {
-  fault.value = wrongTime(at.value)
-  if (fault.value !== null || isLitresWrong.value || isMinutesWrong.value) return
-  const { result } = log.add([
-    {
-      kind: 'use',
-      at: at.value,
-      activity: activity.value,
-      n: count,
-      person: person.value === '' ? null : person.value,
-      litres: count === 0 ? null : litres.value,
-      minutes: count === 0 ? null : minutes.value,
-    },
-  ])
-  if (!result.ok) return
   const name = activityName(activity.value)
-  const what = count === 0 ? `${name}: ${t.log.leftOut}` : count === 1 ? name : `${count} × ${name}`
-  emit('done', t.log.logged(what, dayAndTime(at.value)))
+  const entry = {
+    kind: 'use' as const,
+    at: at.value,
+    activity: activity.value,
+    n: count,
+    person: person.value === '' ? null : person.value,
+    litres: count === 0 ? null : litres.value,
+    minutes: count === 0 ? null : minutes.value,
+  }
+  log([entry], t.log.made(name, count), !isLitresWrong.value && !isMinutesWrong.value)
 }
 </script>
 
@@ -102,6 +93,7 @@ function save(count: number) {
       />
       <WhenField v-model="at" :fault="fault" />
     </div>
+    <p v-if="refused" class="font-semibold" role="alert">{{ refused }}</p>
     <div class="flex flex-wrap gap-3">
       <AppButton kind="primary" @click="save(n)">{{ t.log.use.save }}</AppButton>
       <AppButton v-if="!isCounted(activity)" @click="save(0)">{{ t.log.use.not }}</AppButton>

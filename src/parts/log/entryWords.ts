@@ -1,5 +1,6 @@
+import { panelSteps } from '@/core/levels'
 import type { LogEntry, Saw } from '@/core/log'
-import { unitOf, type Id, type Rig } from '@/core/model'
+import { unitOf, type Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { stepNames } from '@/parts/levels/stepNames'
@@ -17,7 +18,7 @@ export function useEntryWords() {
 
   function sawWords(saw: Saw, container: Id): string {
     const unit = tankOf(container) ? unitOf(tankOf(container)!.kind) : 'L'
-    if (saw.as === 'panel') return stepNames(panelSpans(saw.edges))[saw.step] ?? ''
+    if (saw.as === 'panel') return stepNames(panelSteps({ probes: saw.edges.slice(1) }))[saw.step] ?? ''
     if (saw.as === 'light') return t.log.reading.light1
     if (saw.as === 'weight') return t.log.reading.kg(mass(saw.kg))
     if (saw.as === 'full') return t.log.reading.full
@@ -28,14 +29,13 @@ export function useEntryWords() {
     switch (entry.kind) {
       case 'use': {
         const name = activityName(entry.activity)
-        if (entry.n === 0) return `${name}: ${t.log.leftOut}`
         const who = personName(entry.person)
         const more = [
           ...(entry.litres === null ? [] : [volume(entry.litres)]),
           ...(entry.minutes === null ? [] : [`${formatFigures(entry.minutes)} min`]),
           ...(who === null ? [] : [who]),
         ]
-        return [entry.n === 1 ? name : `${entry.n} × ${name}`, ...more].join(', ')
+        return [t.log.made(name, entry.n), ...more].join(', ')
       }
       case 'reading':
         return `${tankName(entry.container)}: ${sawWords(entry.saw, entry.container)}`
@@ -60,14 +60,4 @@ export function useEntryWords() {
     }
   }
   return { words, sawWords, tankName, activityName, personName }
-}
-
-/** The spans of a panel's steps, as shares. */
-export function panelSpans(edges: readonly number[]): { from: number; to: number }[] {
-  return edges.map((from, step) => ({ from, to: Math.min(1, edges[step + 1] ?? 1) }))
-}
-
-/** The step edges a tank's panel has; null: it has no panel. */
-export function edgesOf(tank: Rig['containers'][0]): number[] | null {
-  return 'panel' in tank && tank.panel ? [0, ...tank.panel.probes] : null
 }

@@ -16,6 +16,9 @@ export const log = {
   panel: 'Read the panel',
   other: 'Something else',
   forgotten: 'Log something that was forgotten',
+  /** Uses of one activity, in a line. */
+  made: (activity: string, n: number) =>
+    n === 0 ? `${activity}: not today` : n === 1 ? activity : `${n} × ${activity}`,
   logged: (what: string, at: string) => `Logged: ${what}, ${at}.`,
   refused: 'It was not logged.',
   unread: 'The log could not be read. What you log is kept all the same.',

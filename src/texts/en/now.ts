@@ -5,6 +5,7 @@ export const phase = {
   planned: (start: string) => `Planned: begins ${start}.`,
   underWay: (day: number, left: string) => `Day ${day}. ${left}`,
   lastRead: (at: string) => `Panel read ${at}.`,
+  failed: 'The log could not be reckoned with here: levels and chances are those of the plan.',
   neverRead: 'Panel not read yet.',
   over: (end: string) => `Over since ${end}. This is the plan as it was.`,
   started: 'The stay began',
