@@ -2,7 +2,11 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { caseOf, compile, type Document } from '@/core/model'
-import { addDocument, checked } from './index'
+import { addDocument, addFile, checked } from './index'
+import { logChecks } from './checks/logChecks'
+import { trailerLog } from '../../scripts/demo/trailerLog'
+import { entry } from '../../tests/support/entries'
+import { runOf, runStep } from '../../tests/support/generateRuns'
 import { documentArb } from '../../tests/support/generate'
 import { trailerDemo } from '../../scripts/demo/trailer'
 
@@ -43,4 +47,48 @@ it('adds nothing twice', () => {
   let again = both
   for (let n = 0; n < 5; n++) again = addDocument(again, changed, newId)
   expect(again).toEqual(both)
+})
+
+it('a log comes along: the very entries where the stay is the same, entries of their own where it got a new id', () => {
+  const [demo, log] = [trailerDemo(), trailerLog()]
+  expect(addFile(demo, demo, log, counter()).log).toEqual(log)
+  const changed = structuredClone(demo)
+  changed.stays[0]!.name = 'Another time'
+  const { document, log: brought } = addFile(demo, changed, log, counter())
+  const [, other] = document.stays
+  expect(new Set(brought.map(({ stay }) => stay))).toEqual(new Set([other!.id]))
+  const ids = new Set([...log, ...brought].map(({ id }) => id))
+  expect(ids.size).toBe(2 * log.length)
+  expect(logChecks(document, [...log, ...brought])).toEqual([])
+  // What it was is the same but for whose it is.
+  brought.forEach((one, k) => expect({ ...one, id: '', stay: '' }).toEqual({ ...log[k]!, id: '', stay: '' }))
+  const loose = entry({ kind: 'note', at: '2027-09-12T08:00', stay: null })
+  expect(addFile(demo, changed, [loose], counter()).log).toEqual([loose])
+})
+
+it('runs and places of a stay that is added stay its own', () => {
+  const added = trailerDemo()
+  added.stays[0]!.runs = [
+    runOf('run', 3, 'midday', [runStep('empty', 'gray', null)], { place: 'sallow-mill' }),
+  ]
+  const both = addDocument(trailerDemo(), added, counter())
+  expect(checked(both)).toMatchObject({ ok: true })
+  expect(both.stays.map(({ runs }) => runs.length)).toEqual([0, 1])
+  expect(days(both, both.currentStay!)).toBe(days(added, 'harrow-ridge'))
+})
+
+it('an entry refers to what there is, once, and does not end before it begins', () => {
+  const demo = trailerDemo()
+  const of = (...log: Parameters<typeof logChecks>[1]) =>
+    logChecks(demo, log).map(({ code, path }) => `${code} ${path.join('.')}`)
+  const note = entry({ kind: 'note', at: '2027-09-12T08:00' })
+  expect(of(note)).toEqual([])
+  expect(of(note, note)).toEqual(['duplicate-id log.1.id'])
+  expect(of({ ...note, stay: 'sea' })).toEqual(['dangling log.0.stay'])
+  expect(of({ ...note, stay: null, rig: 'sea' })).toEqual(['dangling log.0.rig'])
+  // A stay may have got another rig since.
+  expect(of({ ...note, rig: 'sea' })).toEqual([])
+  expect(of(entry({ kind: 'odd', at: '2027-09-12T08:00', from: '2027-09-12T09:00' }))).toEqual([
+    'ends-before-start log.0.at',
+  ])
 })

@@ -4,7 +4,7 @@ import type { Document } from '@/core/model'
 import { en } from '@/texts'
 import { z } from './schema/zod'
 import { newContainer } from './starters'
-import { fileSchema } from './schema/version5'
+import { fileSchema } from './schema/version6'
 import {
   CURRENT_VERSION,
   FAULT_CODES,
@@ -16,6 +16,7 @@ import {
   writeDocument,
   type FaultCode,
 } from './index'
+import { runOf, runStep } from '../../tests/support/generateRuns'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { truckDemo } from '../../scripts/demo/truck'
 import { trailerLog } from '../../scripts/demo/trailerLog'
@@ -93,6 +94,9 @@ describe('a document', () => {
     ['two habits of where', (d) => { find(d, 'tooth-cup').where = find(d, 'damp-cloth').where = 'x'; d.stays[0]!.habits.push({ habit: 'damp-cloth', days: null, persons: null }) }, 'rivals-on stays[0].habits[1]'],
     ['a sun that sets first', (d) => (d.stays[0]!.weather.sunset = '05:00'), 'night-before-day stays[0].weather.sunset'],
     ['too many absences', (d) => (d.stays[0]!.absences = Array.from({ length: 10_001 }, () => ({ person: 'maren', part: 'night' as const, days: [1, 1], weekdays: null }))), 'too-many stays[0].absences'],
+    ['a run to nowhere', (d) => d.stays[0]!.runs.push(runOf('r', 1, 'midday', [runStep('empty', 'gray', null)], { place: 'sea' })), 'dangling stays[0].runs[0].place'],
+    ['a run on a tank that is none', (d) => d.stays[0]!.runs.push(runOf('r', 1, 'midday', [runStep('empty', 'sea', null)])), 'dangling stays[0].runs[0].steps[0].from'],
+    ['gray into fresh', (d) => d.stays[0]!.runs.push(runOf('r', 1, 'midday', [runStep('transfer', 'gray', 'fresh')])), 'step-astray stays[0].runs[0].steps[0]'],
     ['another format', (d) => Object.assign(d, { format: 'something/else' }), 'foreign format'],
     ['a newer version', (d) => Object.assign(d, { version: 99 }), 'too-new version'],
     ['no version', (d) => Object.assign(d, { version: 'one' }), 'unknown-version version'],

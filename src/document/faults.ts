@@ -50,6 +50,7 @@ export const FAULT_CODES = [
   'night-before-day',
   'body-changed',
   'probes-fall',
+  'step-astray',
 ] as const
 export type FaultCode = (typeof FAULT_CODES)[number]
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { LogEntry } from '@/core/log'
 import { LIMITS } from './schema/limits'
-import { logEntrySchema } from './schema/version5'
+import { logEntrySchema } from './schema/version6'
 
 /**
  * The columns of a log as CSV, in this order; `docs/format.md` says what each holds. What a kind of entry does not have is

@@ -15,7 +15,7 @@ import {
   logEntrySchema,
   rigSchema,
   staySchema,
-} from './schema/version5'
+} from './schema/version6'
 import { logChecks } from './checks/logChecks'
 import { shapeFaults } from './shapeFaults'
 

@@ -1,7 +1,7 @@
 import type { Activity, Container, Document, Fixture, Habit, Rig, Role, Stay } from '@/core/model'
 import { newHabit } from '@/document/edits'
 import { owned } from '@/core/quantities'
-import { assumedCrew, assumedWeather, newFixture, startLevel } from '@/document/starters'
+import { assumedCrew, assumedWeather, bareSite, newFixture, startLevel } from '@/document/starters'
 
 export interface UseOptions {
   kind?: Activity['kind']
@@ -70,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 5,
+    version: 6,
     currentStay: 'stay',
     rigs: [
       {
@@ -93,6 +93,7 @@ export function example({
             capacity: owned(gray[0]),
             spread: owned(0),
             safeFill: owned(gray[1]),
+            residue: owned(0),
             shape: null,
             panel: null,
           },
@@ -103,6 +104,7 @@ export function example({
             capacity: owned(black[0]),
             spread: owned(0),
             safeFill: owned(black[1]),
+            residue: owned(0),
             shape: null,
             panel: null,
           },
@@ -146,6 +148,7 @@ export function example({
         rules: [],
         confidence: owned(0.9),
         weather: { ...assumedWeather(), spread: owned(0) },
+        ...bareSite(),
         ...stay,
       },
     ],

@@ -4,7 +4,14 @@ import { sideOf } from '@/core/model'
 import type { Activity, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { newHabit, newOutlet } from '@/document/edits'
-import { assumedCrew, assumedWeather, newContainer, newFixture, startLevel } from '@/document/starters'
+import {
+  assumedCrew,
+  assumedWeather,
+  bareSite,
+  newContainer,
+  newFixture,
+  startLevel,
+} from '@/document/starters'
 
 const ROLES_USED: Role[] = ['shower', 'kitchen', 'basin', 'toilet']
 const litres = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -251,10 +258,11 @@ export const documentArb: fc.Arbitrary<Document> = fc
       counted: [],
       rules: [],
       weather: { ...assumedWeather(), days: [{ day: 1, warmest: owned(10 + from * 3) }] },
+      ...bareSite(),
     }
     return {
       format: 'dry-count/document',
-      version: 5,
+      version: 6,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

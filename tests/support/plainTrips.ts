@@ -1,6 +1,7 @@
 import { randomLogNormal, randomNormal, randomPoisson, randomUniform } from 'd3-random'
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { vesselsAtStart, playVesselsPart } from '@/core/count'
+import { playPlainRuns } from './plainRuns'
 import {
   caseOf,
   isAwayOn,
@@ -215,6 +216,7 @@ function play(
       limit: limit === null || side === 'supply' ? limit : (limit * size) / known,
       sign: side === 'supply' ? -1 : 1,
       level: begin,
+      ratio: size / known,
     }
   })
   const amounts = new Float64Array(model.streams.length)
@@ -223,6 +225,12 @@ function play(
   const past = tanks.findIndex(({ limit, sign, level }) => limit !== null && sign * (level - limit) > 1e-9)
   if (past >= 0) trip = { days: 0, stopper: model.containers[past]!.id }
   for (let i = 0; i < count && trip.stopper === null; i++) {
+    playPlainRuns(document, model, i, tanks)
+    tanks.forEach(({ level, limit, sign }, c) => {
+      if (limit === null || trip.stopper !== null || sign * (level - limit) <= 1e-9) return
+      if (edges[i]! <= model.horizonDays) trip = { days: edges[i]!, stopper: model.containers[c]!.id }
+    })
+    if (trip.stopper !== null) break
     model.streams.forEach(({ activity, ofDraw, fixed, portion, isOfVessel }, s) => {
       const k = activity * count + i
       amounts[s] = isOfVessel

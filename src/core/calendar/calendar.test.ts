@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  PARTS,
   addWallDays,
   dayAndPartOf,
   dayZero,
@@ -8,6 +9,10 @@ import {
   leaveAfterNights,
   nightsBetween,
   partGrid,
+  partOfSlot,
+  slotAt,
+  slotNumber,
+  slotOfTime,
   wallDaysBetween,
 } from './index'
 
@@ -21,6 +26,27 @@ describe('the day of four parts (model.md section 2)', () => {
     expect(dayZero('2027-09-12T04:59')).toBe('2027-09-11T05:00')
     expect(dayAndPartOf('2027-09-12T17:00', '2027-09-13T04:00')).toEqual({ day: 0, part: 3 })
     expect(dayAndPartOf('2027-09-12T17:00', '2027-09-13T05:00')).toEqual({ day: 1, part: 0 })
+  })
+
+  it('numbers the parts from the morning of day 0, and finds each in a grid wherever that begins', () => {
+    fc.assert(
+      fc.property(
+        wallTimes,
+        fc.nat(200),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (start, number, later) => {
+          expect(slotNumber(slotAt(number))).toBe(number)
+          const grid = partGrid(start, 30, addWallDays(start, later))
+          for (const i of [0, 1, grid.count - 1]) {
+            const slot = { day: grid.day[i]!, part: PARTS[grid.part[i]!]! }
+            expect(partOfSlot(grid, slot)).toBe(i)
+            // The middle of a part lies in it.
+            const middle = addWallDays(addWallDays(start, later), (grid.edges[i]! + grid.edges[i + 1]!) / 2)
+            expect(slotOfTime(start, middle)).toEqual(slot)
+          }
+        },
+      ),
+    )
   })
 
   it('shortens the first part and runs to the first part end at or after the horizon', () => {

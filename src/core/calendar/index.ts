@@ -7,9 +7,13 @@ export {
   leaveAfterNights,
   nightsBetween,
   partGrid,
+  partOfSlot,
+  slotAt,
+  slotNumber,
+  slotOfTime,
   weekdayOf,
 } from './parts'
-export type { DayNumber, Part, PartGrid, PartIndex } from './parts'
+export type { DayNumber, Part, PartGrid, PartIndex, Slot } from './parts'
 export {
   MINUTES_PER_DAY,
   addWallDays,

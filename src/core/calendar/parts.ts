@@ -56,6 +56,33 @@ export function partGrid(start: WallTime, horizonDays: Days, from: WallTime = st
   return grid
 }
 
+/** A part of a day of a stay. */
+export interface Slot {
+  day: DayNumber
+  part: Part
+}
+
+/** Its number, counted from the morning of day 0. */
+export function slotNumber({ day, part }: Slot): number {
+  return day * PARTS_PER_DAY + PARTS.indexOf(part)
+}
+
+/** The slot of a number. @param number >= 0 */
+export function slotAt(number: number): Slot {
+  return { day: Math.floor(number / PARTS_PER_DAY), part: PARTS[number % PARTS_PER_DAY]! }
+}
+
+/** The slot a wall time falls in, from the day 0 of `start`. */
+export function slotOfTime(start: WallTime, time: WallTime): Slot {
+  const { day, part } = dayAndPartOf(start, time)
+  return { day, part: PARTS[part]! }
+}
+
+/** Where in a grid a slot stands: below 0 before it, from `count` on after it. */
+export function partOfSlot({ day, part }: Pick<PartGrid, 'day' | 'part'>, slot: Slot): PartIndex {
+  return slotNumber(slot) - (day[0]! * PARTS_PER_DAY + part[0]!)
+}
+
 /** 05:00 of day 0 of a stay that starts then. */
 export function dayZero(start: WallTime): WallTime {
   return wallTimeAt(wallMinutes(start) - minutesIntoDay(start))

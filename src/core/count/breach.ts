@@ -3,7 +3,7 @@ import type { Days, Amount, PerDay } from '../quantities'
 import type { Model, ContainerIndex } from '../model'
 import { levelBefore, type Ledger } from './ledger'
 
-type Levels = Pick<Ledger, 'levels'>
+type Levels = Pick<Ledger, 'levels' | 'afterRuns'>
 
 /** Past a limit by no more than this (L or uses) is not a breach. Source: model.md section 3. */
 export const BREACH_TOLERANCE = 1e-9
@@ -21,30 +21,26 @@ export interface Breach {
 }
 
 /**
- * The first time a container passes its limit, at the linearly interpolated instant within the part.
- * @param from the part at whose start to begin looking
+ * The first time a container passes its limit: at the linearly interpolated instant within a part, or right after a run. A
+ * start past the limit is 0 days, whatever runs follow.
  * @returns null for a carrier, or where nothing is crossed up to the horizon
  */
-export function firstBreach(
-  model: Model,
-  ledger: Levels,
-  container: ContainerIndex,
-  from = 0,
-): Breach | null {
-  const { limit, side } = model.containers[container]!
+export function firstBreach(model: Model, ledger: Levels, container: ContainerIndex): Breach | null {
+  const { limit, side, start } = model.containers[container]!
   if (limit === null) return null
   const sign = side === 'supply' ? -1 : 1
   const past = (level: Amount) => sign * (level - limit)
   const { count, edges } = model.grid
-  for (let i = from; i < count; i++) {
+  for (let i = 0; i < count; i++) {
     const before = past(levelBefore(model, ledger, container, i))
     const after = past(ledger.levels[container * count + i]!)
     const width = edges[i + 1]! - edges[i]!
     const ratePerDay = (after - before) / width
-    if (i === from && before > BREACH_TOLERANCE)
-      return { container, days: edges[i]!, part: i, excessAtStart: before, ratePerDay }
-    if (after <= BREACH_TOLERANCE) continue
-    const days = edges[i]! + Math.max(0, -before / (after - before)) * width
+    const excessAtStart = i === 0 ? past(start) : 0
+    if (excessAtStart > BREACH_TOLERANCE) return { container, days: 0, part: 0, excessAtStart, ratePerDay }
+    const isByRun = before > BREACH_TOLERANCE && ledger.afterRuns.has(i)
+    if (!isByRun && after <= BREACH_TOLERANCE) continue
+    const days = isByRun ? edges[i]! : edges[i]! + Math.max(0, -before / (after - before)) * width
     return days <= model.horizonDays ? { container, days, part: i, excessAtStart: 0, ratePerDay } : null
   }
   return null

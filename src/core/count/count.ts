@@ -1,11 +1,14 @@
 import { addWallDays, type WallTime } from '../calendar'
-import { compileSteps, type Id, type Model, type StayCase } from '../model'
+import { HOOKUP_RUN, compileSteps, type Id, type Model, type StayCase } from '../model'
 import type { Days } from '../quantities'
 import { within, type Steps } from '../steps'
 import { firstBreach, stopperOf, type Breach } from './breach'
 import { ledger, ledgerSteps, levelsSteps, type Ledger } from './ledger'
 
-/** How many dry days, what stops them and when; all null where nothing is crossed up to the horizon. */
+/**
+ * How many days a stay holds, with the runs that are set; without any they are its dry days. What stops it and when; all null
+ * where nothing is crossed up to the horizon.
+ */
 export interface Count {
   days: Days | null
   stopper: Id | null
@@ -17,18 +20,35 @@ export interface Count {
   ledger: Ledger
 }
 
-/** The dry count of a compiled stay: days from the start to the first breach with no further run. */
+/** The count of a compiled stay: days from where it begins to the first breach, its runs included. */
 export function count(model: Model): Count {
   return countOf(model, ledger(model))
 }
 
+/** The dry count: the same with no further run. */
+export function dryCount(model: Model): Count {
+  return count(withoutRuns(model))
+}
+
+/** What the owner set goes; a valve that stands open at a hookup stays open. */
+export function withoutRuns(model: Model): Model {
+  const runs = model.runs.filter(({ id }) => id === HOOKUP_RUN)
+  return runs.length === model.runs.length ? model : { ...model, runs }
+}
+
 /** Share of a count that goes into compiling it. */
 const COMPILING = 0.4
+/** Up to which share the first of two counts goes. */
+const COUNTED = 0.7
 
-/** A stay compiled and counted, in pieces. */
-export function* countSteps(stayCase: StayCase): Steps<{ model: Model; result: Count }> {
+/** A stay compiled and counted, with its runs and without, in pieces; where none is set both are the same. */
+export function* countSteps(stayCase: StayCase): Steps<{ model: Model; result: Count; dry: Count }> {
   const model = yield* within(compileSteps(stayCase), 0, COMPILING)
-  return { model, result: countOf(model, yield* within(ledgerSteps(model), COMPILING, 1)) }
+  const bare = withoutRuns(model)
+  const counted = bare === model ? 1 : COUNTED
+  const result = countOf(model, yield* within(ledgerSteps(model), COMPILING, counted))
+  const dry = bare === model ? result : countOf(bare, yield* within(ledgerSteps(bare), counted, 1))
+  return { model, result, dry }
 }
 
 export type Lasts = Pick<Count, 'days' | 'containers'> & { model: Model }
@@ -45,9 +65,9 @@ export function* lastsSteps(stayCase: StayCase): Steps<Lasts> {
   return { model, days: stop?.days ?? null, containers: breaches.map((breach) => breach?.days ?? null) }
 }
 
-/** The same of a ledger already played. @param from the part at whose start to begin looking */
-export function countOf(model: Model, played: Ledger, from = 0): Count {
-  const breaches = model.containers.map((_, c) => firstBreach(model, played, c, from))
+/** The same of a ledger already played. */
+export function countOf(model: Model, played: Ledger): Count {
+  const breaches = model.containers.map((_, c) => firstBreach(model, played, c))
   const stop = stopperOf(
     model,
     breaches.filter((breach) => breach !== null),

@@ -2,7 +2,7 @@ import { wallDaysBetween, type WallTime } from '../calendar'
 import type { ContainerIndex, Model, Now, OnSolids } from '../model'
 import { whole } from '../steps'
 import { partAt } from './levelAt'
-import { amountsBeforeReuse, levelBefore, type Ledger } from './ledger'
+import { amountsBeforeReuse, levelBefore, type Ledger, type RunRow } from './ledger'
 import { catchAndReuse, playVesselsPart, vesselsAtStart } from './vessels'
 
 /** A hair of the clock's minutes against the edges' days. */
@@ -54,19 +54,32 @@ function netOf({ streams }: Model, amounts: Float64Array, container: ContainerIn
 
 function onSolidsAt(
   { streams, containers, uses, grid: { count } }: Model,
-  { amounts }: Ledger,
+  { amounts, runs }: Ledger,
   begun: Float64Array,
   container: ContainerIndex,
   part: number,
   gone: number,
 ): OnSolids {
   let { liquid, uses: solids } = containers[container]!.onSolids
-  streams.forEach(({ to, activity, isSolid, solidUses, portion }, s) => {
-    if (to !== container) return
-    for (let i = 0; i <= part; i++) {
+  const filling = streams.flatMap((stream, s) => (stream.to === container ? [{ ...stream, s }] : []))
+  const byRuns = runs.filter(({ from, to }) => from === container || to === container)
+  for (let i = 0; i <= part; i++) {
+    for (const row of byRuns)
+      if (row.part === i) ({ liquid, solids } = afterRow(row, container, { liquid, solids }))
+    for (const { activity, isSolid, solidUses, portion, s } of filling) {
       if (!isSolid) liquid += i < part ? amounts[s * count + i]! : begun[s]!
       solids += solidUses * uses[activity * count + i]! * (portion?.[i] ?? 1) * (i < part ? 1 : gone)
     }
-  })
+  }
   return { liquid, uses: solids }
+}
+
+/** What is brought in stands on the solids; an emptying to the residue takes them out, and the residue stands alone. */
+function afterRow(
+  { from, to, moved, left }: RunRow,
+  container: ContainerIndex,
+  { liquid, solids }: { liquid: number; solids: number },
+) {
+  if (from === container && left !== null) return { liquid: left, solids: 0 }
+  return { liquid: to === container ? liquid + moved : liquid, solids }
 }

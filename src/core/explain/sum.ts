@@ -2,6 +2,7 @@ import type { PartIndex } from '../calendar'
 import { levelBefore, mergedStreams, partAt, type Count, type Ledger } from '../count'
 import type { ContainerIndex, Id, Model } from '../model'
 import type { Days, Litres } from '../quantities'
+import type { Bound } from '../runs'
 
 /** One line of a sum: an activity's flow into (+) or out of (−) the container. */
 export interface Term {
@@ -16,11 +17,22 @@ export interface Term {
   amount: Litres
 }
 
-/** level = start + Σ amounts, over the span from the start of the stay. */
+/** What one run did to the container: into it (+) or out of it (−), and what it could not, with what cut it. */
+export interface RunTerm {
+  run: Id
+  part: PartIndex
+  amount: Litres
+  undone: Litres
+  bound: Bound
+}
+
+/** level = start + Σ amounts of uses and of runs, over the span from the start of the stay. */
 export interface LevelSum {
   container: Id
   start: Litres
   terms: Term[]
+  /** In the order in which they were. */
+  runs: RunTerm[]
   level: Litres
   /** Days from the start to the end of the span. */
   days: Days
@@ -39,7 +51,12 @@ export function explainLevel(
 /** The sum behind a container's own count, up to the instant it is crossed; null where it never is. */
 export function explainCount(model: Model, counted: Count, container: ContainerIndex): LevelSum | null {
   const breach = counted.breaches[container]
-  return breach ? explainAt(model, counted.ledger, container, breach.days) : null
+  if (!breach) return null
+  const { days, part } = breach
+  const { edges } = model.grid
+  // Of its own part: what a run leaves past a limit stands at the very start of it.
+  const share = Math.max(0, (days - edges[part]!) / (edges[part + 1]! - edges[part]!))
+  return sumUpTo(model, counted.ledger, container, part, share)
 }
 
 /** The sum behind a level at any instant. @param days from the start, 0 to the last edge of the grid */
@@ -81,9 +98,22 @@ function sumUpTo(
     container: id,
     start: model.containers[container]!.start,
     terms,
+    runs: runTerms(ledger, container, last),
     level: before + (after - before) * shareOfLast,
     days: edges[last]! + (edges[last + 1]! - edges[last]!) * shareOfLast,
   }
+}
+
+/** Runs up to the start of the last part, that one's included; all steps of one together. */
+function runTerms({ runs }: Ledger, container: ContainerIndex, last: PartIndex): RunTerm[] {
+  const terms = new Map<Id, RunTerm>()
+  for (const { run, part, from, to, asked, moved, bound } of runs) {
+    if (part > last || (from !== container && to !== container)) continue
+    const known = terms.get(run) ?? { run, part, amount: 0, undone: 0, bound: 'none' as const }
+    const amount = known.amount + (to === container ? moved : -moved)
+    terms.set(run, { run, part, amount, undone: asked - moved, bound })
+  }
+  return [...terms.values()]
 }
 
 /** Uses and L of an activity's streams over the span. */

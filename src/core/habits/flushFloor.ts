@@ -15,7 +15,7 @@ export interface FlushRatio {
  * on (model.md section 4). Of black tanks that solids reach; a cassette or a bin is carried out and tipped, nothing mounds there.
  * @param parts how many parts count for `least`
  */
-export function flushRatios(model: Model, { amounts }: Ledger, parts: number): FlushRatio[] {
+export function flushRatios(model: Model, { amounts, runs }: Ledger, parts: number): FlushRatio[] {
   const { count } = model.grid
   return model.containers.flatMap(({ id, isBlack, onSolids }, c) => {
     if (!isBlack) return []
@@ -23,6 +23,11 @@ export function flushRatios(model: Model, { amounts }: Ledger, parts: number): F
     if (!into.some(({ solidUses }) => solidUses > 0)) return []
     let [litres, solids] = [onSolids.liquid, onSolids.uses]
     const ratios = Array.from({ length: count }, (_, i) => {
+      for (const { part, from, to, moved, left } of runs) {
+        if (part !== i) continue
+        if (to === c) litres += moved
+        if (from === c && left !== null) [litres, solids] = [left, 0]
+      }
       for (const { s, activity, isSolid, solidUses, portion } of into) {
         if (!isSolid) litres += amounts[s * count + i]!
         solids += solidUses * model.uses[activity * count + i]! * (portion?.[i] ?? 1)

@@ -3,6 +3,7 @@ import type { Evidence } from '../learn'
 import {
   found,
   heaterOf,
+  kgPerUnit,
   sparesOf,
   type Activity,
   type Container,
@@ -12,7 +13,6 @@ import {
   type StayCase,
 } from '../model'
 import type { Amount, Days, Litres } from '../quantities'
-import { kgPerUnit } from '../weight'
 import {
   standing,
   type LogEntry,

@@ -3,11 +3,13 @@ import { partGrid, type PartGrid } from '../calendar'
 import { whole, type Steps } from '../steps'
 import { activeHabits } from './activeHabits'
 import { compileContainers } from './compileContainers'
+import { compileRuns } from './compileRuns'
 import { compileStreams } from './compileStreams'
 import { compileUses } from './compileUses'
 import { compileVessels } from './compileVessels'
 import type { Crew } from './crew'
 import { factorsOf, type PartFactors } from './factors'
+import { drainedOpen, openParts, openingRun } from './hookup'
 import type { Id } from './ids'
 import type { Model } from './model'
 import type { Now } from './now'
@@ -42,7 +44,12 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
   const factors = crew.activities.map((activity) => factorsOf(activity, habits, grid.count))
   for (const { activity, factor } of now?.today ?? []) leaveToday(factors, crew, activity, factor, grid)
   const containers = compileContainers(rig, stay, now)
-  const streams = yield* compileStreams(rig, crew, containers, habits)
+  const piped = yield* compileStreams(rig, crew, containers, habits)
+  const uses = compileUses(crew, stay, factors, here, grid)
+  const volume = rowsOf(factors, 'volume', grid.count)
+  const open = openParts(stay, crew, containers, piped, { uses, volume }, grid)
+  const streams = open ? drainedOpen(piped, containers, open) : piped
+  const opening = open ? [openingRun(containers, open)] : []
   return {
     stay: stay.id,
     start,
@@ -53,9 +60,15 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
     activities: crew.activities.map(({ id, name }) => ({ id, name })),
     fixtures: rig.fixtures.map(({ id }) => id),
     ...compileVessels(crew.activities, streams, habits, now),
-    uses: compileUses(crew, stay, factors, here, grid),
+    runs: [
+      ...opening,
+      ...compileRuns(stay.runs, { rig, crew, containers, places: stay.places }, grid, now !== null),
+    ].sort((a, b) => a.part - b.part),
+    grayOpen: open,
+    payload: rig.payload ? rig.payload.limit.value - rig.payload.other.value : null,
+    uses,
     rate: rowsOf(factors, 'rate', grid.count),
-    volume: rowsOf(factors, 'volume', grid.count),
+    volume,
   }
 }
 

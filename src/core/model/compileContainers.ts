@@ -1,4 +1,14 @@
-import { baseArea, limitOf, sideOf, sparesOf, unitOf, type Container, type TankContainer } from './containers'
+import {
+  baseArea,
+  carrierFill,
+  kgPerUnit,
+  limitOf,
+  sideOf,
+  sparesOf,
+  unitOf,
+  type Container,
+  type TankContainer,
+} from './containers'
 import type { Id } from './ids'
 import type { ModelContainer } from './model'
 import type { Now } from './now'
@@ -27,10 +37,22 @@ export function compileContainers(rig: Rig, stay: Stay, now: Now | null = null):
       isBlack: members.some(({ kind }) => kind === 'black'),
       capacity: members.reduce((sum, member) => sum + (1 + sparesOf(member)) * member.capacity.value, heater),
       limit: members.length > 1 ? joinedLimit(members as TankContainer[]) : limitOf(first),
+      ceiling: ceilingOf(members, heater),
+      residue: members.reduce((sum, one) => sum + ('residue' in one ? one.residue.value : 0), 0),
+      reserve: 'reserve' in first ? first.reserve.value : 0,
+      kgPer: 'payload' in first && first.payload ? 0 : kgPerUnit(first),
       start: level,
       onSolids: now?.onSolids.find(({ container }) => container === first.id) ?? { liquid: level, uses: 0 },
     }
   })
+}
+
+/** The level up to which a run fills it. */
+function ceilingOf(members: readonly Container[], heater: number): number {
+  const first = members[0]!
+  if ('payload' in first) return carrierFill(first)
+  if ('reserve' in first) return first.capacity.value + heater
+  return members.length > 1 ? joinedLimit(members as TankContainer[]) : limitOf(first)!
 }
 
 /** A heater whose water counts is one with its supply, and full when the stay starts. */

@@ -1,4 +1,4 @@
-import type { Litres, Metres, Origin, Quantity } from '../quantities'
+import type { Kilograms, Litres, Metres, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 
 export const SUPPLY_KINDS = ['fresh', 'flush'] as const
@@ -58,6 +58,8 @@ export interface TankContainer extends Named {
   spread: Quantity
   /** Share of the capacity up to which it may be filled. */
   safeFill: Quantity
+  /** L that an emptying leaves behind; 0 unless recorded. */
+  residue: Quantity
   /** null: not measured. */
   shape: TankShape | null
   panel: Panel
@@ -105,6 +107,8 @@ export interface CarrierContainer extends Named {
   capacity: Quantity
   /** kg empty. */
   shell: Quantity
+  /** kg that the vehicle it rides in may carry, shell and all; null: it rides on the rig, or behind it on its own wheels. */
+  payload: Quantity | null
 }
 
 export type Container = SupplyContainer | TankContainer | VesselContainer | SolidsContainer | CarrierContainer
@@ -131,6 +135,22 @@ export function limitOf(container: Container): number | null {
   if ('reserve' in container) return container.reserve.value
   if (!('safeFill' in container)) return null
   return (1 + sparesOf(container)) * container.safeFill.value * container.capacity.value
+}
+
+/** kg per L of water at about 20 °C, and of waste taken as water. Source: model.md section 8. */
+export const WATER_KG_PER_L = 0.998
+/** Share of a tote that is filled. Source: model.md section 7. */
+const TOTE_FILL = 0.9
+
+/** kg per litre, or per use of a solids bin. */
+export function kgPerUnit(container: Container): Kilograms {
+  return container.kind === 'solids' ? container.perUse.value : WATER_KG_PER_L
+}
+
+/** L up to which a carrier is filled: nine tenths of a tote, a jug to the brim; less where its vehicle carries no more. */
+export function carrierFill({ kind, capacity, shell, payload }: CarrierContainer): Litres {
+  const full = kind === 'tote' ? TOTE_FILL * capacity.value : capacity.value
+  return payload === null ? full : Math.max(0, Math.min(full, (payload.value - shell.value) / WATER_KG_PER_L))
 }
 
 /** m² of a prismatic tank's base. @param capacity L @param height m, > 0 */

@@ -1,6 +1,7 @@
 import type { Cv, Factor, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 import type { Role } from './rig'
+import type { CostWeights, Schools } from './schools'
 
 export const ACTIVITY_KINDS = [
   'shower',
@@ -136,6 +137,8 @@ export interface Crew {
   /** L of liquid per solid use that they keep in a black tank or cassette. */
   flushFloor: Quantity
   flush: FlushHabits
+  schools: Schools
+  costs: CostWeights
 }
 
 /** L of one use that run while the water is paused. */

@@ -16,6 +16,7 @@ export const GEAR = [
   'lidded-bin',
   'shower-bag',
   'water-jugs',
+  'macerator',
 ] as const
 export type Gear = (typeof GEAR)[number]
 

@@ -1,5 +1,7 @@
 export { compile, compileSteps } from './compile'
 export type { CompileOptions } from './compile'
+export { chargeOf, topUpLevel } from './bySchool'
+export { compileRun } from './compileRuns'
 export { compileChances, heatStepsAt } from './compileChances'
 export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'
 export { heaterOf, joinedLimit } from './compileContainers'
@@ -10,8 +12,11 @@ export {
   SUPPLY_KINDS,
   TANK_KINDS,
   WASTE_KINDS,
+  WATER_KG_PER_L,
   baseArea,
+  carrierFill,
   isOneOf,
+  kgPerUnit,
   limitOf,
   sideOf,
   sparesOf,
@@ -57,6 +62,7 @@ export type {
   TakenOver,
   TimedFlow,
 } from './crew'
+export { HOOKUP_RUN } from './hookup'
 export { DOCUMENT_FORMAT, emptyDocument } from './document'
 export type { Document } from './document'
 export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
@@ -69,6 +75,28 @@ export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream, VesselE
 export type { Presence } from './presence'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
 export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, RoleShare, Takes } from './rig'
+export { ACCEPTED, AMOUNTS_OF, PLACE_WATER, RUN_KINDS, STEP_DOES } from './run'
+export type {
+  Accepted,
+  Ask,
+  Head,
+  HeadTank,
+  ModelRun,
+  ModelStep,
+  Place,
+  PlaceWater,
+  Run,
+  RunKind,
+  RunStep,
+  StepAmount,
+  StepDoes,
+} from './run'
+export { SCHOOLS } from './schools'
+export type { CostWeights, School, Schools, SideOf, Sides } from './schools'
+export { SITE_SEWER, SITE_WATER } from './site'
+export type { Site } from './site'
+export { stepBlocked } from './stepBlocked'
+export type { Blocked } from './stepBlocked'
 export { LEVEL_ERRORS, isAwayOn, warmestOf } from './stay'
 export { caseOf } from './stayCase'
 export type { StayCase } from './stayCase'

@@ -1,9 +1,10 @@
-import type { Amount, Days, Litres, Share } from '../quantities'
+import type { Amount, Days, Kilograms, Litres, Share } from '../quantities'
 import type { OnSolids } from './now'
 import type { PartGrid, WallTime } from '../calendar'
 import type { ContainerKind, LevelUnit, Side } from './containers'
 import { type ActivityIndex, type EndCode, FLOW_ENDS, type FlowEnd, type Id, type StreamIndex } from './ids'
 import type { Presence } from './presence'
+import type { ModelRun } from './run'
 
 /** One container, compiled; joined tanks are one. Levels are in its unit. */
 export interface ModelContainer {
@@ -21,6 +22,13 @@ export interface ModelContainer {
   capacity: Amount
   /** The level at which it stops the stay; null for a carrier. */
   limit: Amount | null
+  /** The level up to which a run fills it: a waste container's limit, nine tenths of a tote, all of the others. */
+  ceiling: Amount
+  /** What an emptying leaves in it, and what a supply keeps; 0 for the others. */
+  residue: Amount
+  reserve: Amount
+  /** kg that a unit of it adds to what the rig carries; 0 where it rides elsewhere. */
+  kgPer: Kilograms
   start: Amount
   /** What stands on the solids at the start, for the flush floor. */
   onSolids: OnSolids
@@ -90,6 +98,12 @@ export interface Model {
   fixtures: Id[]
   streams: Stream[]
   vessels: ModelVessel[]
+  /** The runs that are set, in the order of their parts. */
+  runs: ModelRun[]
+  /** 1 in the parts in which gray's valve stands open at a hookup; null: it never does. */
+  grayOpen: Uint8Array | null
+  /** kg of water and waste that the rig may carry; null: not recorded. */
+  payload: Kilograms | null
   /** Mean uses of each activity in each part, >= 0. Not filled where the activity flows nowhere. */
   uses: Float64Array
   /** By what habits multiply the uses, the same rows; >= 0. */

@@ -2,6 +2,8 @@ import { type DayNumber, type Part, type WallTime, weekdayOf } from '../calendar
 import type { Litres, Quantity } from '../quantities'
 import type { HabitOn, LandRule } from './habit'
 import type { Id } from './ids'
+import type { Place, Run } from './run'
+import type { Site } from './site'
 
 /** Somebody away in one part of a day, on each of a range of days, or on some weekdays of it. */
 export interface Absence {
@@ -89,6 +91,10 @@ export interface Stay {
   rules: RecordedRule[]
   counted: CountedStretch[]
   weather: Weather
+  site: Site
+  /** Where its runs go. */
+  places: Place[]
+  runs: Run[]
 }
 
 /** Whether an absence falls on a day of the stay. @param day number, from 0 */

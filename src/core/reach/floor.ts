@@ -4,7 +4,8 @@ import { type Crew, type Habit, type Id, type Model } from '../model'
 import type { Component } from './components'
 import { flowTable } from './flows'
 import type { SearchContext } from './leastBother'
-import type { Ground, Held, Hold } from './reach'
+import type { Hold } from './answer'
+import type { Ground, Held } from './reach'
 
 /** How much liquid on the solids a set must leave: what the crew's school keeps, its floor, or whatever it comes to. */
 export type Keeps = 'school' | 'floor' | 'nothing'

@@ -1,7 +1,7 @@
 import type { Days } from '../quantities'
 import type { SearchContext } from './leastBother'
 import type { Player } from './player'
-import type { HabitSet } from './reach'
+import type { HabitSet } from './answer'
 
 /** Days by which sets must differ to be worth more bother: what the screens show. */
 export const STEP_DAYS = 0.1

@@ -1,5 +1,6 @@
 export { MOST_COMBOS } from './components'
 export { allowedOf } from './floor'
 export type { Goal } from './goal'
-export { HOLDS, SAMPLE, reach } from './reach'
-export type { HabitSet, HeldBack, Hold, Reach, ReachOptions, ReachSoFar } from './reach'
+export { HOLDS, SAMPLE } from './answer'
+export type { HabitSet, HeldBack, Hold, Reach, ReachOptions, ReachSoFar } from './answer'
+export { reach } from './reach'

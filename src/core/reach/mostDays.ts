@@ -1,5 +1,5 @@
 import type { Days } from '../quantities'
-import type { HabitSet } from './reach'
+import type { HabitSet } from './answer'
 
 /** Any set that lasts so long, whatever its bother. */
 type Lasting = (days: Days) => HabitSet | null

@@ -7,9 +7,10 @@ import { everySet, searchWhole } from '../../../tests/support/everySet'
 import { expectFinderIsBest, finderArb } from '../../../tests/support/finder'
 import { samplerFor } from '../../../tests/support/spreads'
 import { habit } from '../../../tests/support/build'
+import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { componentsOf, hingesOf } from './components'
-import { reach, type ReachOptions } from './reach'
+import { reach, type ReachOptions } from './index'
 import { withHabitsIn } from '../../../tests/support/inDocument'
 import { isThorough, often } from '../../../tests/support/thorough'
 
@@ -213,5 +214,39 @@ describe('the least bother that reaches the nights', () => {
     for (const { combos } of components)
       for (const { habits, bother } of combos)
         expect(habits.reduce((sum, one) => sum + one.bother.value, 0)).toBeCloseTo(bother, 12)
+  })
+})
+
+describe('where runs are set', () => {
+  it('habits are found by trying: each figure is played with the runs, and the nights hold as promised', () => {
+    const document = demoWith(TEN, savesFlush)
+    const [stay] = document.stays
+    stay!.confidence = owned(0.9)
+    stay!.runs = [
+      runOf('tote', 5, 'midday', [
+        runStep('loads', 'gray', 'tote', { as: 'all' }, 4),
+        runStep('loads', 'black', 'tote', { as: 'all' }, 3),
+      ]),
+    ]
+    const { goal, curve, isTried, most } = searched(document)
+    expect(isTried).toBe(true)
+    expect(curve[0]!.habits).toEqual([])
+    curve.slice(1).forEach(({ days, bother }, k) => {
+      expect(days).toBeGreaterThan(curve[k]!.days)
+      expect(bother).toBeGreaterThan(curve[k]!.bother)
+    })
+    expect(most.days).toBe(Math.max(...curve.map(({ days }) => days)))
+    const chanceOf = (habits: readonly Id[]) => {
+      const sampler = samplerFor(withHabitsIn(document, 'harrow-ridge', habits), 'harrow-ridge', HORIZON)
+      return chanceToLast(playTrips(sampler, tripLuck(1, 0, 10_000)).days, UNTIL)
+    }
+    expect(goal!.chance).toBeGreaterThanOrEqual(0.9)
+    expect(chanceOf(goal!.habits)).toBeCloseTo(goal!.chance, 9)
+    // Without one of them it does not hold.
+    for (const habit of goal!.habits)
+      expect(chanceOf(goal!.habits.filter((one) => one !== habit))).toBeLessThan(0.9)
+    const dry = structuredClone(document)
+    dry.stays[0]!.runs = []
+    expect(goal!.bother).toBeLessThanOrEqual(searched(dry).goal?.bother ?? Infinity)
   })
 })

@@ -1,7 +1,19 @@
-import { areRivals, blockedBy, canApply } from '../habits'
+import { areRivals } from '../habits'
 import type { Habit, Id, StayCase } from '../model'
-import { riskTables, type RiskTables } from '../risk'
+import { riskTables } from '../risk'
 import type { Days } from '../quantities'
+import {
+  BEYOND_DAYS,
+  SAMPLE,
+  type HabitSet,
+  type HeldBack,
+  type Hold,
+  type Reach,
+  type ReachOptions,
+  type ReachSoFar,
+} from './answer'
+import { byTrying } from './byTrying'
+import { choosable } from './choosable'
 import { componentsOf, hingesOf } from './components'
 import { contextOf, holdsBackOf, type Keeps } from './floor'
 import { STEP_DAYS, goalOf, type Goal } from './goal'
@@ -9,64 +21,6 @@ import { leastBother, type FoundSet, type SearchContext } from './leastBother'
 import { mostDays } from './mostDays'
 import { playerOf } from './player'
 import { tripTable } from './tripTable'
-
-/** A set of habits for the whole stay, and what it gives. */
-export interface HabitSet {
-  habits: Id[]
-  bother: number
-  /** Days that hold at the stay's confidence on the fixed trips; the search's horizon where `isBeyond`. */
-  days: Days
-  isBeyond: boolean
-}
-
-/**
- * What keeps sets of habits out of an answer that the owner may allow: the school of flushing, the floor under it, habits
- * these people will not take.
- */
-export const HOLDS = ['school', 'floor', 'refused'] as const
-export type Hold = (typeof HOLDS)[number]
-
-/** What would be had without one of them. */
-export interface HeldBack {
-  by: Hold
-  most: HabitSet
-  goal: Goal | null
-}
-
-export interface Reach {
-  /** The least bother that makes the nights; null: no set does. Its chance is of `TRIALS` trips. */
-  goal: Goal | null
-  /** From no bother up: each set lasts at least a tenth of a day longer than any with less bother. */
-  curve: HabitSet[]
-  /** The set that lasts longest of all, by less than a tenth of a day longer than the last of the curve. */
-  most: HabitSet
-  /** What stops it in most of the trips that fail; null: nothing within the horizon. */
-  stopper: Id | null
-  /** Habits that were not tried: too many that act on the same things. */
-  left: Id[]
-  /** What would last longer, or bother less, were something allowed that is held back. */
-  heldBack: HeldBack[]
-}
-
-/** `goal` is undefined until it was searched for, the rest until the curve is whole. */
-export type ReachSoFar = Pick<Reach, 'curve'> & Partial<Reach>
-
-export interface ReachOptions {
-  seed: number
-  /** Days from the start until which it must last. */
-  untilDays: Days
-  /** Trips of the fixed sample. */
-  trips?: number
-  /** Habits these people will not take. */
-  without?: readonly Id[]
-  /** Whether sets may leave less liquid on the solids than the crew's floor. */
-  underFloor?: boolean
-  tables?: RiskTables
-}
-
-export const SAMPLE = 500
-/** How far beyond the goal the curve is followed, days: what buys more nobody asked for, and it says 'or more'. */
-const BEYOND_DAYS = 1
 
 /**
  * Which habits make a stay last, with the least bother, and the whole trade-off of bother against days. Habits that are
@@ -77,6 +31,7 @@ const BEYOND_DAYS = 1
  */
 export function* reach(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
   const { without = [], underFloor = false } = options
+  if (stayCase.stay.runs.length > 0) return yield* byTrying(stayCase, options)
   const ground = groundOf(stayCase, options)
   const { crew } = stayCase
   const held = { without, keeps: underFloor ? ('nothing' as const) : ('school' as const) }
@@ -102,6 +57,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
     stopper: ground.play.stopper(most.habits, ground.table.trips),
     left: search.left,
     heldBack: [],
+    isTried: false,
   }
   for (const by of holdsBackOf(ground.table.model, crew, held)) {
     yield answer
@@ -202,12 +158,4 @@ function withoutHold(ground: Ground, held: Held, by: Hold, { goal, most }: Reach
   const isLonger = longest !== most && !most.isBeyond
   const isLess = other !== null && (goal === null || other.bother < goal.bother - 1e-6)
   return isLonger || isLess ? { by, most: longest, goal: other } : null
-}
-
-/** Habits that can be on in this rig and on this land. */
-function choosable({ stay, rig, crew, habits }: StayCase, without: readonly Id[]): Habit[] {
-  return habits.filter(
-    (habit) =>
-      !without.includes(habit.id) && blockedBy(habit, rig, stay) === null && canApply(habit, rig, crew),
-  )
 }

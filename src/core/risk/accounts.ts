@@ -12,6 +12,8 @@ export interface Accounts {
   count: number
   /** What is the same in every trip, and the means of what differs little, at the end of each part; row = account. */
   base: Float64Array
+  /** The base right after the runs of each part that has any, by account: what a trip's levels are counted from there. */
+  afterRuns: ReadonlyMap<PartIndex, Float64Array>
   starts: Float64Array
   /** Containers whose liquid and solids are kept, and the accounts that do. */
   flush: { container: ContainerIndex; liquid: number; solids: number }[]
@@ -70,13 +72,13 @@ export function accountsOf(
     starts[solids] = containers[container]!.onSolids.uses
   }
   const solidsOf = new Map(flush.map(({ container, solids }) => [container, solids]))
-  const base = baseOf(model, ledger, { signs, starts, solidsOf, isBase })
+  const { base, afterRuns } = baseOf(model, ledger, { signs, starts, solidsOf, isBase, flush })
   const terms = model.activities.map((_, a) =>
     effectsOf(model, a, { signs, accounts, solidsOf, tapped }).flatMap(({ ofUses, effects }) =>
       paired(effects).map((pair) => ({ ofUses, ...pair })),
     ),
   )
-  return { count: accounts, base, starts, flush, signs, terms }
+  return { count: accounts, base, afterRuns, starts, flush, signs, terms }
 }
 
 /** What a stream's amount does to the level of each container: −1, 0, 1. Row = stream. @param width of a row */
@@ -117,10 +119,10 @@ function paired(effects: readonly Effect[]): Omit<Term, 'ofUses'>[] {
 function baseOf(
   model: Model,
   ledger: Ledger,
-  options: Pick<Accounts, 'signs' | 'starts'> &
+  options: Pick<Accounts, 'signs' | 'starts' | 'flush'> &
     Pick<AccountOptions, 'isBase'> & { solidsOf: ReadonlyMap<number, number> },
-): Float64Array {
-  const { signs, starts, isBase, solidsOf } = options
+): Pick<Accounts, 'base' | 'afterRuns'> {
+  const { signs, starts, isBase, solidsOf, flush } = options
   const { count } = model.grid
   const base = new Float64Array(starts.length * count)
   model.streams.forEach(({ activity, to, solidUses, portion }, s) => {
@@ -135,14 +137,55 @@ function baseOf(
       for (let i = 0; i < count; i++)
         base[solids * count + i]! += solidUses * model.uses[activity * count + i]! * (portion?.[i] ?? 1)
   })
-  starts.forEach((start, k) => {
-    let level = start
-    for (let i = k * count; i < (k + 1) * count; i++) {
-      level += base[i]!
-      base[i] = level
+  return { base, afterRuns: accumulated(base, count, starts, ledger, flush) }
+}
+
+/** Flows turned into what they add up to, in place, run by run as the ledger moved it; @returns what stood after each part's. */
+function accumulated(
+  base: Float64Array,
+  count: number,
+  starts: Float64Array,
+  { runs }: Ledger,
+  flush: Accounts['flush'],
+): Accounts['afterRuns'] {
+  const afterRuns = new Map<PartIndex, Float64Array>()
+  const now = starts.slice()
+  let from = 0
+  const flow = (until: number) => {
+    now.forEach((start, k) => {
+      let level = start
+      for (let i = k * count + from; i < k * count + until; i++) {
+        level += base[i]!
+        base[i] = level
+      }
+      now[k] = level
+    })
+    from = until
+  }
+  for (const row of runs) {
+    flow(row.part)
+    if (row.from >= 0) now[row.from]! -= row.moved
+    if (row.to >= 0) now[row.to]! += row.moved
+    for (const { container, liquid, solids } of flush) {
+      if (row.to === container) now[liquid]! += row.moved
+      if (row.from === container && row.left !== null) [now[liquid], now[solids]] = [row.left, 0]
     }
-  })
-  return base
+    afterRuns.set(row.part, now.slice())
+  }
+  flow(count)
+  return afterRuns
+}
+
+/** The base of an account at the start of a part, after its runs. */
+export function baseBefore(
+  { afterRuns, starts, base }: Accounts,
+  account: number,
+  part: PartIndex,
+  count: number,
+): number {
+  const after = afterRuns.get(part)
+  if (after) return after[account]!
+  return part === 0 ? starts[account]! : base[account * count + part - 1]!
 }
 
 interface EffectContext {

@@ -1,4 +1,4 @@
-import type { ActivityIndex } from '../model'
+import type { ActivityIndex, ModelRun } from '../model'
 import { rankOf } from './quantile'
 import type { Sampler } from './sampler'
 import { BATCH, type Batch } from './batch'
@@ -28,12 +28,13 @@ export function newBands(sampler: Sampler, parts = sampler.model.grid.count): Ba
     perWidth: new Float64Array(rows),
     tally: new Uint32Array(rows * BINS),
   }
+  const reaches = reachesOf(sampler)
   model.containers.forEach((_, c) => {
-    const reach = reachOf(sampler, c)
     for (let i = 0; i < parts; i++) {
       const row = c * parts + i
-      bands.lowest[row] = ledger.levels[c * model.grid.count + i]! - reach[i]!
-      bands.width[row] = (2 * reach[i]!) / BINS
+      const reach = reaches[c * model.grid.count + i]!
+      bands.lowest[row] = ledger.levels[c * model.grid.count + i]! - reach
+      bands.width[row] = (2 * reach) / BINS
       bands.perWidth[row] = 1 / bands.width[row]
     }
   })
@@ -41,33 +42,61 @@ export function newBands(sampler: Sampler, parts = sampler.model.grid.count): Ba
 }
 
 /**
- * Half the width of a container's bins at each part's end. A level's variance is at most that of its start and, for each
- * activity, level² · F² + (1 + cv²) · F · q where F is what it moved so far and q one use; what a vessel may hold is added.
+ * Half the width of each container's bins at each part's end; row = container, column = part. A level's variance is at most
+ * that of its start and, for each activity, level² · F² + (1 + cv²) · F · q where F is what it moved so far and q one use;
+ * what a vessel may hold is added. A run leaves two containers it joins with the variance of both, and of their capacities.
  */
-function reachOf({ model, ledger, chances }: Sampler, c: number): Float64Array {
+function reachesOf({ model, ledger, chances, runs }: Sampler): Float64Array {
   const { count } = model.grid
   const held = model.vessels.reduce((sum, { capacity }) => sum + capacity, 0)
-  const { starts, spread: capacityCv } = chances.containers[c]!
-  const started = starts.reduce((sum, { level, size }) => sum + size ** 2 + (level * capacityCv) ** 2, 0)
-  const reach = new Float64Array(count)
-  const moved = new Float64Array(model.activities.length)
-  const streams = model.streams.flatMap((stream, s) =>
-    stream.from === c || stream.to === c ? [{ stream, s }] : [],
-  )
   const varying = chances.activities.map(({ levelSpread, spread }, index) => ({
-    index,
     levelVariance: (levelSpread + 0.1) ** 2,
     perUse: (1 + spread ** 2) * largestUse(model, index),
   }))
-  for (let i = 0; i < count; i++) {
-    for (const { stream, s } of streams) moved[stream.activity]! += ledger.amounts[s * count + i]!
-    const variance = varying.reduce((sum, { index, levelVariance, perUse }) => {
-      const litres = moved[index]!
+  const byRuns = new Float64Array(model.containers.length)
+  const rows = model.containers.map((_, c) => ({
+    started: startVariance(chances, c),
+    moved: new Float64Array(model.activities.length),
+    streams: model.streams.flatMap(({ from, to, activity }, s) =>
+      from === c || to === c ? [{ activity, s }] : [],
+    ),
+  }))
+  const variance = (c: number) =>
+    varying.reduce((sum, { levelVariance, perUse }, a) => {
+      const litres = rows[c]!.moved[a]!
       return sum + levelVariance * litres ** 2 + perUse * litres
-    }, started)
-    reach[i] = REACH * Math.sqrt(variance) + held + 1e-6
+    }, rows[c]!.started + byRuns[c]!)
+  const reaches = new Float64Array(model.containers.length * count)
+  for (let i = 0; i < count; i++) {
+    for (const run of runs.get(i)?.all ?? []) joinVariances(run, byRuns, variance, { chances, model })
+    rows.forEach(({ moved, streams }, c) => {
+      for (const { activity, s } of streams) moved[activity]! += ledger.amounts[s * count + i]!
+      reaches[c * count + i] = REACH * Math.sqrt(variance(c)) + held + 1e-6
+    })
   }
-  return reach
+  return reaches
+}
+
+function startVariance({ containers }: Sampler['chances'], c: number): number {
+  const { starts, spread } = containers[c]!
+  return starts.reduce((sum, { level, size }) => sum + size ** 2 + (level * spread) ** 2, 0)
+}
+
+function joinVariances(
+  { steps }: ModelRun,
+  byRuns: Float64Array,
+  variance: (container: number) => number,
+  { chances, model }: Pick<Sampler, 'chances' | 'model'>,
+): void {
+  for (const { from, to } of steps) {
+    const ends = [from, to].filter((end) => end >= 0)
+    const ofCapacity = ends.reduce(
+      (sum, end) => sum + (model.containers[end]!.capacity * chances.containers[end]!.spread) ** 2,
+      0,
+    )
+    const both = ends.map(variance)
+    ends.forEach((end, e) => (byRuns[end]! += ofCapacity + (both[1 - e] ?? 0)))
+  }
 }
 
 /** L (or uses) of one use at most, over all streams and parts. */

@@ -1,4 +1,5 @@
 import { vesselsAtStart, type VesselState } from '../count'
+import { newBlock, type RunBlock } from '../runs'
 import type { Sampler } from './sampler'
 import type { Luck } from './luck'
 
@@ -41,6 +42,8 @@ export interface Batch {
   /** By trip. */
   vessels: VesselState[][]
   amounts: Float64Array
+  /** Room to play runs in: every account as a level. */
+  block: RunBlock
   /** Days to the first breach, infinite as long as there is none, and the container, −1. */
   days: Float64Array
   stopper: Int32Array
@@ -51,11 +54,12 @@ export function newBatch({ model, accounts, wordsPerDay, wordsPerTrip }: Sampler
   const n = model.activities.length
   const words = new Int32Array(Math.max(wordsPerDay, wordsPerTrip) * BATCH)
   const rows = (count: number) => new Float64Array(count * BATCH)
+  const capacity = rows(model.containers.length)
   return {
     size: 0,
     streams: [],
     own: rows(n),
-    capacity: rows(model.containers.length),
+    capacity,
     limit: rows(model.containers.length),
     heat: new Int32Array(BATCH),
     words,
@@ -72,6 +76,7 @@ export function newBatch({ model, accounts, wordsPerDay, wordsPerTrip }: Sampler
     moreLitres: rows(n),
     vessels: [],
     amounts: new Float64Array(model.streams.length),
+    block: { ...newBlock(accounts.count, BATCH), shares: capacity },
     days: new Float64Array(BATCH),
     stopper: new Int32Array(BATCH),
     going: 0,

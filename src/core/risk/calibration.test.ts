@@ -4,6 +4,7 @@ import type { Document } from '../model'
 import { owned } from '../quantities'
 import { example, use } from '../../../tests/support/build'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
+import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { plainTrips } from '../../../tests/support/plainTrips'
 import { samplerFor } from '../../../tests/support/spreads'
 import { often } from '../../../tests/support/thorough'
@@ -48,7 +49,27 @@ function atTheEnds(shape: 'even' | 'normal'): Document {
   return document
 }
 
+/** Runs that empty, share, cut short and fill again, on tanks whose sizes and levels are unsure. */
+function withErrands(document: Document): Document {
+  const copy = varied(document, [])
+  copy.rigs[0]!.payload = null
+  copy.stays[0]!.runs = [
+    runOf('tote', 2, 'midday', [runStep('loads', 'gray', 'tote', { as: 'all' }, 2)]),
+    runOf('level', 3, 'morning', [runStep('by-head', 'gray', 'black', { as: 'head', within: owned(5) })]),
+    runOf('fetch', 4, 'midday', [runStep('fill', null, 'fresh', { as: 'most', litres: owned(120) })]),
+    runOf('dump', 5, 'midday', [
+      runStep('top-up', 'fresh', 'black', { as: 'school' }),
+      runStep('empty', 'black', null),
+      runStep('empty', 'gray', null),
+      runStep('charge', 'fresh', 'black', { as: 'school' }),
+      runStep('fill', null, 'fresh', { as: 'level', litres: owned(200) }),
+    ]),
+  ]
+  return copy
+}
+
 const demos: [string, Document, number][] = [
+  ['trailer with five errands', withErrands(trailerDemo()), 16],
   ['trailer', trailerDemo(), 14],
   ['van', vanDemo(), 8],
   ['truck', truckDemo(), 30],

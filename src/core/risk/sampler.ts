@@ -1,10 +1,13 @@
+import type { PartIndex } from '../calendar'
 import type { Litres } from '../quantities'
 import { amountsBeforeReuse, ledger as play, type Ledger } from '../count'
 import {
   type ActivityChance,
   type Chances,
+  type ContainerIndex,
   heatStepsAt,
   type Model,
+  type ModelRun,
   type StreamIndex,
   type UseLine,
 } from '../model'
@@ -83,6 +86,8 @@ export interface Sampler {
   ledger: Ledger
   chances: Chances
   accounts: Accounts
+  /** What is run in each part that has any. */
+  runs: ReadonlyMap<PartIndex, PartRuns>
   /** Random numbers of a trip: one for each level, for each capacity and for each start. */
   wordsPerTrip: number
   /** Of a day, in halves: one for its heat, one for each unit of `once`, from an even one on one for each place. */
@@ -137,6 +142,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     ledger: base,
     chances,
     accounts,
+    runs: runsByPart(model),
     wordsPerTrip: chances.activities.length + starts,
     wordsPerDay: words,
     signs: Int8Array.from(model.containers, ({ limit, side }) =>
@@ -156,6 +162,26 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     beforeReuse: model.vessels.length > 0 ? whole(amountsBeforeReuse(model)) : new Float64Array(0),
     reusing: reusingStreams(model, tapped, accounts),
   }
+}
+
+/** The runs of one part in their order, and the limited supplies that one of them drains outside. */
+export interface PartRuns {
+  all: ModelRun[]
+  drained: ContainerIndex[]
+}
+
+function runsByPart({ runs, containers }: Model): Sampler['runs'] {
+  const parts = [...new Set(runs.map(({ part }) => part))]
+  return new Map(
+    parts.map((part): [PartIndex, PartRuns] => {
+      const all = runs.filter((run) => run.part === part)
+      const givers = all.flatMap(({ steps }) =>
+        steps.flatMap(({ from, to }) => (to < 0 && from >= 0 ? [from] : [])),
+      )
+      const drained = [...new Set(givers)].filter((c) => containers[c]!.side === 'supply')
+      return [part, { all, drained }]
+    }),
+  )
 }
 
 /** What every activity's sampler stands on. */

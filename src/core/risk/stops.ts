@@ -1,4 +1,5 @@
 import { BREACH_TOLERANCE, stopperOf, type Breach } from '../count'
+import { baseBefore } from './accounts'
 import { BATCH, type Batch } from './batch'
 import type { Sampler } from './sampler'
 
@@ -10,8 +11,18 @@ export function stopAtStart(sampler: Sampler, batch: Batch): void {
 
 /** Marks the trips that pass a limit in part i; the rules are those of the count. */
 export function markStops(sampler: Sampler, batch: Batch, i: number): void {
-  const { signs, accounts, model } = sampler
+  const { signs, accounts, model, runs } = sampler
   const { limit, off, days, size } = batch
+  // Only a supply that a run drains outside can stand past its limit right after it.
+  for (const c of runs.get(i)?.drained ?? []) {
+    const base = accounts.afterRuns.get(i)![c]!
+    for (let j = 0, at = c * BATCH; j < size; j++)
+      if (
+        signs[c]! * (base + batch.offBefore[at + j]! - limit[at + j]!) > BREACH_TOLERANCE &&
+        days[j] === Infinity
+      )
+        stop(sampler, batch, i, j, false)
+  }
   for (let c = 0; c < signs.length; c++) {
     const sign = signs[c]!
     if (sign === 0) continue
@@ -32,7 +43,7 @@ function isPast({ signs, accounts, model }: Sampler, { off, limit }: Batch, i: n
 
 /** Several containers may be past their limit: which was first? Beyond the horizon none of them counts. */
 function stop(
-  { model, accounts, signs }: Sampler,
+  { model, accounts, signs, runs }: Sampler,
   batch: Batch,
   i: number,
   j: number,
@@ -44,12 +55,14 @@ function stop(
   for (let c = 0; c < signs.length; c++) {
     if (signs[c] === 0) continue
     const limit = batch.limit[c * BATCH + j]!
-    const start = i === 0 ? accounts.starts[c]! : accounts.base[c * count + i - 1]!
+    const start = atStart ? accounts.starts[c]! : baseBefore(accounts, c, i, count)
     const before = signs[c]! * (start + batch.offBefore[c * BATCH + j]! - limit)
     const after = signs[c]! * (accounts.base[c * count + i]! + batch.off[c * BATCH + j]! - limit)
     const ratePerDay = (after - before) / width
-    if (!((atStart ? before : after) > BREACH_TOLERANCE)) continue
-    const days = atStart ? 0 : edges[i]! + Math.max(0, -before / (after - before)) * width
+    const isByRun = !atStart && before > BREACH_TOLERANCE && runs.has(i)
+    if (!isByRun && !((atStart ? before : after) > BREACH_TOLERANCE)) continue
+    const gone = isByRun ? 0 : Math.max(0, -before / (after - before))
+    const days = atStart ? 0 : edges[i]! + gone * width
     if (days <= model.horizonDays)
       breaches.push({ container: c, days, part: i, excessAtStart: atStart ? before : 0, ratePerDay })
   }

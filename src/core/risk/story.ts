@@ -1,4 +1,4 @@
-import type { DayNumber } from '../calendar'
+import type { DayNumber, PartIndex } from '../calendar'
 import { partAt } from '../count'
 import { type ContainerIndex, heatStepsAt, type Id, type Model } from '../model'
 import type { Amount, Days } from '../quantities'
@@ -11,13 +11,18 @@ import { playTrips, type Watch } from './trips'
 export interface Story {
   days: Days
   stopper: Id
+  /** The last run that changed what the stopper holds: what was before it does not matter; null: there was none. */
+  since: Days | null
   /** Days above the crew's threshold of heat up to the stop, as drawn and as given. */
   hotDays: number
   hotDaysGiven: number
   reasons: Reason[]
 }
 
-/** How much a cause brought the stopper nearer its limit than an average trip would, L (a solids bin: uses). */
+/**
+ * How much a cause brought the stopper nearer its limit than an average trip would, L (a solids bin: uses). `start` is the level
+ * it started at, or after the last run.
+ */
 export type Reason =
   | { kind: 'activity'; activity: Id; closer: number; uses: number; usual: number; perUse: number }
   | { kind: 'start'; closer: number }
@@ -42,6 +47,7 @@ export function storyOf(sampler: Sampler, seed: number, trip: number): Story | n
   return {
     days,
     stopper: model.containers[stopper]!.id,
+    since: watched.since > 0 ? model.grid.edges[watched.since]! : null,
     ...hotDaysOf(sampler, watched.heats, model.grid.day[last]!),
     reasons: reasons.sort((a, b) => b.closer - a.closer),
   }
@@ -58,6 +64,8 @@ interface Watched {
   /** By what the start and the limit differ from what is given. */
   start: Amount
   limit: Amount
+  /** The part from which on it counts: that of the last run that touched the stopper, or the first. */
+  since: PartIndex
 }
 
 function watchTrip(
@@ -78,12 +86,19 @@ function watchTrip(
     heats: [],
     start: 0,
     limit: 0,
+    since: 0,
   }
   const terms = sampler.accounts.terms.map((all) => all.flatMap((term) => termOn(term, stopper)))
   const watch: Watch = {
     start: (batch) => {
       watched.start = sign * batch.off[stopper * BATCH]!
       watched.limit = sign * (model.containers[stopper]!.limit! - batch.limit[stopper * BATCH]!)
+    },
+    runs: (batch, i) => {
+      const steps = sampler.runs.get(i)!.all.flatMap((run) => run.steps)
+      if (i > last || !steps.some(({ from, to }) => from === stopper || to === stopper)) return
+      Object.assign(watched, { uses: zeros(), perUse: zeros(), brought: zeros(), since: i })
+      watched.start = sign * batch.off[stopper * BATCH]!
     },
     drawn: (batch, a, i) => {
       if (i > last) return
@@ -107,7 +122,8 @@ function termOn({ first, second, factor, weights, ofUses }: Term, container: Con
 }
 
 function reasonsOf({ activities, uses, grid: { count } }: Model, watched: Watched, last: number): Reason[] {
-  const usual = (a: number) => uses.subarray(a * count, a * count + last + 1).reduce((sum, n) => sum + n, 0)
+  const usual = (a: number) =>
+    uses.subarray(a * count + watched.since, a * count + last + 1).reduce((sum, n) => sum + n, 0)
   return [
     ...activities.map(({ id }, a): Reason => ({
       kind: 'activity',

@@ -7,11 +7,14 @@ import { drawDay, drawExact, drawMany, drawThrough, drawTrips } from './draws'
 import { addDay, addOnce } from './once'
 import type { ActivitySampler, Sampler } from './sampler'
 import { markStops, stopAtStart } from './stops'
+import { playRuns } from './tripRuns'
 import type { Luck } from './luck'
 
 /** Who wants to see more of trips than their ends; `first` is the number of the batch's first trip. */
 export interface Watch {
   start?: (batch: Batch, first: number) => void
+  /** After the runs of a part. */
+  runs?: (batch: Batch, part: PartIndex) => void
   /** Uses and sums of one activity in a part, as drawn. */
   drawn?: (batch: Batch, activity: ActivityIndex, part: PartIndex, first: number) => void
   part?: (batch: Batch, part: PartIndex, first: number) => void
@@ -55,12 +58,18 @@ function playBatch(
   first: number,
 ): void {
   const { count, day } = sampler.model.grid
+  const runsOf = sampler.runs
   const bandParts = bands?.parts ?? 0
   watch?.start?.(batch, first)
   stopAtStart(sampler, batch)
   for (let i = 0; i < count; i++) {
     if (batch.going === 0 && i >= bandParts && !watch) break
     if (i === 0 || day[i] !== day[i - 1]) drawDay(sampler, batch, i, watch?.drawn !== undefined)
+    const runs = runsOf.get(i)
+    if (runs) {
+      playRuns(sampler, batch, i, runs.all)
+      watch?.runs?.(batch, i)
+    }
     playPart(sampler, batch, i, watch, first)
     if (batch.going > 0) markStops(sampler, batch, i)
     if (i < bandParts) recordLevels(bands!, sampler, batch, i)

@@ -1,40 +1,46 @@
 import type { PartIndex } from '../calendar'
-import { countOf, type Count, type Ledger } from '../count'
-import type { Id, Model } from '../model'
+import { count, type Count } from '../count'
+import type { Id, Model, ModelRun, ModelStep } from '../model'
 import type { Days, Litres } from '../quantities'
 
-/**
- * The count with so many litres moved at the start of a part, everything else as it was. A limit passed before that part
- * stays passed: the transfer comes too late.
- * @param part index of the part at whose start it happens, 0 to the grid's count − 1
- */
-export function countAfterTransfer(
-  model: Model,
-  counted: Count,
-  { from, to, litres, part }: { from: Id; to: Id; litres: Litres; part: PartIndex },
-): Count {
-  if (counted.days !== null && counted.days < model.grid.edges[part]!) return counted
-  const shift = model.containers.map(({ id }) => (id === from ? -litres : id === to ? litres : 0))
-  const containers = model.containers.map((container, c) => ({
-    ...container,
-    start: container.start + shift[c]!,
-  }))
-  const moved: Ledger = { ...counted.ledger, levels: counted.ledger.levels.slice() }
-  containers.forEach((_, c) => {
-    const row = moved.levels.subarray(c * model.grid.count, (c + 1) * model.grid.count)
-    for (let i = 0; i < row.length; i++) row[i]! += shift[c]!
-  })
-  return countOf({ ...model, containers }, moved, part)
+export interface Transferred {
+  from: Id
+  to: Id
+  litres: Litres
+  /** Index of the part at whose start it happens, 0 to the grid's count − 1. */
+  part: PartIndex
+}
+
+/** The count with so many litres moved by a run more, everything else as it is; after a limit was passed it comes too late. */
+export function countAfterTransfer(model: Model, { from, to, litres, part }: Transferred): Count {
+  const [gray, black] = [from, to].map((id) => model.containers.findIndex((one) => one.id === id)) as [
+    number,
+    number,
+  ]
+  const run = compiledTransfer(gray, black, litres, part, model.containers[gray]!.residue)
+  return count({ ...model, runs: [...model.runs, run].sort((a, b) => a.part - b.part) })
+}
+
+function compiledTransfer(from: number, to: number, value: Litres, part: PartIndex, floor: Litres): ModelRun {
+  const step: ModelStep = {
+    step: 0,
+    from,
+    to,
+    ask: 'most',
+    value,
+    scale: -1,
+    floor,
+    empties: false,
+    adds: 0,
+    head: null,
+  }
+  return { id: 'transfer', part, steps: [step] }
 }
 
 /** Days that moving so much buys, within the horizon. */
-export function daysByTransfer(
-  model: Model,
-  counted: Count,
-  transfer: { from: Id; to: Id; litres: Litres; part: PartIndex },
-): Days {
-  const after = countAfterTransfer(model, counted, transfer)
-  return (after.days ?? model.horizonDays) - (counted.days ?? model.horizonDays)
+export function daysByTransfer(model: Model, { days }: Pick<Count, 'days'>, transfer: Transferred): Days {
+  const after = countAfterTransfer(model, transfer)
+  return (after.days ?? model.horizonDays) - (days ?? model.horizonDays)
 }
 
 /** Moments are chosen in quarter days. */

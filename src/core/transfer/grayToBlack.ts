@@ -1,10 +1,9 @@
 import { baseArea } from '../model'
+import { SHARE_OF_LEVELLING } from '../runs'
 import type { Litres, Metres } from '../quantities'
 
 /** m/s². Standard gravity, ISO 80000-3. */
 const GRAVITY = 9.80665
-/** How much of the way to level surfaces is used: what remains is the margin. Source: model.md section 8. */
-const SHARE_OF_LEVELLING = 0.8
 /** Loss of two valves and bends, from slow to fast (assumed; model.md section 8). */
 export const DISCHARGE = { slow: 0.4, fast: 0.6 } as const
 

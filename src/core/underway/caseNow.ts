@@ -33,7 +33,8 @@ export function caseNow(
 export function steppedTo(underWay: StayCase, at: WallTime, uses: readonly NewUse[]): StayCase {
   const { now } = underWay
   if (!now || (at <= now.at && uses.length === 0)) return underWay
-  const model = compile(underWay)
+  // What is planned in between has not happened until it is logged.
+  const model = compile({ ...underWay, stay: { ...underWay.stay, runs: [] } })
   const played = ledger(model)
   const later = at > now.at ? stateAt(model, played, at) : now
   const effects = effectsOf(model, played)

@@ -16,7 +16,7 @@ import {
   type OwnPrior,
   type Track,
 } from '../learn'
-import { countedThroughout, evidenceOf, type LogEntry } from '../log'
+import { countedThroughout, evidenceOf, happened, type LogEntry } from '../log'
 import { compile, type Activity, type Id, type Model, type Now, type StayCase } from '../model'
 import type { Cv, Days, Factor } from '../quantities'
 import { leftToday } from './doneToday'
@@ -94,7 +94,8 @@ function learnedBy(
   days: Days,
   priors: ReadonlyMap<Id, OwnPrior>,
 ): { model: Model; evidence: Evidence[]; learned: Learned } {
-  const model = compile(base, { horizonDays: days + MARGIN_DAYS })
+  const lived = { ...base, stay: { ...base.stay, runs: happened(log, base) } }
+  const model = compile(lived, { horizonDays: days + MARGIN_DAYS })
   const counted = countedThroughout(base.stay)
   const evidence = inTime(evidenceOf(log, base, model, counted))
   return { model, evidence, learned: learn(base, model, evidence, { counted, until: days, priors }) }

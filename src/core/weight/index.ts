@@ -1,2 +1,2 @@
-export { WATER_KG_PER_L, aboardByDay, aboardKg, fillOnlyTo, fullKg, kgPerUnit, lifts } from './weight'
+export { aboardByDay, aboardKg, fillOnlyTo, fullKg, lifts } from './weight'
 export type { AboardDay, Lift } from './weight'

@@ -1,46 +1,43 @@
 import type { DayNumber, PartIndex } from '../calendar'
 import type { Ledger } from '../count'
-import { found, type Container, type Crew, type Id, type Model, type Rig } from '../model'
+import { WATER_KG_PER_L, kgPerUnit, type Container, type Crew, type Id, type Model, type Rig } from '../model'
 import type { Kilograms, Litres } from '../quantities'
-
-/** kg per L of water at about 20 °C, and of waste taken as water. Source: model.md section 8. */
-export const WATER_KG_PER_L = 0.998
 
 /**
  * kg of water and waste aboard at an instant, all of the rig's containers together (shells are part of the rig). Nothing
  * is clipped: water that a dry tank still gives in the ledger is missing from it, so that the sum stays true.
  * @param part index of the part at whose end; −1: the start of the stay
  */
-export function aboardKg(rig: Rig, model: Model, ledger: Ledger, part: PartIndex): number {
-  return model.containers.reduce((sum, container, c) => {
-    const level = part < 0 ? container.start : ledger.levels[c * model.grid.count + part]!
-    const document = found(rig.containers, container.id, 'container')
-    return sum + level * kgPerUnit(document)
+export function aboardKg(model: Model, ledger: Ledger, part: PartIndex): number {
+  return model.containers.reduce((sum, { kgPer, start }, c) => {
+    const level = part < 0 ? start : ledger.levels[c * model.grid.count + part]!
+    return sum + level * kgPer
   }, 0)
-}
-
-/** kg per litre, or per use of a solids bin. */
-export function kgPerUnit(container: Container): number {
-  return container.kind === 'solids' ? container.perUse.value : WATER_KG_PER_L
 }
 
 export interface AboardDay {
   day: DayNumber
-  /** The most aboard at any part end of the day (day 0: the start included), kg. */
+  /** The most aboard at any part end of the day, or right after a run (day 0: the start included), kg. */
   most: number
 }
 
 /** The heaviest moment of each day, up to the part before `parts`. */
-export function aboardByDay(rig: Rig, model: Model, ledger: Ledger, parts: number): AboardDay[] {
-  const days: AboardDay[] = [{ day: 0, most: aboardKg(rig, model, ledger, -1) }]
+export function aboardByDay(model: Model, ledger: Ledger, parts: number): AboardDay[] {
+  const days: AboardDay[] = [{ day: 0, most: aboardKg(model, ledger, -1) }]
   for (let i = 0; i < Math.min(parts, model.grid.count); i++) {
-    const kg = aboardKg(rig, model, ledger, i)
+    const kg = Math.max(aboardKg(model, ledger, i), afterRunsKg(model, ledger, i))
     const last = days.at(-1)!
     const day = model.grid.day[i]!
     if (day === last.day) last.most = Math.max(last.most, kg)
     else days.push({ day, most: kg })
   }
   return days
+}
+
+/** kg right after the runs of a part; 0 where it has none. */
+function afterRunsKg({ containers }: Model, { afterRuns }: Ledger, part: PartIndex): Kilograms {
+  const levels = afterRuns.get(part)
+  return levels ? containers.reduce((sum, { kgPer }, c) => sum + kgPer * levels[c]!, 0) : 0
 }
 
 /**
@@ -53,10 +50,7 @@ export function fillOnlyTo(rig: Rig, model: Model, supply: Id): Litres | null {
   const { limit, other } = rig.payload
   const target = model.containers.find(({ members }) => members.includes(supply))!
   const rest = model.containers.reduce(
-    (sum, container) =>
-      container === target
-        ? sum
-        : sum + container.start * kgPerUnit(found(rig.containers, container.id, 'container')),
+    (sum, container) => (container === target ? sum : sum + container.start * container.kgPer),
     0,
   )
   const room = (limit.value - other.value - rest) / WATER_KG_PER_L

@@ -3,6 +3,7 @@ import { blockedBy } from '@/core/habits'
 import type { Document, Id, Stay } from '@/core/model'
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
+import { runChecks } from './runChecks'
 
 type Check = (document: Document, stay: Stay, path: Path) => DocumentFault[]
 
@@ -16,6 +17,7 @@ export const stayChecks: Check = (document, stay, path) =>
     absenceChecks,
     landChecks,
     countedChecks,
+    runChecks,
   ].flatMap((check) => check(document, stay, path))
 
 const timeChecks: Check = (_, stay, path) => {

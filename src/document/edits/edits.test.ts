@@ -5,7 +5,7 @@ import { count } from '@/core/count'
 import { caseOf, compile, type Document } from '@/core/model'
 import { addWallDays } from '@/core/calendar'
 import { checked } from '../index'
-import { fromSi, unitsForLocale } from '@/core/quantities'
+import { fromSi, owned, unitsForLocale } from '@/core/quantities'
 import {
   PRESET_IDS,
   TOILET_IDS,
@@ -18,6 +18,7 @@ import {
 } from '../starters'
 import * as edits from './index'
 import { starterNames, starters } from '@/texts/en/starters'
+import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 
 const edit = (recipe: (draft: Document) => void, document = trailerDemo()) => produce(document, recipe)
@@ -243,4 +244,35 @@ it('what is proposed is round in the owner’s own units, and typed numbers stay
   expect(shown(stays[0]!.weather.usual.value, 'temperature')).toBeCloseTo(64, 9)
   expect(shown(crews[0]!.heat.above.value, 'temperature')).toBeCloseTo(77, 9)
   expect(shown(crews[0]!.liftLimit.value, 'mass')).toBeCloseTo(35, 9)
+})
+
+it('runs: set, moved, changed, taken away; what loses its tank or its place gives way', () => {
+  const stay = (document: Document) => document.stays[0]!
+  const run = runOf('run', 2, 'midday', [runStep('empty', 'gray', null), runStep('loads', 'black', 'tote')], {
+    place: 'sallow-mill',
+  })
+  const set = valid(edit((draft) => edits.addRuns(draft, 'harrow-ridge', [run])))
+  const moved = valid(edit((draft) => edits.moveRun(draft, 'harrow-ridge', 'run', 4, 'evening'), set))
+  expect(stay(moved).runs).toEqual([{ ...run, day: 4, part: 'evening' }])
+  const dearer = { ...run, fee: owned(9) }
+  expect(stay(valid(edit((draft) => edits.replaceRun(draft, 'harrow-ridge', dearer), set))).runs).toEqual([
+    dearer,
+  ])
+  const without = valid(edit((draft) => edits.removePlace(draft, 'harrow-ridge', 'sallow-mill'), set))
+  expect(stay(without).runs[0]!.place).toBeNull()
+  const noTote = valid(edit((draft) => edits.removeContainer(draft, 'trailer', 'tote'), set))
+  expect(stay(noTote).runs[0]!.steps.map((step) => step.do)).toEqual(['empty'])
+  expect(stay(edit((draft) => edits.removeRun(draft, 'harrow-ridge', 'run'), set)).runs).toEqual([])
+  const place = { id: 'new', name: 'New', accepts: null, water: 'unknown' as const }
+  const added = valid(edit((draft) => edits.putPlace(draft, 'harrow-ridge', place)))
+  expect(
+    stay(
+      valid(edit((draft) => edits.putPlace(draft, 'harrow-ridge', { ...place, name: 'Newer' }), added)),
+    ).places.at(-1)!.name,
+  ).toBe('Newer')
+  expect(stay(edit((draft) => edits.setSite(draft, 'harrow-ridge', { water: 'tap' }))).site.water).toBe('tap')
+  expect(edit((draft) => edits.setSide(draft, 'crew', 'charge', 'none')).crews[0]!.schools.sides.charge).toBe(
+    'none',
+  )
+  expect(() => edit((draft) => edits.setSide(draft, 'crew', 'charge', 'purple'))).toThrow(RangeError)
 })

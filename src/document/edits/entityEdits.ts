@@ -2,6 +2,7 @@ import type { Document, Id, Rig, Stay } from '@/core/model'
 import { fullOrEmpty } from '../starters/assumed'
 import { dropBlocked } from './habitEdits'
 import { dropStrangers } from './crewEdits'
+import { dropLostSteps } from './runEdits'
 import { crewOf, stayOf } from './find'
 
 /** Recipes on a draft: rigs, crews and stays as wholes. Containers and persons keep their ids in a copy. */
@@ -50,6 +51,7 @@ export function useRig(draft: Document, stayId: Id, rigId: Id): void {
   const rig = draft.rigs.find(({ id }) => id === rigId)!
   stay.rig = rigId
   stay.levels = startingLevels(rig, stay.levels)
+  dropLostSteps(stay, rig)
   dropBlocked(draft)
 }
 

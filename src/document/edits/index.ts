@@ -42,3 +42,4 @@ export { addPerson, removeActivity, removePerson, setOwnRate, withWeight } from 
 export { setCounted, startNow, takeOver } from './logEdits'
 export { addAbsences, setAbsence, setGuest } from './presenceEdits'
 export { setLevel, setModelLevel, setNights, setReading, setStart, setWarmest } from './stayEdits'
+export { addRuns, moveRun, putPlace, removePlace, removeRun, replaceRun, setSide, setSite } from './runEdits'

@@ -12,6 +12,7 @@ import { fromSource, owned } from '@/core/quantities'
 import { fullOrEmpty } from '../starters/assumed'
 import { newContainer, newFixture } from '../starters/containers'
 import { containerOf, rigOf } from './find'
+import { dropLostSteps } from './runEdits'
 
 /** Recipes on a draft of the document. Each leaves it valid or is refused as a whole by the check that follows. */
 
@@ -34,8 +35,11 @@ export function removeContainer(draft: Document, rigId: Id, containerId: Id): vo
   rig.containers = rig.containers.filter(({ id }) => id !== containerId)
   for (const outlet of rig.outlets) leaveOutlet(outlet, containerId)
   if (rig.heater?.supply === containerId) rig.heater = null
-  for (const stay of draft.stays)
-    if (stay.rig === rigId) stay.levels = stay.levels.filter(({ container }) => container !== containerId)
+  for (const stay of draft.stays) {
+    if (stay.rig !== rigId) continue
+    stay.levels = stay.levels.filter(({ container }) => container !== containerId)
+    dropLostSteps(stay, rig)
+  }
 }
 
 /**

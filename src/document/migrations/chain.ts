@@ -2,6 +2,7 @@ import { fromVersion1 } from './fromVersion1'
 import { fromVersion2 } from './fromVersion2'
 import { fromVersion3 } from './fromVersion3'
 import { fromVersion4 } from './fromVersion4'
+import { fromVersion5 } from './fromVersion5'
 
 export type Migration = (document: unknown) => unknown
 
@@ -11,6 +12,7 @@ export const chain: Record<number, Migration> = {
   2: fromVersion2,
   3: fromVersion3,
   4: fromVersion4,
+  5: fromVersion5,
 }
 
 /**

@@ -8,4 +8,5 @@ export const FROZEN = [
   { version: 3, schema: 'b83d922b38bcbf4d', fixture: '67b957aaa853c624' },
   { version: 4, schema: 'dc318dbde383d0d3', fixture: 'e3fd688e47863bb9' },
   { version: 5, schema: '0887b638c6ac24aa', fixture: 'f9360922991681e9' },
+  { version: 6, schema: '346d4fe958e140c3', fixture: 'bcf5c2c196611123' },
 ]

@@ -38,5 +38,13 @@ export const LIMITS = {
   /** Uses in one entry. */
   usesAtOnce: 1000,
   minutesOn: 1440,
+  /** Of a stay, steps of one, and loads of a step. */
+  runs: 400,
+  runSteps: 20,
+  loads: 40,
+  runMinutes: { min: 0, max: 2880 },
+  kilometres: { min: 0, max: 5_000 },
+  fee: { min: 0, max: 100_000 },
+  worth: { min: 0, max: 1_000 },
   fileBytes: 50 * 1024 * 1024,
 } as const

@@ -9,6 +9,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   2: () => import('../../../docs/schema/document-2.schema.json'),
   3: () => import('../../../docs/schema/document-3.schema.json'),
   4: () => import('../../../docs/schema/document-4.schema.json'),
+  5: () => import('../../../docs/schema/document-5.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

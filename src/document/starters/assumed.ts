@@ -1,8 +1,21 @@
-import { sideOf, type Container, type Crew, type Id, type StartLevel, type Weather } from '@/core/model'
+import {
+  SCHOOLS,
+  sideOf,
+  type Container,
+  type Crew,
+  type Id,
+  type Sides,
+  type StartLevel,
+  type Stay,
+  type Weather,
+} from '@/core/model'
 import { fromSource, type Quantity } from '@/core/quantities'
 
 /** What a crew is taken to bear and to do in heat until it says otherwise. */
-export function assumedCrew(): Pick<Crew, 'heat' | 'liftLimit' | 'flushFloor' | 'flush'> {
+export function assumedCrew(): Pick<
+  Crew,
+  'heat' | 'liftLimit' | 'flushFloor' | 'flush' | 'schools' | 'costs'
+> {
   return {
     heat: {
       above: fromSource(25, 'assumed'),
@@ -17,6 +30,49 @@ export function assumedCrew(): Pick<Crew, 'heat' | 'liftLimit' | 'flushFloor' | 
       rinsesAtFloor: fromSource(4, 'assumed'),
       rinsesAtPlenty: fromSource(2, 'assumed'),
     },
+    schools: {
+      sides: firstSides(),
+      smallCharge: fromSource(6, 'rule-of-thumb'),
+      largeCharge: fromSource(15, 'rule-of-thumb'),
+      chargeShare: fromSource(0.2, 'rule-of-thumb'),
+      blackThreshold: fromSource(0.65, 'rule-of-thumb'),
+      topUpTo: fromSource(0.75, 'rule-of-thumb'),
+      roadReserve: fromSource(15, 'assumed'),
+      hoseGray: fromSource(20, 'assumed'),
+      rinseTo: fromSource(0.75, 'rule-of-thumb'),
+      rinseRounds: fromSource(3, 'assumed'),
+      hoseFlow: fromSource(10, 'assumed'),
+    },
+    costs: {
+      money: fromSource(1, 'assumed'),
+      minute: fromSource(0.1, 'assumed'),
+      kilometre: fromSource(0.3, 'assumed'),
+      litre: fromSource(0.05, 'assumed'),
+      bother: fromSource(1, 'assumed'),
+    },
+  }
+}
+
+/** The default side of every question stands first. */
+function firstSides(): Sides {
+  const first = Object.entries(SCHOOLS).map(([question, sides]) => [question, sides[0]])
+  return Object.fromEntries(first) as Sides
+}
+
+/** A pitch of which nothing is recorded, and no errand set. */
+export function bareSite(): Pick<Stay, 'site' | 'places' | 'runs'> {
+  return {
+    site: {
+      water: 'none',
+      sewer: 'none',
+      toilets: false,
+      isPrivate: true,
+      hookupNights: 0,
+      stayLimit: null,
+      quiet: null,
+    },
+    places: [],
+    runs: [],
   }
 }
 

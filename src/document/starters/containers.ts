@@ -26,7 +26,14 @@ export function newContainer(
       return { ...base, kind, reserve: fromSource(Math.round(size * RESERVE_SHARE), 'assumed'), panel: null }
     case 'gray':
     case 'black':
-      return { ...base, kind, safeFill: safeTo(0.9), shape: null, panel: null }
+      return {
+        ...base,
+        kind,
+        safeFill: safeTo(0.9),
+        residue: fromSource(0, 'assumed'),
+        shape: null,
+        panel: null,
+      }
     case 'cassette':
     case 'urine':
       return {
@@ -50,7 +57,14 @@ export function newContainer(
       }
     case 'tote':
     case 'jug':
-      return { id, name, capacity: owned(size), kind, shell: fromSource(SHELL_KG[kind], 'assumed') }
+      return {
+        id,
+        name,
+        capacity: owned(size),
+        kind,
+        shell: fromSource(SHELL_KG[kind], 'assumed'),
+        payload: null,
+      }
   }
 }
 

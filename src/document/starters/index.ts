@@ -1,5 +1,5 @@
 export { ownActivity, starterActivities } from './activities'
-export { assumedCrew, assumedWeather, fullOrEmpty, startLevel } from './assumed'
+export { assumedCrew, assumedWeather, bareSite, fullOrEmpty, startLevel } from './assumed'
 export { newContainer, newFixture } from './containers'
 export { starterHabits } from './habits'
 export { PLUMBING_IDS, TOILET_IDS, layoutRig, plannedTanks, toiletsFor } from './layouts'

@@ -27,6 +27,7 @@ export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(
       ...crew,
       liftLimit: round(crew.liftLimit, units.mass),
       heat: { ...crew.heat, above: round(crew.heat.above, units.temperature) },
+      schools: roundSchools(crew.schools, round, units),
     },
     stay: {
       ...stay,
@@ -66,6 +67,7 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
   return {
     ...document,
     rigs,
+    crews: document.crews.map((crew) => ({ ...crew, schools: roundSchools(crew.schools, round, units) })),
     stays: document.stays.map((stay) => ({
       ...stay,
       levels: levelsOf(stay),
@@ -79,6 +81,12 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
 }
 
 type Round = (quantity: Quantity, unit: UnitChoice[keyof UnitChoice]) => Quantity
+
+function roundSchools(schools: Crew['schools'], round: Round, { volume }: UnitChoice): Crew['schools'] {
+  const rounded = VOLUMES.map((key) => [key, round(schools[key], volume)] as const)
+  return { ...schools, ...(Object.fromEntries(rounded) as Pick<Crew['schools'], (typeof VOLUMES)[number]>) }
+}
+const VOLUMES = ['smallCharge', 'largeCharge', 'roadReserve', 'hoseGray', 'hoseFlow'] as const
 
 function roundContainer(container: Container, round: Round, { volume, mass }: UnitChoice): Container {
   return {

@@ -3,7 +3,7 @@ import { startOf } from '@/core/levels'
 import type { Crew, Document, Rig, Stay } from '@/core/model'
 import { fromSource, roundIn, type UnitChoice } from '@/core/quantities'
 import { starterActivities } from './activities'
-import { assumedCrew, assumedWeather, fullOrEmpty } from './assumed'
+import { assumedCrew, assumedWeather, bareSite, fullOrEmpty } from './assumed'
 import { starterHabits } from './habits'
 import {
   layoutRig,
@@ -99,7 +99,7 @@ export function startDocument(
   stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
-    version: 5,
+    version: 6,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],
@@ -181,5 +181,6 @@ function starterStay({ start, nights }: StartChoices, name: string, id: string, 
     counted: [],
     rules: [],
     weather: assumedWeather(),
+    ...bareSite(),
   }
 }

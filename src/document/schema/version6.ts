@@ -1,5 +1,6 @@
 import { PARTS } from '@/core/calendar'
 import {
+  ACCEPTED,
   ACTIVITY_KINDS,
   ADDED_FROM,
   CARRIER_KINDS,
@@ -11,9 +12,15 @@ import {
   LAND_RULES,
   LEVEL_ERRORS,
   MEDIA,
+  PLACE_WATER,
   REDIRECT_ENDS,
   RIG_SIDES,
   ROLES,
+  RUN_KINDS,
+  SCHOOLS,
+  SITE_SEWER,
+  SITE_WATER,
+  STEP_DOES,
   SUPPLY_KINDS,
   TAKES,
   TANK_KINDS,
@@ -69,6 +76,7 @@ const container = z.discriminatedUnion('kind', [
     capacity,
     spread,
     safeFill,
+    residue: quantityField(LIMITS.levelL),
     shape: shape.nullable(),
     panel,
   }),
@@ -88,7 +96,13 @@ const container = z.discriminatedUnion('kind', [
     ...carried,
     perUse: quantityField(LIMITS.kg),
   }),
-  z.strictObject({ ...named, kind: z.enum(CARRIER_KINDS), capacity, shell: quantityField(LIMITS.kg) }),
+  z.strictObject({
+    ...named,
+    kind: z.enum(CARRIER_KINDS),
+    capacity,
+    shell: quantityField(LIMITS.kg),
+    payload: quantityField(LIMITS.payloadKg).nullable(),
+  }),
 ])
 
 const fixture = z.strictObject({
@@ -171,6 +185,11 @@ const person = z.strictObject({
   rates: listOf(z.strictObject({ activity: idField, rate: quantityField(LIMITS.ratePerDay) })),
 })
 
+/** One side of every question, and no question else. */
+type SidesShape = { [Q in keyof typeof SCHOOLS]: z.ZodType<(typeof SCHOOLS)[Q][number]> }
+const questions = Object.entries(SCHOOLS).map(([question, sides]) => [question, z.enum(sides)] as const)
+const sides = z.strictObject(Object.fromEntries(questions) as unknown as SidesShape)
+
 export const crewSchema = z.strictObject({
   id: idField,
   name: nameField,
@@ -188,6 +207,26 @@ export const crewSchema = z.strictObject({
     plenty: quantityField(LIMITS.volumeL),
     rinsesAtFloor: quantityField(LIMITS.rinses),
     rinsesAtPlenty: quantityField(LIMITS.rinses),
+  }),
+  schools: z.strictObject({
+    sides,
+    smallCharge: quantityField(LIMITS.volumeL),
+    largeCharge: quantityField(LIMITS.volumeL),
+    chargeShare: quantityField(LIMITS.share),
+    blackThreshold: quantityField(LIMITS.share),
+    topUpTo: quantityField(LIMITS.share),
+    roadReserve: quantityField(LIMITS.volumeL),
+    hoseGray: quantityField(LIMITS.volumeL),
+    rinseTo: quantityField(LIMITS.share),
+    rinseRounds: quantityField(LIMITS.rinses),
+    hoseFlow: quantityField(LIMITS.perMinuteL),
+  }),
+  costs: z.strictObject({
+    money: quantityField(LIMITS.worth),
+    minute: quantityField(LIMITS.worth),
+    kilometre: quantityField(LIMITS.worth),
+    litre: quantityField(LIMITS.worth),
+    bother: quantityField(LIMITS.worth),
   }),
 })
 
@@ -243,6 +282,33 @@ const weekday = z.int().min(1).max(7)
 
 const levelError = z.strictObject({ shape: z.enum(LEVEL_ERRORS), size: quantityField(LIMITS.levelL) })
 
+const litresField = quantityField(LIMITS.levelL)
+const run = z.strictObject({
+  ...named,
+  kind: z.enum(RUN_KINDS),
+  day,
+  part: z.enum(PARTS),
+  place: idField.nullable(),
+  steps: listOf(
+    z.strictObject({
+      do: z.enum(STEP_DOES),
+      from: idField.nullable(),
+      to: idField.nullable(),
+      amount: z.discriminatedUnion('as', [
+        z.strictObject({ as: z.enum(['all', 'one', 'school']) }),
+        z.strictObject({ as: z.enum(['level', 'most']), litres: litresField }),
+        z.strictObject({ as: z.literal('head'), within: litresField }),
+      ]),
+      loads: z.int().min(1).max(LIMITS.loads),
+    }),
+    LIMITS.runSteps,
+  ).min(1),
+  minutes: quantityField(LIMITS.runMinutes),
+  kilometres: quantityField(LIMITS.kilometres),
+  fee: quantityField(LIMITS.fee),
+  bother: quantityField(LIMITS.bother),
+})
+
 export const staySchema = z.strictObject({
   id: idField,
   name: nameField,
@@ -292,6 +358,23 @@ export const staySchema = z.strictObject({
     sunrise: clockField,
     sunset: clockField,
   }),
+  site: z.strictObject({
+    water: z.enum(SITE_WATER),
+    sewer: z.enum(SITE_SEWER),
+    toilets: z.boolean(),
+    isPrivate: z.boolean(),
+    hookupNights: z.int().min(0).max(LIMITS.day.max),
+    stayLimit: z.int().min(1).max(LIMITS.day.max).nullable(),
+    quiet: z.strictObject({ from: clockField, until: clockField }).nullable(),
+  }),
+  places: listOf(
+    z.strictObject({
+      ...named,
+      accepts: listOf(z.enum(ACCEPTED), ACCEPTED.length).nullable(),
+      water: z.enum(PLACE_WATER),
+    }),
+  ),
+  runs: listOf(run, LIMITS.runs),
 })
 
 /** Shared by all kinds of entry; see `LogEntry` of the core. */
@@ -356,10 +439,10 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('end') }),
 ])
 
-/** Document version 5; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+/** Document version 6; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
 export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(5),
+  version: z.literal(6),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),

@@ -1,0 +1,56 @@
+import { isOneOf, sideOf, type Container } from './containers'
+import type { Id } from './ids'
+import type { Outlet, Rig } from './rig'
+import { ACCEPTED, type Accepted, type Place, type Run, type RunStep } from './run'
+
+/** Why a step of a run cannot be done at all, whatever the levels: then it moves nothing. */
+export type Blocked =
+  | { why: 'not-accepted'; what: Accepted }
+  | { why: 'no-water' }
+  | { why: 'not-potable' }
+  | { why: 'no-shared-outlet' }
+  | { why: 'no-end-valve' }
+  | { why: 'joined' }
+  | { why: 'not-measured' }
+  | { why: 'no-macerator' }
+
+/** @param place where the run goes; null: nowhere, or not known: what is unknown never blocks */
+export function stepBlocked(
+  step: RunStep,
+  { kind }: Pick<Run, 'kind'>,
+  { containers, outlets, gear }: Pick<Rig, 'containers' | 'outlets' | 'gear'>,
+  place: Place | null,
+): Blocked | null {
+  const container = (id: Id | null) => containers.find((one) => one.id === id)
+  if (kind === 'macerate' && !gear.includes('macerator')) return { why: 'no-macerator' }
+  if (step.do === 'by-head') return headBlocked(step, outlets, container)
+  const isJoined = outlets.some(({ joined }) => joined.includes(step.from!) && joined.includes(step.to!))
+  if (step.do === 'transfer' && isJoined) return { why: 'joined' }
+  const from = container(step.from)
+  const what = from && wasteOf(from, step)
+  if (what && place?.accepts && !place.accepts.includes(what)) return { why: 'not-accepted', what }
+  if (step.do !== 'fill' && step.do !== 'jugs') return null
+  const into = container(step.to)
+  if (!place || !into || sideOf(into.kind) !== 'supply') return null
+  if (place.water === 'none') return { why: 'no-water' }
+  return place.water === 'not-potable' && into.kind === 'fresh' ? { why: 'not-potable' } : null
+}
+
+/** What of the rig comes to the place by this step. */
+function wasteOf({ kind }: Container, { do: does, to }: RunStep): Accepted | null {
+  const leaves = does === 'loads' || to === null
+  return leaves && isOneOf(ACCEPTED, kind) ? kind : null
+}
+
+function headBlocked(
+  { from, to }: RunStep,
+  outlets: readonly Outlet[],
+  container: (id: Id | null) => Container | undefined,
+): Blocked | null {
+  const outlet = outlets.find(({ containers: ids }) => ids.includes(from!) && ids.includes(to!))
+  if (!outlet) return { why: 'no-shared-outlet' }
+  if (!outlet.endValve) return { why: 'no-end-valve' }
+  if (outlet.joined.length > 0) return { why: 'joined' }
+  const tanks = [container(from), container(to)]
+  return tanks.every((tank) => tank && 'shape' in tank && tank.shape) ? null : { why: 'not-measured' }
+}

@@ -1,0 +1,105 @@
+import { nightsBetween } from '../calendar'
+import type { Crew, Id, Rig, Run, StayCase } from '../model'
+import type { Litres } from '../quantities'
+import type { RunAnswer } from './answer'
+import { isCarried, type StepAnswer } from './stepAnswer'
+
+/** What an errand takes. `total` is in the owner's money, each part times what it is worth to be spared of it. */
+export interface Cost {
+  money: number
+  minutes: number
+  kilometres: number
+  /** L (uses of a bin left aside) carried by hand. */
+  carriedL: Litres
+  bother: number
+  total: number
+}
+
+export interface RunCost extends Cost {
+  run: Id
+  /** L and minutes of rinsing that are part of it. */
+  rinseL: Litres
+  rinseMinutes: number
+}
+
+export interface StayCost extends Cost {
+  runs: RunCost[]
+  /** Of `bother`, what the habits of all days are. */
+  habitBother: number
+}
+
+/** What the runs of a stay take, one by one and in sum, with the bother of its habits, a point a day that each is kept. */
+export function stayCost(stayCase: StayCase, answers: readonly RunAnswer[]): StayCost {
+  const { stay, crew, habits } = stayCase
+  const runs = answers.map((answer) => runCost(stayCase, answer))
+  const nights = nightsBetween(stay.start, stay.leaveAt)
+  const habitBother = stay.habits.reduce((sum, { habit: id, days }) => {
+    const habit = habits.find((one) => one.id === id)
+    const kept = days ? Math.max(0, Math.min(days[1], nights) - days[0] + 1) : nights + 1
+    return sum + (habit?.bother.value ?? 0) * kept
+  }, 0)
+  const sum = (of: (cost: Cost) => number) => runs.reduce((all, cost) => all + of(cost), 0)
+  const parts = {
+    money: sum(({ money }) => money),
+    minutes: sum(({ minutes }) => minutes),
+    kilometres: sum(({ kilometres }) => kilometres),
+    carriedL: sum(({ carriedL }) => carriedL),
+    bother: sum(({ bother }) => bother) + habitBother,
+  }
+  return { ...parts, total: worth(crew, parts), runs, habitBother }
+}
+
+export function runCost({ rig, crew }: Pick<StayCase, 'rig' | 'crew'>, { run, steps }: RunAnswer): RunCost {
+  const rinse = rinseOf(rig, crew, run, steps)
+  const parts = {
+    money: run.fee.value,
+    minutes: run.minutes.value + rinse.rinseMinutes,
+    kilometres: run.kilometres.value,
+    carriedL: carriedBy(rig, steps),
+    bother: run.bother.value,
+  }
+  return { run: run.id, ...parts, ...rinse, total: worth(crew, parts) }
+}
+
+function worth(
+  { costs }: Crew,
+  { money, minutes, kilometres, carriedL, bother }: Omit<Cost, 'total'>,
+): number {
+  return (
+    money * costs.money.value +
+    minutes * costs.minute.value +
+    kilometres * costs.kilometre.value +
+    carriedL * costs.litre.value +
+    bother * costs.bother.value
+  )
+}
+
+/** What goes through somebody's hands: what is pulled out and carried, and water in jugs. */
+function carriedBy({ containers }: Rig, steps: readonly StepAnswer[]): Litres {
+  return steps.reduce((sum, { step, moved }) => {
+    const from = containers.find(({ id }) => id === step.from)
+    return from && isCarried(from) && from.kind !== 'solids' ? sum + moved : sum
+  }, 0)
+}
+
+/**
+ * Rinsing of the black tanks that are let go through a hose: rounds × share of the tank, at the hose's flow. None where the
+ * crew rinses when it is convenient: those rounds are owed. What leaves in a tote is not rinsed there.
+ */
+function rinseOf(
+  { containers }: Rig,
+  { schools }: Crew,
+  { kind }: Run,
+  steps: readonly StepAnswer[],
+): Pick<RunCost, 'rinseL' | 'rinseMinutes'> {
+  const { sides, rinseRounds, rinseTo, hoseFlow } = schools
+  const isMove = kind === 'move' || kind === 'on-the-road' || kind === 'go-home'
+  const isDue = sides['rinse-when'] === 'every-dump' || (sides['rinse-when'] === 'every-move' && isMove)
+  if (!isDue) return { rinseL: 0, rinseMinutes: 0 }
+  const litres = steps.reduce((sum, { step, moved }) => {
+    const tank = containers.find(({ id }) => id === step.from)
+    if (step.do !== 'empty' || tank?.kind !== 'black' || moved <= 0) return sum
+    return sum + rinseRounds.value * rinseTo.value * tank.capacity.value
+  }, 0)
+  return { rinseL: litres, rinseMinutes: hoseFlow.value > 0 ? litres / hoseFlow.value : 0 }
+}

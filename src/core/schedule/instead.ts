@@ -1,0 +1,34 @@
+import type { Place, Run, StayCase } from '../model'
+import type { RunAnswer } from './answer'
+import { tryRun } from './nearest'
+import { blocks } from './troubles'
+import { usualRuns, type UsualRun } from './usual'
+
+/** What can be done where no other time helps: the same run at another place, or another errand for the same containers. */
+export type Instead = { run: Run } & ({ place: Place } | { usual: UsualRun })
+
+/** No more than these are offered. */
+const MOST = 2
+
+/** Places that take it come first; errands only where there is none. Empty where time alone decides. */
+export function insteadOf(stayCase: StayCase, { run, troubles }: RunAnswer): Instead[] {
+  if (!troubles.some(({ kind }) => kind === 'blocked')) return []
+  const works = ({ run: changed }: Instead) => !tryRun(stayCase, changed).troubles.some(blocks)
+  const places = stayCase.stay.places
+    .filter(({ id }) => id !== run.place)
+    .map((place): Instead => ({ place, run: { ...run, place: place.id } }))
+    .filter(works)
+  return (places.length > 0 ? places : errandsFor(stayCase, run).filter(works)).slice(0, MOST)
+}
+
+function errandsFor(stayCase: StayCase, run: Run): Instead[] {
+  const givers = new Set(run.steps.map(({ from }) => from))
+  return usualRuns(stayCase)
+    .filter(
+      ({ kind, steps }) => kind !== run.kind && steps.some(({ from }) => from !== null && givers.has(from)),
+    )
+    .map(({ usual, kind, steps, minutes, kilometres, fee, bother }) => ({
+      usual,
+      run: { ...run, kind, steps, minutes, kilometres, fee, bother, place: null },
+    }))
+}

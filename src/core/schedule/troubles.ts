@@ -1,0 +1,173 @@
+import { slotNumber, slotOfTime, type Slot } from '../calendar'
+import { BREACH_TOLERANCE, levelBefore, type Count } from '../count'
+import {
+  found,
+  stepBlocked,
+  type Blocked,
+  type Id,
+  type Model,
+  type Run,
+  type RunStep,
+  type StayCase,
+} from '../model'
+import type { Amount, Days, Kilograms, Share } from '../quantities'
+import { partOfRun, type Lifted, type StepAnswer } from './stepAnswer'
+
+/** Something about a run that its owner should know. Those that `blocks` say why it cannot be done like this. */
+export type Trouble =
+  | { kind: 'blocked'; step: number; why: Blocked }
+  | { kind: 'nothing-to-take'; step: number; container: Id }
+  | { kind: 'no-room'; step: number; container: Id; undone: Amount }
+  | { kind: 'payload'; step: number; container: Id; undone: Amount }
+  | { kind: 'less-by-payload'; step: number; container: Id; undone: Amount }
+  | { kind: 'too-heavy'; step: number; container: Id; kg: Kilograms; limit: Kilograms }
+  | { kind: 'heavy'; step: number; container: Id; kg: Kilograms; limit: Kilograms }
+  | { kind: 'not-deeper'; step: number; container: Id }
+  | { kind: 'outside' }
+  | { kind: 'past' }
+  | { kind: 'too-late'; container: Id; days: Days }
+  | { kind: 'over-payload'; kg: Kilograms }
+  | { kind: 'short-of'; step: number; container: Id; undone: Amount }
+  | { kind: 'room-for'; step: number; container: Id; undone: Amount }
+  | { kind: 'under-threshold'; container: Id; share: Share; threshold: Share }
+  | { kind: 'place-unknown' }
+  | { kind: 'quiet' }
+
+const WARNINGS: readonly Trouble['kind'][] = [
+  'heavy', 'short-of', 'room-for', 'less-by-payload', 'under-threshold', 'place-unknown', 'quiet', 'too-late', 'over-payload', 'past',
+] // prettier-ignore
+
+export function blocks({ kind }: Trouble): boolean {
+  return !WARNINGS.includes(kind)
+}
+
+/** All there is to say of a run. */
+export function troublesOf(
+  stayCase: StayCase,
+  model: Model,
+  counted: Count,
+  run: Run,
+  steps: readonly StepAnswer[],
+  lifted: readonly Lifted[],
+): Trouble[] {
+  const { stay, rig, crew } = stayCase
+  const place = stay.places.find(({ id }) => id === run.place) ?? null
+  const whys = run.steps.map((step) => stepBlocked(step, run, rig, place))
+  const blocked = whys.flatMap((why, step): Trouble[] => (why ? [{ kind: 'blocked', step, why }] : []))
+  if (isOutside(stayCase, run)) return [{ kind: 'outside' }, ...blocked]
+  if (!model.runs.some(({ id }) => id === run.id)) return [{ kind: 'past' }, ...blocked]
+  const part = partOfRun(model, run)!
+  const limit = crew.liftLimit.value
+  const heavy = lifted.filter(({ kg }) => kg > limit + 1e-9)
+  const days = model.grid.edges[part]!
+  const late = counted.days !== null && counted.days < days - 1e-9
+  const movesAnything = steps.some(({ moved }) => moved > NOTHING)
+  return [
+    ...blocked,
+    ...steps.flatMap((step, at) => (whys[at] ? [] : stepTroubles(step, at, movesAnything))),
+    ...heavy.map((one): Trouble => ({ kind: heavyKind(stayCase, one.container), ...one, limit })),
+    ...(late ? [{ kind: 'too-late' as const, container: counted.stopper!, days: counted.days! }] : []),
+    ...(MOVES.includes(run.kind) ? overPayload(model, counted, part) : []),
+    ...underThreshold(stayCase, steps),
+    ...(isQuiet(run, stay.site.quiet) ? [{ kind: 'quiet' as const }] : []),
+    ...(place?.accepts === null || place?.water === 'unknown' ? [{ kind: 'place-unknown' as const }] : []),
+  ]
+}
+
+/** Who carries a cassette at its light, whatever it weighs, is told and not stopped. */
+function heavyKind({ rig, crew }: StayCase, id: Id): 'heavy' | 'too-heavy' {
+  const isCassette = rig.containers.some((one) => one.id === id && one.kind === 'cassette')
+  return isCassette && crew.schools.sides['cassette-when'] === 'light' ? 'heavy' : 'too-heavy'
+}
+
+/** Too little to be worth a word, L (or uses). */
+const NOTHING = 0.05
+
+/**
+ * A step that is cut short says by how much. A run of which no step moves anything cannot be done; among others a tank that is
+ * empty, or full, already is no trouble.
+ */
+function stepTroubles(
+  { step, moved, undone, bound, from, to }: StepAnswer,
+  at: number,
+  movesAnything: boolean,
+): Trouble[] {
+  const [giver, taker] = [step.from, step.to]
+  if (moved > NOTHING) {
+    // A tank that is asked for all it has is done; so is a top-up that finds it full enough.
+    if (undone <= NOTHING || bound === 'none' || bound === 'head') return []
+    if (bound === 'payload') return [{ kind: 'less-by-payload', step: at, container: taker!, undone }]
+    return [
+      bound === 'giver'
+        ? { kind: 'short-of', step: at, container: giver!, undone }
+        : { kind: 'room-for', step: at, container: taker!, undone },
+    ]
+  }
+  if (movesAnything)
+    return bound === 'payload' && undone > NOTHING
+      ? [{ kind: 'less-by-payload', step: at, container: taker!, undone }]
+      : shortOf(step, undone, at)
+  if (step.do === 'by-head') return [{ kind: 'not-deeper', step: at, container: giver! }]
+  if (undone > NOTHING && bound === 'room') return [{ kind: 'no-room', step: at, container: taker!, undone }]
+  if (undone > NOTHING && bound === 'payload')
+    return [{ kind: 'payload', step: at, container: taker!, undone }]
+  const isNeeded = step.do !== 'top-up' && step.do !== 'charge' && step.amount.as !== 'school'
+  if (!isNeeded) return shortOf(step, undone, at)
+  if (from) return [{ kind: 'nothing-to-take', step: at, container: giver! }]
+  return to ? [{ kind: 'no-room', step: at, container: taker!, undone }] : []
+}
+
+/** What a top-up or a charge wanted and its giver did not have. */
+function shortOf({ do: does, from }: RunStep, undone: Amount, at: number): Trouble[] {
+  const isExtra = does === 'top-up' || does === 'charge'
+  return isExtra && undone > NOTHING && from !== null
+    ? [{ kind: 'short-of', step: at, container: from, undone }]
+    : []
+}
+
+/** Before the arrival, or after the part in which the stay is left. */
+export function isOutside({ stay }: Pick<StayCase, 'stay'>, slot: Slot): boolean {
+  const [first, last] = [stay.start, stay.leaveAt].map((time) => slotNumber(slotOfTime(stay.start, time)))
+  return slotNumber(slot) < first! || slotNumber(slot) > last!
+}
+
+/** Kinds of run on which the rig itself goes. */
+const MOVES: readonly Run['kind'][] = ['move', 'on-the-road', 'go-home']
+
+/** kg over what the rig may carry, right after the runs of the part. */
+function overPayload(model: Model, { ledger }: Count, part: number): Trouble[] {
+  if (model.payload === null) return []
+  const kg = model.containers.reduce(
+    (sum, { kgPer }, c) => sum + kgPer * levelBefore(model, ledger, c, part),
+    0,
+  )
+  return kg > model.payload + BREACH_TOLERANCE ? [{ kind: 'over-payload', kg: kg - model.payload }] : []
+}
+
+/** A black tank that is let go emptier than the crew's side wants it. */
+function underThreshold({ rig, crew }: StayCase, steps: readonly StepAnswer[]): Trouble[] {
+  const { sides, blackThreshold } = crew.schools
+  if (sides['dump-black'] === 'every-move') return []
+  return steps.flatMap(({ step, from, moved }): Trouble[] => {
+    if (step.do !== 'empty' || !from || moved <= NOTHING) return []
+    const tank = found(rig.containers, step.from!, 'container')
+    if (tank.kind !== 'black') return []
+    const threshold = sides['dump-black'] === 'full' ? tank.safeFill.value : blackThreshold.value
+    const share = from.before / tank.capacity.value
+    return share < threshold - 1e-9 ? [{ kind: 'under-threshold', container: tank.id, share, threshold }] : []
+  })
+}
+
+/** When each part begins, hours on the wall. */
+const BEGINS = { morning: 5, midday: 11, evening: 17, night: 23 } as const
+const PART_H = 6
+
+/** A pump or a rig that starts in a part of which all is quiet time; in the others there is an hour that is not. */
+function isQuiet({ kind, part }: Run, quiet: StayCase['stay']['site']['quiet']): boolean {
+  if (!quiet || (kind !== 'macerate' && !MOVES.includes(kind))) return false
+  const hourOf = (clock: string) => Number(clock.slice(0, 2)) + Number(clock.slice(3)) / 60
+  const from = hourOf(quiet.from)
+  const lasts = (((hourOf(quiet.until) - from) % 24) + 24) % 24
+  const begins = (((BEGINS[part] - from) % 24) + 24) % 24
+  return begins + PART_H <= lasts
+}

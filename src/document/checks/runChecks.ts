@@ -1,0 +1,81 @@
+import {
+  AMOUNTS_OF,
+  sideOf,
+  unitOf,
+  type Container,
+  type Document,
+  type RunStep,
+  type Stay,
+} from '@/core/model'
+import { show, type DocumentFault } from '../faults'
+import { duplicateIds, type Path } from './common'
+
+/** Runs name places and containers that there are, and each step says from where to where. */
+export function runChecks({ rigs }: Document, stay: Stay, path: Path): DocumentFault[] {
+  const containers = rigs.find(({ id }) => id === stay.rig)?.containers
+  const at = [...path, 'runs']
+  return [
+    ...duplicateIds(stay.places, [...path, 'places']),
+    ...duplicateIds(stay.runs, at),
+    ...stay.runs.flatMap(({ place, steps }, r): DocumentFault[] => {
+      const lost = place !== null && !stay.places.some(({ id }) => id === place)
+      return [
+        ...(lost ? [dangling([...at, r, 'place'], place, 'place')] : []),
+        ...(containers
+          ? steps.flatMap((step, s) => stepFaults(step, containers, [...at, r, 'steps', s]))
+          : []),
+      ]
+    }),
+  ]
+}
+
+function dangling(path: Path, id: string, expected: string): DocumentFault {
+  return { code: 'dangling', path, found: show(id), expected }
+}
+
+function stepFaults(step: RunStep, containers: readonly Container[], path: Path): DocumentFault[] {
+  const [from, to] = [step.from, step.to].map((id) => containers.find((container) => container.id === id))
+  const lost = (['from', 'to'] as const).flatMap((end) =>
+    step[end] !== null && !(end === 'from' ? from : to)
+      ? [dangling([...path, end], step[end], 'container')]
+      : [],
+  )
+  if (lost.length > 0) return lost
+  return isSound(step, from, to)
+    ? []
+    : [{ code: 'step-astray', path, found: show(step.do), expected: 'from where to where' }]
+}
+
+/** What each step may go from and to; litres and the uses of a bin never meet. */
+function isSound({ do: does, amount }: RunStep, from?: Container, to?: Container): boolean {
+  const isSupply = (one?: Container) => one !== undefined && sideOf(one.kind) === 'supply'
+  const isWaste = (one?: Container) =>
+    one !== undefined && sideOf(one.kind) === 'waste' && one.kind !== 'solids'
+  const isCarrier = (one?: Container) => one !== undefined && sideOf(one.kind) === 'carrier'
+  if (!AMOUNTS_OF[does].includes(amount.as)) return false
+  const isDrained = does === 'empty' || does === 'transfer'
+  if (amount.as === 'school' && isDrained && !isSupply(from)) return false
+  switch (does) {
+    case 'empty':
+    case 'take':
+      return from !== undefined && to === undefined
+    case 'fill':
+      return from === undefined && to !== undefined && unitOf(to.kind) === 'L'
+    case 'charge':
+    case 'top-up':
+      return isWaste(to) && (from === undefined || isSupply(from))
+    case 'transfer':
+      return from !== undefined && to !== undefined && from !== to && !isWasteIntoSupply(from, to)
+    case 'by-head':
+      return from?.kind === 'gray' && to?.kind === 'black'
+    case 'loads':
+      return isWaste(from) && isCarrier(to)
+    case 'jugs':
+      return isCarrier(from) && isSupply(to)
+  }
+}
+
+function isWasteIntoSupply(from: Container, to: Container): boolean {
+  const isBin = from.kind === 'solids' || to.kind === 'solids'
+  return isBin || (sideOf(from.kind) === 'waste' && sideOf(to.kind) === 'supply')
+}
