@@ -10,7 +10,7 @@ import { defineConfig } from 'vite'
  */
 const FIRST_LOAD = new RegExp(
   `/src/(${[
-    'core/(calendar|model|count|steps)/',
+    'core/(calendar|model|count|runs|steps)/(?!schools)',
     'texts/(format|en/(words|count|app|camp|now|numbers|levels)[.])',
     'data/(workspace|forecast|underWay|log|job|clock|settings|notice)Store',
     'data/storage/(logStore|faults|changes)',

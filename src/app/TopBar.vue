@@ -61,8 +61,8 @@ useEventListener('keydown', (event) => {
           <path d="M34 20h10" stroke="var(--oxide)" />
         </svg>
         <span
-          class="figure hidden whitespace-nowrap text-[1.35rem] font-extrabold tracking-tight sm:inline"
-          :class="route.path === '/' ? '!inline' : ''"
+          class="figure hidden whitespace-nowrap text-[1.35rem] font-extrabold tracking-tight sm:inline lg:hidden xl:inline"
+          :class="route.path === '/' ? 'max-lg:!inline' : ''"
           >{{ t.app.name }}</span
         >
       </RouterLink>
@@ -71,7 +71,7 @@ useEventListener('keydown', (event) => {
           v-for="item in NAVIGATION.slice(0, -1)"
           :key="item.to"
           :to="item.to"
-          class="flex items-center border-b-4 border-transparent px-3.5 pt-1 font-semibold text-soft"
+          class="flex items-center border-b-4 border-transparent px-2 pt-1 font-semibold whitespace-nowrap text-soft xl:px-3"
           exact-active-class="!border-ink !text-ink"
           >{{ item.label }}</RouterLink
         >
@@ -79,7 +79,7 @@ useEventListener('keydown', (event) => {
           v-for="(item, i) in APART"
           :key="item.to"
           :to="item.to"
-          class="flex items-center border-b-4 border-transparent px-3.5 pt-1 text-soft"
+          class="flex items-center border-b-4 border-transparent px-2 pt-1 whitespace-nowrap text-soft xl:px-3"
           :class="i === 0 ? 'ml-4' : ''"
           exact-active-class="!border-ink !text-ink font-semibold"
           >{{ item.label }}</RouterLink

@@ -8,6 +8,12 @@ export function createAppRouter() {
     routes: [
       { path: '/', name: 'camp', component: CampPage },
       { path: '/stay', name: 'stay', component: () => import('@/features/stay/StayPage.vue') },
+      { path: '/runs', name: 'runs', component: () => import('@/features/runs/RunsPage.vue') },
+      {
+        path: '/guide/schools',
+        name: 'schools',
+        component: () => import('@/features/guide/SchoolsPage.vue'),
+      },
       { path: '/log', name: 'log', component: () => import('@/features/log/LogPage.vue') },
       { path: '/rig', name: 'rig', component: () => import('@/features/rig/RigPage.vue') },
       { path: '/habits', name: 'habits', component: () => import('@/features/habits/HabitsPage.vue') },

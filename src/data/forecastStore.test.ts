@@ -4,6 +4,7 @@ import { count } from '@/core/count'
 import { caseOf, compile } from '@/core/model'
 import { daysBought } from '@/core/habits'
 import { heavyDocument } from '../../tests/support/heavy'
+import { runOf, runStep } from '../../tests/support/generateRuns'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useForecastStore } from './forecastStore'
 import { useWorkspaceStore } from './workspaceStore'
@@ -62,6 +63,23 @@ describe('the forecast', () => {
     workspace.replace('clear', trailerDemo)
     expect(forecast.result!.days).toBe(count(compile(caseOf(workspace.document, STAY))).days)
   }, 60_000)
+
+  it('the dry count stays what it is beside what holds with the runs that are set', async () => {
+    const { workspace, forecast } = await open()
+    expect(forecast.dry).toBe(forecast.result)
+    const dry = forecast.dry!.days
+    const tote = runOf('tote', 5, 'midday', [runStep('loads', 'gray', 'tote', { as: 'all' }, 4)])
+    workspace.replace('run', (document) => {
+      const copy = structuredClone(document)
+      copy.stays[0]!.runs = [tote]
+      return copy
+    })
+    expect(forecast.dry!.days).toBe(dry)
+    expect(forecast.result!.days!).toBeGreaterThan(dry!)
+    await vi.waitFor(() => expect(forecast.bought).toEqual(daysBought(caseOf(workspace.document, STAY))), {
+      timeout: 10_000,
+    })
+  })
 
   it('a habit that was removed is gone at once', async () => {
     const { workspace, row } = await open()

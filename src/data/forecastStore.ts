@@ -63,6 +63,8 @@ export const useForecastStore = defineStore('forecast', () => {
   const isCounting = computed(() => begun.value !== null && counted.value === null)
   const model = computed(() => counted.value?.model ?? null)
   const result = computed(() => counted.value?.result ?? null)
+  /** The dry count: without the runs that are set; the very same where there is none. */
+  const dry = computed(() => counted.value?.dry ?? null)
   const isCountingHabits = ref(false)
   let asked = 0
   async function countHabits(): Promise<void> {
@@ -107,6 +109,7 @@ export const useForecastStore = defineStore('forecast', () => {
     crew,
     model,
     result,
+    dry,
     today,
     habitsOn,
     isCounting,
@@ -120,6 +123,7 @@ export const useForecastStore = defineStore('forecast', () => {
 interface Counted {
   model: Model
   result: Count
+  dry: Count
 }
 
 /** Levels that are no numbers come of rows that are none. */

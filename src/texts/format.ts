@@ -41,6 +41,12 @@ export function formatQuantity(si: number, dimension: Dimension, choice: UnitCho
   return `${formatNumber(value, decimalsFor(value))}\u00a0${words.units[unit]}`
 }
 
+/** A way by road: whole units from ten on. */
+export function formatWay(kilometres: number, choice: UnitChoice): string {
+  const value = fromSi(kilometres, choice.distance)
+  return `${formatNumber(value, value < 9.95 && Math.abs(value - Math.round(value)) > 0.05 ? 1 : 0)}\u00a0${words.units[choice.distance]}`
+}
+
 /** What is in a tank, to the two figures a gauge can be read to; whole units at the coarsest, as its field has them. */
 export function formatLevel(litres: number, choice: UnitChoice): string {
   const value = fromSi(litres, choice.volume)

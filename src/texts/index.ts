@@ -12,5 +12,6 @@ export {
   formatSigned,
   formatSource,
   formatVolume,
+  formatWay,
 } from './format'
 export { dayAndTime, formatDate, formatPartOfDay, formatShortDay } from './formatTime'

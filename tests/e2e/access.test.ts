@@ -16,7 +16,21 @@ interface Screen {
 
 const SCREENS: Screen[] = [
   { name: 'Camp, empty', which: 'mine', hash: '/', ready: 'h1' },
-  { name: 'Stay, with the chart and what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]', prepare: async (page) => {
+  { name: 'Runs, one set and one that cannot be', which: 'demo', hash: '/runs', ready: '[data-testid=add-run]', prepare: async (page) => {
+    for (const usual of ['move-dump-fill', 'gray-to-black']) {
+      await page.getByRole('button', { name: 'Add a run' }).click()
+      await page.getByTestId(`usual-${usual}`).click()
+    }
+    await page.getByRole('button', { name: /^Change Let gray/ }).click()
+    await page.getByTestId('run-dialog').getByLabel('Day', { exact: true }).selectOption({ index: 0 })
+    await page.getByTestId('run-dialog').getByLabel('Part of the day').selectOption('evening')
+    await page.keyboard.press('Escape')
+    await page.getByTestId('nearest').waitFor()
+    await page.getByRole('button', { name: 'Add a run' }).click()
+  } },
+  { name: 'A run', which: 'demo', hash: '/runs?run', ready: '[data-testid=add-run]', prepare: (page) => page.getByRole('button', { name: /^Change / }).first().click() },
+  { name: 'Where you stand', which: 'demo', hash: '/guide/schools', ready: '[data-testid=school-charge]' },
+  { name: 'Stay, with runs, the chart and what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]', prepare: async (page) => {
     await fold(page, 'chart').click()
     await page.locator('[data-testid=plot] svg').first().waitFor()
     await page.getByText('The same as a table').click()

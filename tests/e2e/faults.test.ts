@@ -220,16 +220,16 @@ describe('what was kept cannot be shown', () => {
 describe('code that does not come', () => {
   it('without its workers everything is computed beside the screen, to the same numbers, and said', async () => {
     const { page } = await open('demo')
-    await page.getByTestId('plan-on').waitFor()
+    const progress = (on: Page) => on.getByTestId('risk-progress').innerText()
+    // The last of the waves, not the first that is shown.
+    await expect.poll(() => progress(page), { timeout: 60_000 }).toContain('10,000 of 10,000')
     const right = await page.getByTestId('plan-on').innerText()
     const { page: without, context } = await open('demo', '/settings')
     await context.route('**/job.worker*.js', (route) => route.abort())
     await without.goto(`${inject('demoUrl')}/?again#/`)
     await without.getByText('runs nothing in the background').waitFor()
     await expect.poll(() => without.getByTestId('plan-on').innerText(), { timeout: 60_000 }).toBe(right)
-    await expect
-      .poll(() => without.getByTestId('risk-progress').innerText(), { timeout: 60_000 })
-      .toContain('10,000 of 10,000')
+    await expect.poll(() => progress(without), { timeout: 60_000 }).toContain('10,000 of 10,000')
   })
 
   it('a screen that cannot be loaded says so, and is tried again', async () => {

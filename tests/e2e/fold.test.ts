@@ -19,7 +19,7 @@ describe('sections that fold', () => {
       /^19\s°C, up to 25\s°C, light 06:50–19:30$/,
     )
     await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure first: /)
-    for (const path of ['/stay', '/rig', '/habits', '/log', '/']) {
+    for (const path of ['/stay', '/runs', '/guide/schools', '/rig', '/habits', '/log', '/']) {
       await page.goto(page.url().replace(/#.*/, `#${path}`))
       await page.waitForTimeout(1500)
       expect(await height(page), path).toBeLessThanOrEqual(6 * 844)
@@ -39,7 +39,7 @@ describe('sections that fold', () => {
   it('five places at the thumb, none of them empty; the rest behind More, set apart on a laptop', async () => {
     const { page } = await open('demo', '/', { ...PHONE, isFolded: true })
     const bar = page.getByRole('navigation').last()
-    expect(await bar.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Habits', 'Log', 'More'])
+    expect(await bar.getByRole('link').allInnerTexts()).toEqual(['Camp', 'Stay', 'Runs', 'Log', 'More'])
     await bar.getByRole('link', { name: 'More' }).click()
     await page.getByRole('link', { name: /Another stay, crew or rig/ }).click()
     await page.getByRole('combobox', { name: 'Crew of this stay' }).waitFor()
@@ -48,8 +48,9 @@ describe('sections that fold', () => {
     expect(await top.getByRole('link').allInnerTexts()).toEqual([
       'Camp',
       'Stay',
-      'Habits',
+      'Runs',
       'Log',
+      'Habits',
       'Rig',
       'Settings',
     ])

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from 'playwright-core'
 import { describe, expect, inject, it } from 'vitest'
-import { saved, useBrowser } from './support/app'
+import { atRest, saved, useBrowser } from './support/app'
 
 const open = useBrowser()
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
@@ -16,7 +16,7 @@ describe('by hand', () => {
     await post.scrollIntoViewIfNeeded()
     const level = () => post.getAttribute('aria-valuenow')
     const before = await level()
-    const box = (await post.boundingBox())!
+    const box = await atRest(post)
     const scrolled = await page.evaluate(() => window.scrollY)
     const session = await context.newCDPSession(page)
     const touch = (type: string, x: number, y: number) =>
@@ -33,7 +33,7 @@ describe('by hand', () => {
     await expect.poll(() => page.evaluate(() => window.scrollY)).not.toBe(scrolled)
     expect(await level()).toBe(before)
     // The handle.
-    const handle = (await post.getByTestId('gauge-handle').boundingBox())!
+    const handle = await atRest(post.getByTestId('gauge-handle'))
     expect(Math.min(handle.width, handle.height)).toBeGreaterThanOrEqual(44)
     await swipe(handle.x + 8, handle.y + handle.height / 2, handle.y + handle.height / 2 - 60)
     await expect.poll(async () => Number(await level())).toBeGreaterThan(40)
@@ -41,7 +41,7 @@ describe('by hand', () => {
     await post.press('ArrowUp')
     await expect.poll(level).not.toBe(dragged)
     // A tap.
-    const now = (await post.boundingBox())!
+    const now = await atRest(post)
     await page.touchscreen.tap(now.x + now.width / 2, now.y + now.height / 2)
     await expect.poll(level).toBe('105')
   })

@@ -27,7 +27,8 @@ describe('a stay under way', () => {
     expect(before).toBeLessThan(4)
     await page.getByRole('button', { name: /A day on/ }).click()
     await page.getByTestId('phase').getByText('Day 5.').waitFor()
-    await expect.poll(() => dryDays(page)).toBeLessThan(before - 0.7)
+    // A day of expected use at once; learned anew, what is counted and was not logged was not used: some of it comes back.
+    await expect.poll(() => dryDays(page)).toBeLessThan(before - 0.15)
     expect(await dryDays(page)).toBeGreaterThan(before - 1.4)
     await page.getByRole('button', { name: 'Back to where the demo begins' }).click()
     await expect.poll(() => dryDays(page)).toBe(before)

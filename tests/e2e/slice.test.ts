@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { gzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
-import { dryDays, saved, useBrowser } from './support/app'
+import { atRest, dryDays, saved, useBrowser } from './support/app'
 
 const open = useBrowser()
 
@@ -27,7 +27,7 @@ describe('the thinnest slice', () => {
     await page.getByTestId('stopper-share').first().waitFor()
     await post.scrollIntoViewIfNeeded()
     const before = await dryDays(page)
-    const box = (await post.boundingBox())!
+    const box = await atRest(post)
     const handle = (await post.getByTestId('gauge-handle').boundingBox())!
     await page.mouse.move(handle.x + 8, handle.y + handle.height / 2)
     await page.mouse.down()
@@ -108,7 +108,8 @@ describe('the thinnest slice', () => {
     await expect.poll(strip).toBe(before)
   })
 
-  it('shows the count with less than 130 kB of JavaScript, compressed', async () => {
+  // 130 before there were runs; 170 is the limit of all that is to come.
+  it('shows the count with less than 140 kB of JavaScript, compressed', async () => {
     const { page } = await open('demo', '/', { isFolded: true })
     await saved(page)
     await page.addInitScript(() => {
@@ -130,7 +131,7 @@ describe('the thinnest slice', () => {
     const bytes = bodies.reduce((sum, { text }) => sum + gzipSync(text).length, 0)
     console.log(`JavaScript before the count: ${(bytes / 1000).toFixed(0)} kB gzip in ${bodies.length} files`)
     expect(bodies.length).toBeGreaterThan(0)
-    expect(bytes).toBeLessThan(130_000)
+    expect(bytes).toBeLessThan(140_000)
   })
 
   it.each([

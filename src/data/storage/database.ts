@@ -15,6 +15,7 @@ const LISTS_OF = {
   3: ['rigs', 'crews', 'habits', 'stays'],
   4: ['rigs', 'crews', 'habits', 'stays'],
   5: ['rigs', 'crews', 'habits', 'stays'],
+  6: ['rigs', 'crews', 'habits', 'stays'],
 } as const
 
 /** The owner's data and the demo's are two databases; neither ever touches the other. */
@@ -54,8 +55,11 @@ export class DryCountDatabase extends Dexie {
       .upgrade(rowsUpgrade(LISTS_OF[4], (documents) => documents.entityFromVersion3))
     this.version(5)
       .stores({ log: 'id, [stay+utc]' })
+      .upgrade(rowsUpgrade(LISTS_OF[5], (documents) => documents.entityFromVersion4))
+    this.version(6)
+      .stores({})
       .upgrade(async (transaction) => {
-        await rowsUpgrade(LISTS_OF[5], (documents) => documents.entityFromVersion4)(transaction)
+        await rowsUpgrade(LISTS_OF[6], (documents) => documents.entityFromVersion5)(transaction)
         await checkUpgraded(transaction)
       })
   }

@@ -19,6 +19,10 @@ export type EditLabel =
   | 'log'
   | 'shakedown'
   | 'take-over'
+  | 'run'
+  | 'place'
+  | 'school'
+  | 'site'
 
 /** A change of the document as a function, so that it can be made again on top of another tab's edit. */
 export interface Edit {

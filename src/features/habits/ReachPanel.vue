@@ -123,6 +123,7 @@ function saveFlush() {
     >
       {{ answer }}
     </p>
+    <p v-if="search.result.value?.isTried" class="mt-1 text-soft">{{ t.runs.tried }}</p>
     <p v-if="search.isGone.value" class="mt-3 text-soft" role="status">{{ t.reach.gone }}</p>
     <ul
       v-if="heldBack.length > 0"

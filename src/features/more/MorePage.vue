@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { SCHOOLS, type School } from '@/core/model'
 import { UNIT_SYSTEMS, systemOf } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -21,7 +22,17 @@ const units = computed(() => {
   )
   return isWhole ? t.more.systems[system] : t.more.mixed(t.more.systems[system])
 })
+const own = computed(() => {
+  const sides = forecast.crew?.schools.sides
+  const all = Object.keys(SCHOOLS) as School[]
+  return t.schools.answer(sides ? all.filter((one) => sides[one] !== SCHOOLS[one][0]).length : 0, all.length)
+})
 const entries = computed(() => [
+  {
+    to: '/habits',
+    name: t.app.nav.habits,
+    answer: t.more.habits(forecast.habitsOn.length),
+  },
   {
     to: '/rig',
     name: t.app.nav.rig,
@@ -29,6 +40,7 @@ const entries = computed(() => [
       ? t.more.rig(forecast.rig.name, forecast.rig.containers.map(({ name }) => name).join(', '))
       : t.more.noRig,
   },
+  { to: '/guide/schools', name: t.schools.title, answer: own.value },
   {
     to: '/settings',
     name: t.app.nav.settings,

@@ -27,14 +27,14 @@ const room = computed(() =>
 )
 const now = computed(() => {
   const { model, result } = forecast
-  return model && result ? aboardKg(props.rig, model, result.ledger, -1) : 0
+  return model && result ? aboardKg(model, result.ledger, -1) : 0
 })
 const days = computed(() => {
   const { model, result } = forecast
   if (!model || !result) return []
   const parts = partAt(model, wallDaysBetween(model.start, props.stay.leaveAt)) + 1
   const zero = dayZero(props.stay.start)
-  return aboardByDay(props.rig, model, result.ledger, parts).map(({ day, most }) => ({
+  return aboardByDay(model, result.ledger, parts).map(({ day, most }) => ({
     most,
     label: formatDate(addWallDays(zero, day)),
     short: formatShortDay(addWallDays(zero, day)),

@@ -34,6 +34,11 @@ function save({ key, of }: TankField, value: number) {
     Object.assign(quantity, owned(value))
   })
 }
+/** kg that a vehicle may carry, to be typed over. */
+const FIRST_PAYLOAD_KG = 100
+function toggleRides(draft: Container) {
+  if ('payload' in draft) draft.payload = draft.payload ? null : owned(FIRST_PAYLOAD_KG)
+}
 const bin = computed(() => (props.container.kind === 'solids' ? props.container : null))
 const media = (['long', 'short'] as const).map((value) => ({ value, label: t.media[value] }))
 const full = computed(() => fullKg(props.container))
@@ -93,6 +98,13 @@ function wordsOf({ key }: TankField): string | null {
       class="justify-self-start"
       @click="edit(null, (draft, id) => toggleLight(draft, id, container.id))"
       >{{ container.light ? t.tank.noLight : t.tank.hasLight }}</AppButton
+    >
+    <AppButton
+      v-if="'payload' in container"
+      kind="quiet"
+      class="justify-self-start"
+      @click="set('payload', toggleRides)"
+      >{{ container.payload ? t.tank.onTheRig : t.tank.inVehicle }}</AppButton
     >
     <template v-if="'shape' in container">
       <AppButton

@@ -19,6 +19,12 @@ function allFields(container: Container): TankField[] {
   return [
     field('spread', t.sure.capacityOff, 'percent', [0, 1], (of) => ('spread' in of ? of.spread : null)),
     field('shell', t.tank.shell, 'mass', [0, LIMITS.kg.max], (of) => ('shell' in of ? of.shell : null)),
+    field('residue', t.tank.residue, 'volume', [0, container.capacity.value], (of) =>
+      'residue' in of ? of.residue : null,
+    ),
+    field('payload', t.tank.ridesIn, 'mass', [0, LIMITS.payloadKg.max], (of) =>
+      'payload' in of ? of.payload : null,
+    ),
     field('perUse', t.tank.perUse, 'mass', [0, LIMITS.kg.max], (of) => ('perUse' in of ? of.perUse : null)),
     field(
       'otherCapacity',

@@ -30,7 +30,7 @@ export function useRigAnswers() {
   function weight(rig: Rig): string {
     const { model, result } = forecast
     if (!model || !result) return ''
-    const now = aboardKg(rig, model, result.ledger, -1)
+    const now = aboardKg(model, result.ledger, -1)
     if (!rig.payload) return t.weight.noLimit(mass(now))
     const room = rig.payload.limit.value - rig.payload.other.value
     return now > room

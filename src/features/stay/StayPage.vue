@@ -4,8 +4,9 @@ import CrewPersons from './CrewPersons.vue'
 import CrewUses from './CrewUses.vue'
 import StayAssumptions from './StayAssumptions.vue'
 import StayLand from './StayLand.vue'
+import StaySite from './StaySite.vue'
 import StayWeather from './StayWeather.vue'
-import StayHeadline from './StayHeadline.vue'
+import StayHeadline from '@/parts/count/StayHeadline.vue'
 import StayWhen from './StayWhen.vue'
 import StayWhich from './StayWhich.vue'
 import TheBoard from './board/TheBoard.vue'
@@ -26,6 +27,7 @@ const sections = computed(() => [
   { id: 'chart', title: t.chart.title },
   { id: 'who', title: t.stay.who },
   { id: 'weather', title: t.weather.title },
+  { id: 'site', title: t.site.title },
   { id: 'land', title: t.land.title },
   { id: 'uses', title: t.stay.uses },
   { id: 'when', title: t.stay.when },
@@ -51,6 +53,9 @@ const sections = computed(() => [
       </FoldSection>
       <FoldSection id="weather" :title="t.weather.title" :answer="answers.weather">
         <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
+      </FoldSection>
+      <FoldSection id="site" :title="t.site.title" :answer="answers.site">
+        <StaySite :stay="forecast.stay" />
       </FoldSection>
       <FoldSection id="land" :title="t.land.title" :answer="answers.land">
         <StayLand :stay="forecast.stay" />

@@ -43,6 +43,24 @@ export function useStayAnswers() {
       .filter((words) => words !== null)
       .join(', ')
   }
+  function site({
+    site: { water, sewer, toilets, isPrivate, stayLimit, quiet },
+    start,
+    leaveAt,
+  }: Stay): string {
+    const nights = nightsBetween(start, leaveAt)
+    if (stayLimit !== null && nights > stayLimit) return t.site.overLimit(nights, stayLimit)
+    const parts = [
+      water === 'none' && sewer === 'none' ? t.site.nothing : null,
+      water === 'none' ? null : `${t.site.water}: ${t.site.waters[water]}`,
+      sewer === 'none' ? null : `${t.site.sewer}: ${t.site.sewers[sewer]}`,
+      toilets ? t.site.toilets : null,
+      isPrivate ? null : t.site.overlooked,
+      stayLimit === null ? null : t.site.limit(stayLimit),
+      quiet ? `${t.site.quiet} ${quiet.from}–${quiet.until}` : null,
+    ]
+    return parts.filter((part) => part !== null).join('; ')
+  }
   function land({ rules }: Stay): string {
     const over = landUse.over.value[0]
     if (over) return t.land.over(t.landRules[over.rule], volume(over.most), volume(over.allowed))
@@ -66,6 +84,7 @@ export function useStayAnswers() {
       chart: chart.value,
       who: who(crew, stay),
       weather: weather(stay),
+      site: site(stay),
       land: land(stay),
       uses: uses(crew),
       when: `${nights}, ${formatDate(stay.start)} – ${formatDate(stay.leaveAt, clock.now)}`,

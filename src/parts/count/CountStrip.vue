@@ -30,7 +30,9 @@ const risk = useRiskWords()
         :class="words.lasts ? 'text-soft' : 'text-oxide'"
         >{{ words.stopper }}</span
       >
-      <span class="whitespace-nowrap text-soft">{{ t.count.averageStrip(words.strip) }}</span>
+      <span class="whitespace-nowrap text-soft lg:max-xl:hidden">{{
+        t.count.averageStrip(words.strip)
+      }}</span>
     </span>
     <span class="sr-only">{{ t.count.why }}</span>
   </button>

@@ -17,6 +17,15 @@ const props = defineProps<{
 }>()
 const roomForNights = computed(() => t.risk.nights(props.words.nights, t.risk.of100(50)))
 const figure = computed(() => props.risk?.figure ?? props.words.figure)
+const label = computed(() => {
+  const { runs } = props.words
+  if (runs) return props.risk ? t.count.planOnWith(runs.count) : t.count.averageWith(runs.count)
+  return props.risk ? t.risk.planOn : t.count.onAverageYouHave
+})
+const daysWord = computed(() => {
+  if (props.words.isLeft) return t.count.moreDays(figure.value)
+  return props.words.runs ? t.count.holds(figure.value) : t.count.dryDays(figure.value)
+})
 const isBeyond = computed(() => (props.risk ? props.risk.planOn.isBeyond : props.words.isBeyond))
 /** Under way the levels and the keys want their room on a phone. */
 const figureSize = computed(() => {
@@ -41,7 +50,7 @@ const tallyWidth = computed(() => {
   >
     <div>
       <h2 id="the-count" class="text-[0.95rem] font-semibold text-soft">
-        {{ risk ? t.risk.planOn : t.count.onAverageYouHave }}
+        {{ label }}
       </h2>
       <p class="flex items-end gap-3">
         <span v-if="isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
@@ -52,11 +61,11 @@ const tallyWidth = computed(() => {
           >{{ figure }}</span
         >
         <span class="figure pb-1.5 text-2xl leading-[1.05] font-semibold sm:pb-3 sm:text-[1.7rem]">{{
-          words.isLeft ? t.count.moreDays(figure) : t.count.dryDays(figure)
+          daysWord
         }}</span>
       </p>
       <p v-if="!compact && !words.isLeft" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">
-        {{ t.count.explained }}
+        {{ words.runs ? t.count.explainedRuns : t.count.explained }}
       </p>
     </div>
     <div class="min-w-0">
@@ -69,6 +78,9 @@ const tallyWidth = computed(() => {
       <!-- As much room as the chances will take, so that nothing moves when they arrive. -->
       <p v-else class="invisible mt-1 text-lg leading-snug" aria-hidden="true">
         0.0 {{ t.risk.rest('0.0', '0.0') }} <span class="font-semibold">{{ roomForNights }}</span>
+      </p>
+      <p v-if="words.runs" class="mt-1 text-lg leading-snug text-soft" data-testid="count-dry">
+        {{ words.runs.dry }}
       </p>
       <TallyMarks
         :planned="words.nights"

@@ -1,21 +1,24 @@
 import { computed } from 'vue'
 import type { Count } from '@/core/count'
-import type { Model, Stay } from '@/core/model'
+import { HOOKUP_RUN, type Model, type Stay } from '@/core/model'
 import { dayZero, nightsBetween, wallDaysBetween, type WallTime } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useClockStore } from '@/data/clockStore'
 import { formatDate, formatDays, formatNumber, formatPartOfDay } from '@/texts'
 import * as t from '@/texts/t'
 
-export type CountWords = ReturnType<typeof countWords>
+export type CountWords = ReturnType<typeof countWords> & {
+  runs?: ReturnType<typeof runWords>
+}
 
 /** The current count in words. Null without a stay. */
 export function useCountWords() {
   const forecast = useForecastStore()
   const clock = useClockStore()
   return computed(() => {
-    const { stay, result, model } = forecast
-    return stay && result && model ? countWords(stay, model, result, clock.now) : null
+    const { stay, result, dry, model } = forecast
+    if (!stay || !result || !dry || !model) return null
+    return { ...countWords(stay, model, result, clock.now), runs: runWords(model, dry) }
   })
 }
 
@@ -46,4 +49,13 @@ export function countWords(stay: Stay, model: Model, result: Count, now: WallTim
     short: result.days === null ? 0 : Math.max(0, nights - Math.floor(result.days + 1e-9)),
     strip: result.days === null ? t.count.stripBeyond(horizon) : formatDays(result.days),
   }
+}
+
+/** How many runs the count stands on, and what it would be without them; null where none is set. */
+function runWords(model: Model, dry: Count) {
+  const set = model.runs.filter(({ id }) => id !== HOOKUP_RUN).length
+  if (set === 0) return null
+  const stopper = model.containers.find(({ id }) => id === dry.stopper)?.name ?? null
+  const days = dry.days === null ? t.count.beyond(formatNumber(model.horizonDays, 0)) : formatDays(dry.days)
+  return { count: set, dry: t.count.withoutRuns(days, stopper) }
 }

@@ -12,7 +12,7 @@ const activity = (closer: number, uses: number, usual: number, perUse: number, i
 })
 const told = (reasons: Reason[]) =>
   storyReasons(
-    { days: 4, stopper: 'gray', hotDays: 0, hotDaysGiven: 0, reasons },
+    { days: 4, stopper: 'gray', hotDays: 0, hotDaysGiven: 0, since: null, reasons },
     (id) => ({ shower: 'Shower', dishes: 'Washing-up' })[id] ?? '',
   )
 

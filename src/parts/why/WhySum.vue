@@ -5,6 +5,7 @@ import { addWallDays } from '@/core/calendar'
 import { explainAt, explainCount, explainLevel, inputsOf, type Term } from '@/core/explain'
 import { FLOW_ENDS, type FlowEnd } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
+import { whenOf } from '@/parts/runs/useRuns'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatFigures, formatPartOfDay } from '@/texts'
 import * as t from '@/texts/t'
@@ -50,6 +51,14 @@ const activityName = (id: string) =>
   forecast.model?.activities.find((activity) => activity.id === id)?.name ?? id
 const other = (term: Term) => (term.amount > 0 ? t.why.into(nameOf(term.from)) : t.why.outOf(nameOf(term.to)))
 const inputs = ({ activity }: Term) => (forecast.stayCase ? inputsOf(forecast.stayCase, activity) : [])
+const NOTHING = 0.05
+/** A run of the stay, or what stands open at a hookup. */
+function runOf(id: string) {
+  const run = forecast.stay?.runs.find((one) => one.id === id)
+  return run && forecast.stay
+    ? { name: run.name, when: whenOf(forecast.stay, run) }
+    : { name: t.runs.hookup, when: t.site.title }
+}
 const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.abs(litres))}`
 </script>
 
@@ -78,6 +87,21 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
       </summary>
       <WhyInputs :activity-id="term.activity" :inputs="inputs(term)" />
     </details>
+    <p
+      v-for="term in sum.runs"
+      :key="term.run"
+      class="flex min-h-12 items-baseline gap-3 border-b border-line py-2"
+      data-testid="why-run"
+    >
+      <span class="grow">
+        <span class="font-bold">{{ runOf(term.run).name }}</span>
+        <span class="text-soft">, {{ runOf(term.run).when }}</span>
+        <span v-if="term.undone > NOTHING" class="figure block text-[0.95rem] text-soft">{{
+          t.runs.why.undone(amount(term.undone), t.runs.why.bounds[term.bound])
+        }}</span>
+      </span>
+      <span class="figure text-lg font-bold whitespace-nowrap">{{ signed(term.amount) }}</span>
+    </p>
     <p
       class="flex justify-between gap-4 border-t-2 border-ink py-2 text-lg font-bold"
       data-testid="why-total"

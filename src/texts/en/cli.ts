@@ -11,6 +11,7 @@ FILE is a Dry Count document; - reads standard input.
 Options: --stay ID   the stay (default: the document's current stay)
          --horizon DAYS   how far to look ahead
          --now TIME   count from there, a time of the stay (count, risk and learn)
+         --with-runs   play the runs that are set (count and risk)
          --seed N   the luck of the trips, a whole number (default 1)
          --trials N   how many trips (default 10000)`,
   unknownCommand: (found: string) => `unknown command '${found}'; known: count, risk, habits, learn`,

@@ -5,6 +5,7 @@ import { spelled } from './numbers'
 export const count = {
   onAverageYouHave: 'On average you have',
   explained: 'Dry days end when the first tank meets its limit, if nobody dumps or refills.',
+  explainedRuns: 'It holds until the first tank meets its limit, with the runs that are set.',
   planOnStrip: 'to plan on',
   averageStrip: (days: string) => `average ${days}`,
   dryDays: (days: string) => (days === '1' ? 'dry day' : 'dry days'),
@@ -23,6 +24,13 @@ export const count = {
   tally: (nights: number, whole: string) => `${nights} nights planned; ${whole} of them dry`,
   why: 'Why?',
   onAverage: 'On average',
+  planOnWith: (runs: number) =>
+    runs === 1 ? 'With your run you can plan on' : `With your ${runs} runs you can plan on`,
+  averageWith: (runs: number) =>
+    runs === 1 ? 'With your run you have on average' : `With your ${runs} runs you have on average`,
+  holds: (days: string) => (days === '1' ? 'day' : 'days'),
+  withoutRuns: (days: string, stopper: string | null) =>
+    `Without a run: ${days} dry ${days === '1' ? 'day' : 'days'}${stopper === null ? '' : `, then ${stopper} stops you`}.`,
 }
 
 export const risk = {
@@ -46,7 +54,7 @@ export const risk = {
   spread: 'Ten thousand trips by the days they last',
   stay: 'you leave',
   table: 'The chances as a table',
-  lasts: 'Dry for',
+  lasts: 'Lasts',
   chance: 'Trips',
   days: (n: number) => (n === 1 ? '1 day' : `${n} days`),
   stoppers: 'What stops them',

@@ -36,6 +36,8 @@ export const faults: Record<FaultCode, Words> = {
   'level-missing': ({ found }) => `The stay has no starting level for ${found}.`,
   'level-unknown': ({ found }) => `A starting level names ${found}, which the rig does not have.`,
   'reserve-over-capacity': () => 'The reserve must be smaller than the tank.',
+  'step-astray': () =>
+    'A step of an errand must say from where to where: waste never goes into fresh water, and a bin is emptied by itself.',
   'ends-before-start': () => 'You leave before you arrive.',
   'beyond-horizon': ({ expected }) => `The stay is longer than the ${expected} days Dry Count looks ahead.`,
   'days-reversed': ({ found }) => `The days run backwards: ${found}.`,

@@ -6,6 +6,7 @@ export const more = {
   settings: (units: string, look: string, kept: string) => `${units}; look: ${look.toLowerCase()}; ${kept}`,
   rig: (name: string, tanks: string) => `${name}: ${tanks}`,
   noRig: 'None yet',
+  habits: (on: number) => (on === 0 ? 'None is on' : on === 1 ? 'One is on' : `${on} are on`),
   start: 'Set up another stay',
   startAnswer: 'The guide: rig, people, dates, in two minutes',
   switch: 'Another stay, crew or rig',

@@ -27,6 +27,10 @@ export const rig = {
 }
 
 export const tank = {
+  residue: 'Stays behind when emptied',
+  ridesIn: 'Its vehicle may carry',
+  inVehicle: 'It rides in the tow vehicle',
+  onTheRig: 'It rides on the rig or is towed',
   more: (name: string) => `More about ${name}`,
   spares: (n: number) => (n === 0 ? 'No spare' : n === 1 ? 'One spare' : `${n} spares`),
   fewer: 'One spare less',

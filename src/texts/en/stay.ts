@@ -71,7 +71,7 @@ export const board = {
   firstDay: (habit: string) => `${habit}: first day`,
   lastDay: (habit: string) => `${habit}: last day`,
   habitOff: (habit: string) => `${habit}: off`,
-  hint: 'Tap a level to see its sum; tap a stroke to send somebody off for that part of the day; drag the ends of a habit.',
+  hint: 'Tap a level to see its sum; tap a stroke to send somebody off for that part of the day; drag a run, or the ends of a habit.',
 }
 
 export const land = {

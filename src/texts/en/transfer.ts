@@ -1,6 +1,7 @@
 /** Gray to black. */
 
 export const transfer = {
+  setRun: 'Set it as a run',
   title: 'Gray to black',
   lead: 'Let gray run into a roomier black tank through the outlet, behind its shut end valve.',
   when: 'When',

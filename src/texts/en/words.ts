@@ -89,6 +89,7 @@ export const gearNames = {
   'lidded-bin': 'a lidded bin',
   'shower-bag': 'a shower bag or hand-pumped vessel',
   'water-jugs': 'jugs of water',
+  macerator: 'a macerator pump',
 } satisfies Record<Gear, string>
 
 export const landRules = {

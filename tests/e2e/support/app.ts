@@ -1,5 +1,5 @@
 import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest'
-import type { Browser, BrowserContext, BrowserContextOptions, Page } from 'playwright-core'
+import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from 'playwright-core'
 import { launch } from './browser'
 
 export interface App {
@@ -10,7 +10,8 @@ export interface App {
 }
 
 const SECTIONS = [
-  ...['risk', 'assumptions', 'who', 'weather', 'land', 'uses', 'when', 'which'],
+  ...['risk', 'assumptions', 'who', 'weather', 'land', 'uses', 'when', 'which', 'site'],
+  ...['cost', 'places', 'dump', 'road', 'toilet', 'care', 'numbers'],
   ...['tanks', 'map', 'outlets', 'weight', 'gear', 'preset'],
   ...['reach', 'flush', 'habits-others', 'habits-blocked'],
   ...['learned', 'agreement', 'counted', 'shakedown', 'csv'],
@@ -110,4 +111,19 @@ export async function goTo(page: Page, name: string): Promise<void> {
     .getByRole('main')
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .click()
+}
+
+/** Where something stands once nothing moves it any more: a scroll runs on for a while after its finger. */
+export async function atRest(thing: Locator) {
+  let last = ''
+  let quiet = 0
+  await expect
+    .poll(async () => {
+      const box = JSON.stringify(await thing.boundingBox())
+      quiet = box === last ? quiet + 1 : 0
+      last = box
+      return quiet
+    })
+    .toBeGreaterThan(3)
+  return (await thing.boundingBox())!
 }

@@ -3,7 +3,11 @@ import { computed, ref } from 'vue'
 import { partAt, levelAt } from '@/core/count'
 import type { TankContainer } from '@/core/model'
 import { daysByTransfer, transferMoments, transferOf } from '@/core/transfer'
-import { roundIn } from '@/core/quantities'
+import { PARTS } from '@/core/calendar'
+import { owned, roundIn } from '@/core/quantities'
+import { useRuns } from '@/parts/runs/useRuns'
+import AppButton from '@/ui/AppButton.vue'
+import { useRouter } from 'vue-router'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import NoStay from '@/parts/NoStay.vue'
@@ -18,6 +22,8 @@ import TransferPicture from './TransferPicture.vue'
 const forecast = useForecastStore()
 const { volume } = useAmounts()
 const settings = useSettingsStore()
+const runs = useRuns()
+const router = useRouter()
 const length = (metres: number) => formatQuantity(metres, 'length', settings.units)
 const errorL = ref(roundIn(8, settings.units.volume))
 const chosen = ref<{ gray: string | null; black: string | null }>({ gray: null, black: null })
@@ -62,6 +68,31 @@ const picture = computed(() => {
 })
 const moved = computed(() => (answer.value?.ok ? answer.value.value.volume : 0))
 
+/** The same as a run of the stay: what it moves then follows the levels. */
+function setRun() {
+  const { model } = forecast
+  if (!answer.value?.ok || !model) return
+  const { gray: from, black: to } = answer.value
+  const none = owned(0)
+  const result = runs.add([
+    {
+      id: runs.newId(),
+      name: t.runs.usual['gray-to-black'],
+      kind: 'gray-to-black',
+      day: model.grid.day[part.value]!,
+      part: PARTS[model.grid.part[part.value]!]!,
+      place: null,
+      steps: [{ do: 'by-head', from, to, amount: { as: 'head', within: owned(errorL.value) }, loads: 1 }],
+      minutes: owned(MINUTES),
+      kilometres: none,
+      fee: none,
+      bother: owned(1),
+    },
+  ])
+  if (result.ok) void router.push('/runs')
+}
+const MINUTES = 10
+
 function setError(litres: number) {
   errorL.value = litres
   return { ok: true as const }
@@ -95,6 +126,7 @@ function setError(litres: number) {
               }}
             </p>
             <p class="mt-1 text-soft">{{ t.transfer.bound[answer.value.bound] }}</p>
+            <AppButton class="mt-3" @click="setRun">{{ t.transfer.setRun }}</AppButton>
           </template>
           <p v-else-if="answer" class="text-2xl leading-snug font-bold">
             {{ t.transfer.refused[answer.refusal] }}

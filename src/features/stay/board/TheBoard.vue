@@ -5,6 +5,8 @@ import BoardHabits from './BoardHabits.vue'
 import BoardPeople from './BoardPeople.vue'
 import BoardChance from './BoardChance.vue'
 import BoardRow from './BoardRow.vue'
+import BoardRuns from './BoardRuns.vue'
+import RunDialog from '@/parts/runs/RunDialog.vue'
 import BoardWeather from './BoardWeather.vue'
 import { useBoard } from './useBoard'
 import { useElementSize, useMediaQuery } from '@vueuse/core'
@@ -90,6 +92,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
               />
             </div>
           </div>
+          <BoardRuns :board="board" :day-width="dayWidth" />
           <BoardChance :board="board" />
           <BoardHabits :board="board" :day-width="dayWidth" />
           <div
@@ -108,5 +111,6 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
         </div>
       </div>
     </div>
+    <RunDialog />
   </section>
 </template>

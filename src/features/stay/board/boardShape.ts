@@ -41,9 +41,10 @@ export function boardCells(model: Model, counted: Count, container: number, days
     const endX = (grid.part[i]! + 1) / PARTS_PER_DAY
     const past = (level: number) =>
       limit === null ? 0 : Math.max(0, side === 'supply' ? limit - level : level - limit)
+    const { afterRuns } = counted.ledger
     const cell = cells[day] ?? {
       day,
-      profile: [{ x: startX, share: before / capacity }],
+      profile: [{ x: startX, share: beforeRuns(model, counted, container, i) / capacity }],
       endL: 0,
       overL: 0,
       wasOver: past(before) > BREACH_TOLERANCE,
@@ -51,6 +52,8 @@ export function boardCells(model: Model, counted: Count, container: number, days
       lived: [],
       marks: [],
     }
+    // A run is done at once, at the start of its part.
+    if (afterRuns.has(i)) cell.profile.push({ x: startX, share: before / capacity })
     cell.profile.push({ x: endX, share: after / capacity })
     cell.endL = after
     cell.part = i
@@ -58,6 +61,13 @@ export function boardCells(model: Model, counted: Count, container: number, days
     cells[day] = cell
   }
   return cells.filter((cell) => cell !== undefined)
+}
+
+/** The level at the start of a part, before its runs. */
+function beforeRuns(model: Model, { ledger }: Count, container: number, part: number): number {
+  return part === 0
+    ? model.containers[container]!.start
+    : ledger.levels[container * model.grid.count + part - 1]!
 }
 
 /**

@@ -1,0 +1,145 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, expect, it, vi } from 'vitest'
+import { trailerDemo } from '../../scripts/demo/trailer'
+import { trailerLog } from '../../scripts/demo/trailerLog'
+import { heldClient } from '../../tests/support/heldClient'
+import { count } from '@/core/count'
+import { compile } from '@/core/model'
+import { learnStay } from '@/core/underway'
+import { useClockStore } from './clockStore'
+import { useForecastStore } from './forecastStore'
+import { useLogStore } from './logStore'
+import { useRiskStore } from './riskStore'
+import { SEED } from './seed'
+import { openMemoryStore } from './storage/memoryStore'
+import { useUnderWayStore } from './underWayStore'
+import { useWorkspaceStore } from './workspaceStore'
+
+let held = heldClient()
+vi.mock('@/workers', async (original) => ({
+  ...(await original<typeof import('@/workers')>()),
+  jobClient: () => held.client,
+}))
+vi.stubGlobal('navigator', { hardwareConcurrency: 2 })
+
+beforeEach(async () => {
+  await import('@/workers')
+  held = heldClient()
+  setActivePinia(createPinia())
+})
+
+async function open(at = '2027-09-14T15:20') {
+  const [workspace, clock, logs] = [useWorkspaceStore(), useClockStore(), useLogStore()]
+  workspace.space = 'demo'
+  clock.follow('demo')
+  clock.backToStart()
+  clock.move((Date.parse(`${at}Z`) - Date.parse(`${clock.now}Z`)) / 86_400_000)
+  const [underWay, forecast] = [useUnderWayStore(), useForecastStore()]
+  await workspace.open(
+    () => openMemoryStore('', trailerDemo(), trailerLog()),
+    'kept',
+    () => 0,
+  )
+  await vi.waitFor(() => expect(logs.isLoaded).toBe(true))
+  /** Lets the worker answer what it was asked. */
+  const learn = async () => {
+    const asked = () => held.asked.filter(({ job }) => job === 'learn').length
+    const before = asked()
+    await vi.waitFor(() => expect(asked()).toBeGreaterThan(Math.max(0, before - 1)))
+    await held.go()
+  }
+  return { workspace, clock, logs, underWay, forecast, learn }
+}
+const levelOf = (stayCase: ReturnType<typeof useUnderWayStore>['stayCase'], id: string) =>
+  stayCase!.now!.levels.find(({ container }) => container === id)!.level
+
+it('a stay is counted from its start while it is planned, from now while it is under way, and as planned when it is over', async () => {
+  const { clock, underWay, forecast } = await open('2027-09-10T12:00')
+  expect([underWay.phase, underWay.at, forecast.model!.start]).toEqual(['planned', null, '2027-09-11T16:00'])
+  expect(forecast.today).toBe(0)
+  clock.move(2)
+  expect([underWay.phase, forecast.model!.start, forecast.today]).toEqual([
+    'under-way',
+    '2027-09-12T12:00',
+    1,
+  ])
+  clock.move(30)
+  expect([underWay.phase, underWay.at]).toEqual(['over', '2027-09-23T11:00'])
+  expect(forecast.model!.start).toBe('2027-09-11T16:00')
+})
+
+it('counts by the plan until the log is learned, then stands on it as the core does', async () => {
+  const { underWay, forecast, learn } = await open()
+  expect([underWay.learned, underWay.isReady]).toEqual([null, false])
+  const plan = forecast.result!.days
+  await learn()
+  expect(underWay.isReady).toBe(true)
+  const { planCase, stayCase } = underWay
+  const known = learnStay({
+    stayCase: planCase!,
+    log: trailerLog(),
+    earlier: [],
+    at: '2027-09-14T15:20',
+    seed: SEED,
+  })
+  expect(stayCase!.now!.levels).toEqual(known.now.levels)
+  expect(forecast.result!.days).toBe(count(compile(stayCase!)).days)
+  expect(forecast.result!.days).not.toBe(plan)
+})
+
+it('chances wait for what is known: of the plan’s level alone they would be too narrow', async () => {
+  const { learn } = await open()
+  const risk = useRiskStore()
+  await held.settle()
+  expect(held.asked.some(({ job }) => job === 'sample')).toBe(false)
+  await learn()
+  await held.settle()
+  await vi.waitFor(() => expect(held.asked.some(({ job }) => job === 'sample')).toBe(true))
+  expect(risk.state).toBe('running')
+})
+
+it('takes a use in at once, its undo too, and learns anew behind it', async () => {
+  const { workspace, clock, logs, underWay, learn } = await open()
+  await learn()
+  const before = underWay.stayCase!
+  const asked = held.asked.length
+  logs.add([
+    { kind: 'use', at: clock.now, activity: 'shower', n: 2, person: null, litres: null, minutes: null },
+  ])
+  const after = levelOf(underWay.stayCase, 'gray')
+  expect(after).toBeGreaterThan(levelOf(before, 'gray') + 15)
+  await vi.waitFor(() => expect(held.asked.length).toBeGreaterThan(asked))
+  await held.go()
+  expect(Math.abs(levelOf(underWay.stayCase, 'gray') - after)).toBeLessThan(2)
+  await workspace.settled()
+  await workspace.undo()
+  expect(levelOf(underWay.stayCase, 'gray')).toBeLessThan(after - 15)
+})
+
+it('goes on with the clock, remembers what it learned, and says where nothing can be learned', async () => {
+  const first = await open()
+  await first.learn()
+  const gray = levelOf(first.underWay.stayCase, 'gray')
+  first.clock.move(0.5)
+  expect(levelOf(first.underWay.stayCase, 'gray')).toBeGreaterThan(gray)
+  // A page that is opened anew shows the means at once, before any worker has answered.
+  setActivePinia(createPinia())
+  held = heldClient()
+  held.state.isBroken = true
+  const again = await open()
+  await vi.waitFor(() => expect(again.underWay.hasFailed).toBe(true))
+  expect([again.underWay.isReady, again.underWay.learned]).toEqual([true, null])
+  expect(again.forecast.result!.days).not.toBeNull()
+})
+
+it('an edit of the plan counts at once on what is known; of another crew it counts by the plan until it is learned', async () => {
+  const { workspace, underWay, forecast, learn } = await open()
+  await learn()
+  const gray = levelOf(underWay.stayCase, 'gray')
+  workspace.edit('rig', (draft) => void (draft.rigs[0]!.name = 'Other'))
+  expect(levelOf(underWay.stayCase, 'gray')).toBe(gray)
+  workspace.edit('crew', (draft) => void draft.crews[0]!.activities.pop())
+  expect(underWay.learned).toBeNull()
+  expect(underWay.stayCase!.now!.draws).toBeNull()
+  expect(forecast.result!.days).not.toBeNull()
+})

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import * as t from '@/texts/t'
+
+/** One question with its sides, each with its reason. */
+const props = defineProps<{
+  question: string
+  ask: string
+  why: string
+  changes: string
+  sides: Record<string, { name: string; reason: string }>
+  /** The side that is taken until the owner takes one. */
+  first: string
+  side: string
+}>()
+defineEmits<{ take: [side: string] }>()
+const inOrder = computed(() =>
+  Object.entries(props.sides).sort(([a], [b]) => Number(b === props.first) - Number(a === props.first)),
+)
+</script>
+
+<template>
+  <section class="border-t border-line py-3" :data-testid="`school-${question}`">
+    <h3 :id="`ask-${question}`" class="text-lg leading-tight font-bold">{{ ask }}</h3>
+    <div
+      role="radiogroup"
+      :aria-labelledby="`ask-${question}`"
+      class="mt-2 grid gap-2 sm:grid-cols-2 lg:grid-cols-3"
+    >
+      <button
+        v-for="[id, { name, reason }] in inOrder"
+        :key="id"
+        type="button"
+        role="radio"
+        :aria-checked="side === id"
+        class="min-h-14 border-2 px-3 py-2 text-left leading-snug"
+        :class="side === id ? 'border-ink bg-ink text-paper' : 'border-line'"
+        @click="$emit('take', id)"
+      >
+        <span class="block font-semibold"
+          >{{ name }}<span v-if="id === first" class="font-normal">, {{ t.schools.isDefault }}</span></span
+        >
+        <span class="block text-[0.95rem]">{{ reason }}</span>
+      </button>
+    </div>
+    <p class="mt-1 text-[0.95rem] text-soft">{{ t.schools.why(why) }} {{ t.schools.changes(changes) }}</p>
+  </section>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { blocks, type RunAnswer } from '@/core/schedule'
+import { useForecastStore } from '@/data/forecastStore'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import { useNearest, useRuns, whenOf } from './useRuns'
+import { useInstead } from './useInstead'
+import { useRunWords } from './useRunWords'
+
+/** Why a run cannot be done as it is set, with the nearest that works; and what there is to know of it. */
+const props = defineProps<{ answer: RunAnswer }>()
+const forecast = useForecastStore()
+const runs = useRuns()
+const words = useRunWords()
+const { nearest, isLooking } = useNearest(() => props.answer)
+const instead = useInstead(() => props.answer)
+const isBlocked = computed(() => props.answer.troubles.some(blocks))
+</script>
+
+<template>
+  <div v-if="answer.troubles.length > 0" :data-testid="`troubles-${answer.run.id}`">
+    <ul>
+      <li
+        v-for="(one, k) in answer.troubles"
+        :key="k"
+        :class="blocks(one) ? 'font-semibold text-oxide' : 'text-soft'"
+      >
+        {{ words.trouble(one, answer) }}
+      </li>
+    </ul>
+    <div v-if="isBlocked" class="mt-1 flex flex-wrap gap-2">
+      <p v-if="isLooking" class="text-soft">{{ t.runs.finding }}</p>
+      <AppButton v-else-if="nearest" data-testid="nearest" @click="runs.move(answer.run.id, nearest)">{{
+        t.runs.nearest(whenOf(forecast.stay!, nearest))
+      }}</AppButton>
+      <template v-else-if="instead.length > 0">
+        <AppButton v-for="way in instead" :key="way.words" data-testid="instead" @click="way.take()">{{
+          way.words
+        }}</AppButton>
+      </template>
+      <p v-else class="text-soft">{{ t.runs.noNearest }}</p>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,103 @@
+import type { Id } from '@/core/model'
+import type { RunAnswer, RunCost, Trouble } from '@/core/schedule'
+import { useForecastStore } from '@/data/forecastStore'
+import { useSettingsStore } from '@/data/settingsStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatNumber, formatWay } from '@/texts'
+import * as t from '@/texts/t'
+
+const NOTHING = 0.05
+const HOUR_MIN = 60
+
+/** What a run does, takes and lacks, in the owner's words and units. */
+export function useRunWords() {
+  const forecast = useForecastStore()
+  const settings = useSettingsStore()
+  const { gauge, level, mass, volume } = useAmounts()
+  const container = (id: Id | null) => forecast.rig?.containers.find((one) => one.id === id) ?? null
+  const nameOf = (id: Id | null) => container(id)?.name ?? ''
+  const unitOf = (id: Id | null) => (container(id)?.kind === 'solids' ? 'uses' : 'L')
+  const isSupply = (id: Id | null) => 'reserve' in (container(id) ?? {})
+  const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
+
+  /** Past dry a tank is dry. */
+  const amountOf = (id: Id, level: number) => gauge(Math.max(0, level), unitOf(id))
+
+  /** Each container once: what it held before the run and what it holds after it. */
+  function changes({ steps }: RunAnswer): string[] {
+    const spans = new Map<Id, { before: number; after: number }>()
+    for (const { step, from, to } of steps)
+      for (const [id, end] of [
+        [step.from, from],
+        [step.to, to],
+      ] as const) {
+        if (id === null || !end) continue
+        spans.set(id, { before: spans.get(id)?.before ?? end.before, after: end.after })
+      }
+    return [...spans].flatMap(([id, { before, after }]) =>
+      Math.abs(after - before) < NOTHING
+        ? []
+        : [t.runs.change(nameOf(id), amountOf(id, before), amountOf(id, after))],
+    )
+  }
+
+  function minutes(n: number): string {
+    const rounded = Math.round(n / 5) * 5
+    return rounded < 2 * HOUR_MIN
+      ? t.runs.minutes(formatNumber(rounded, 0))
+      : t.runs.hours(formatNumber(n / HOUR_MIN, 1))
+  }
+  const way = (km: number) => formatWay(km, settings.units)
+
+  /** What it takes of the crew: only what it takes at all. */
+  function takes({ liftedKg }: RunAnswer, cost: RunCost): string {
+    return [
+      cost.minutes > 0 ? minutes(cost.minutes) : null,
+      cost.kilometres > 0 ? way(cost.kilometres) : null,
+      cost.money > 0 ? t.runs.fee(formatNumber(cost.money, 2)) : null,
+      liftedKg > 0 ? t.runs.lifted(mass(liftedKg)) : null,
+      cost.rinseL > 0
+        ? t.runs.rinse(volume(cost.rinseL), formatNumber(Math.round(cost.rinseMinutes), 0))
+        : null,
+    ]
+      .filter((words) => words !== null)
+      .join(' · ')
+  }
+
+  function trouble(one: Trouble, { run }: RunAnswer): string {
+    const place = forecast.stay?.places.find(({ id }) => id === run.place)?.name ?? ''
+    const words = t.runs.trouble
+    switch (one.kind) {
+      case 'blocked':
+        switch (one.why.why) {
+          case 'not-accepted':
+            return words['not-accepted'](place, t.runs.accepted[one.why.what])
+          case 'no-water':
+          case 'not-potable':
+            return words[one.why.why](place)
+          default:
+            return words[one.why.why]
+        }
+      case 'short-of':
+      case 'room-for':
+      case 'less-by-payload':
+        return words[one.kind](nameOf(one.container), level(one.undone, unitOf(one.container)))
+      case 'heavy':
+      case 'too-heavy':
+        return words['too-heavy'](nameOf(one.container), mass(one.kg), mass(one.limit))
+      case 'over-payload':
+        return words['over-payload'](mass(one.kg))
+      case 'under-threshold':
+        return words['under-threshold'](nameOf(one.container), percent(one.share), percent(one.threshold))
+      case 'payload':
+      case 'nothing-to-take':
+      case 'no-room':
+      case 'too-late':
+        return words[one.kind](nameOf(one.container))
+      default:
+        return words[one.kind]
+    }
+  }
+
+  return { changes, takes, trouble, minutes, way, nameOf, unitOf, isSupply }
+}

@@ -1,0 +1,111 @@
+import { computed, shallowRef, watch } from 'vue'
+import { addWallDays, dayZero, slotAt, slotNumber, slotOfTime, type Slot } from '@/core/calendar'
+import type { Id, Run, Stay } from '@/core/model'
+import { asDone, blocks, nearestSlotSteps, runAnswers, stayCost, type RunAnswer } from '@/core/schedule'
+import { useForecastStore } from '@/data/forecastStore'
+import { useClockStore } from '@/data/clockStore'
+import { useLogStore } from '@/data/logStore'
+import { newId } from '@/data/newId'
+import { useUnderWayStore } from '@/data/underWayStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { addRuns, moveRun, removeRun, replaceRun } from '@/document/edits'
+import { formatDate, formatShortDay } from '@/texts'
+import * as t from '@/texts/t'
+import { nextFrame } from '@/ui/nextFrame'
+import { inSlices } from '@/workers/inSlices'
+
+/** The runs of the stay with what each does, and the ways to change them; all of it follows every edit. */
+export function useRuns() {
+  const forecast = useForecastStore()
+  const workspace = useWorkspaceStore()
+  const underWay = useUnderWayStore()
+  const clock = useClockStore()
+  const log = useLogStore()
+  const answers = computed((): RunAnswer[] => {
+    const { stayCase, model, result } = forecast
+    return stayCase && model && result ? runAnswers(stayCase, model, result) : []
+  })
+  /** By day, part, and as they were set. */
+  const inOrder = computed(() => [...answers.value].sort((a, b) => slotNumber(a.run) - slotNumber(b.run)))
+  const cost = computed(() => (forecast.stayCase ? stayCost(forecast.stayCase, answers.value) : null))
+  const stayId = () => forecast.stay!.id
+
+  return {
+    answers,
+    inOrder,
+    cost,
+    add: (runs: readonly Run[]) => {
+      const id = stayId()
+      return workspace.edit('run', (draft) => addRuns(draft, id, runs))
+    },
+    move: (run: Id, { day, part }: Slot, isDrag = false) => {
+      const id = stayId()
+      return workspace.edit(
+        'run',
+        (draft) => moveRun(draft, id, run, day, part),
+        isDrag ? `run ${run}` : null,
+      )
+    },
+    replace: (run: Run, coalesce: string | null = null) => {
+      const id = stayId()
+      return workspace.edit('run', (draft) => replaceRun(draft, id, run), coalesce)
+    },
+    remove: (run: Id) => {
+      const id = stayId()
+      return workspace.edit('run', (draft) => removeRun(draft, id, run))
+    },
+    newId: () => newId('run'),
+    /** Under way a run of the part that comes next, or of one before, can be said to be done. */
+    isNear: (slot: Slot): boolean => {
+      const { stay } = forecast
+      if (!stay || underWay.phase !== 'under-way') return false
+      return slotNumber(slot) <= slotNumber(slotOfTime(stay.start, clock.now)) + 1
+    },
+    /** Into the log with what it does to the levels of now; it is planned no longer. */
+    done: (run: Run) => {
+      const { stayCase, model } = forecast
+      const id = stayId()
+      const did = stayCase && model ? asDone(stayCase, model, run) : []
+      if (did.length === 0) return { ok: false as const, faults: [] }
+      const entry = log.entryOf({ kind: 'run', at: clock.now, did, place: null, note: run.name })
+      return workspace.edit('log', (draft) => removeRun(draft, id, run.id), null, [{ op: 'put', entry }])
+    },
+  }
+}
+
+/** A day and part of the stay in words. */
+export function whenOf({ start }: Pick<Stay, 'start'>, { day, part }: Slot, isShort = false) {
+  const time = addWallDays(dayZero(start), day)
+  return t.runs.at(isShort ? formatShortDay(time) : formatDate(time), t.parts[part])
+}
+
+/** The slot a part earlier or later. @param by parts */
+export function shifted(slot: Slot, by: number): Slot {
+  return slotAt(Math.max(0, slotNumber(slot) + by))
+}
+
+/** For a run that cannot be done as it is set: the nearest part in which it can, looked for once the screen stands. */
+export function useNearest(answer: () => RunAnswer) {
+  const forecast = useForecastStore()
+  const nearest = shallowRef<Slot | null>(null)
+  const isLooking = shallowRef(false)
+  let asked = 0
+  watch(
+    answer,
+    async ({ run, troubles }) => {
+      const own = (asked += 1)
+      nearest.value = null
+      const isLost = troubles.some((trouble) => trouble.kind === 'blocked')
+      isLooking.value = troubles.some(blocks) && !isLost
+      if (!isLooking.value) return
+      await nextFrame()
+      if (own !== asked || !forecast.stayCase) return
+      const found = await inSlices(nearestSlotSteps(forecast.stayCase, run), () => own === asked)
+      if (!found) return
+      nearest.value = found.value
+      isLooking.value = false
+    },
+    { immediate: true },
+  )
+  return { nearest, isLooking }
+}
