@@ -1,7 +1,10 @@
 import { execFileSync } from 'node:child_process'
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
+import { PARTS } from '@/core/calendar'
+import { count } from '@/core/count'
 import { reach } from '@/core/reach'
+import { runAnswers } from '@/core/schedule'
 import { caseOf, compile, compileChances } from '@/core/model'
 import { habitsWorth } from '@/core/advice'
 import { blockedBy } from '@/core/habits'
@@ -39,6 +42,7 @@ export async function benchRisk(): Promise<void> {
     `risk: 10,000 trips × 14 days × 4 containers × 12 activities × 3 people, all spreads, levels of every part: ` +
       `${Math.min(...warm).toFixed(0)} ms best, ${median(warm).toFixed(0)} ms median of ${RUNS}, one worker, warm (limit 150)`,
   )
+  benchRuns(tables, fourteen)
   const cold = times(9, () => sampled(14, TRIALS, riskTables())())
   console.log(
     `risk: the same with its tables built: ${Math.min(...cold).toFixed(0)} ms best, ${median(cold).toFixed(0)} ms median (limit 300)`,
@@ -62,6 +66,42 @@ export async function benchRisk(): Promise<void> {
         `a plain loop ${thousands(plain)}, ${(one / plain).toFixed(0)} times slower`,
     )
   }
+}
+
+/** The same with eight runs, and from an edit of one to the new count. */
+function benchRuns(tables: ReturnType<typeof riskTables>, without: () => void): void {
+  const document = sixtyDays(0)
+  const { runs } = document.stays[0]!
+  const tanks = ['gray', 'galley', 'black']
+  for (let k = 0; k < 8; k++)
+    runs.push({
+      id: `run-${k}`, name: 'Run', kind: 'move', day: 1 + k, part: 'midday', place: null,
+      steps: [
+        { do: 'empty', from: tanks[k % 3]!, to: null, amount: { as: 'all' }, loads: 1 },
+        { do: 'charge', from: null, to: 'black', amount: { as: 'school' }, loads: 1 },
+        { do: 'fill', from: null, to: 'fresh', amount: { as: 'all' }, loads: 1 },
+      ],
+      minutes: owned(90), kilometres: owned(20), fee: owned(0), bother: owned(3),
+    }) // prettier-ignore
+  const model = compile(caseOf(document, 'stay'), { horizonDays: 14 })
+  const sampler = samplerOf(model, compileChances(caseOf(document, 'stay'), model), { tables })
+  const play = () => sampleTrips(sampler, { seed: 1, from: 0, to: TRIALS, bandParts: model.grid.count })
+  // In turn, so that both meet the same machine.
+  const both = Array.from({ length: 2 * RUNS }, () => [times(1, without)[0]!, times(1, play)[0]!] as const)
+  const plain = Math.min(...both.map(([one]) => one))
+  const played = Math.min(...both.map(([, one]) => one))
+  let part = 0
+  const edits = times(200, () => {
+    part = (part + 1) % 4
+    runs[3] = { ...runs[3]!, part: PARTS[part]! }
+    const stayCase = caseOf(document, 'stay')
+    const edited = compile(stayCase)
+    runAnswers(stayCase, edited, count(edited))
+  })
+  console.log(
+    `runs: the same with eight runs ${played.toFixed(0)} ms best, ${(played / plain).toFixed(2)} times the ${plain.toFixed(0)} without (limit 1.15); ` +
+      `an edit of one to the new count and what every run does ${median(edits).toFixed(2)} ms median (limit 4)`,
+  )
 }
 
 /** Twenty habits of the catalogue that the demo rig can do, three of them vessels. */

@@ -1,25 +1,30 @@
-import { count, flowsOf } from '@/core/count'
+import { count, dryCount, flowsOf, withoutRuns, type Count } from '@/core/count'
+import { runAnswers } from '@/core/schedule'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
-import { caseOf, compile, type Document } from '@/core/model'
+import { caseOf, compile, type Document, type Model, type StayCase } from '@/core/model'
 import { caseFrom, expectedFrom, ofStay } from './now'
 import type { Options } from './run'
 
 /** `dry-count count`: the answer as documented in docs/command-line.md. */
 export function countCommand(
   document: Document,
-  { stay, horizon, now, seed }: Options,
+  { stay, horizon, now, seed, withRuns }: Options,
   log: readonly LogEntry[],
 ): unknown {
   const stayCase = caseOf(document, stay)
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
-  const model = compile(counted(), ahead)
+  const from = counted()
+  const planned = compile(from, ahead)
+  const model = withRuns ? planned : withoutRuns(planned)
   function counted() {
     if (now === undefined) return stayCase
     const isLogged = ofStay(log, stay).length > 0
     return isLogged ? caseFrom(document, log, stay, now, seed) : expectedFrom(document, stay, now)
   }
-  const { days, stopper, at, containers, ledger } = count(model)
+  const result = count(model)
+  const { days, stopper, at, containers, ledger } = result
+  const dry = withRuns ? dryCount(model) : result
   return {
     format: 'dry-count/count@1',
     stay: model.stay,
@@ -27,7 +32,8 @@ export function countCommand(
     ...(now === undefined ? {} : { from: now }),
     partsPerDay: PARTS_PER_DAY,
     horizonDays: model.horizonDays,
-    count: { days, stopper, at },
+    count: { days: dry.days, stopper: dry.stopper, at: dry.at },
+    ...(withRuns ? { holds: { days, stopper, at } } : {}),
     containers: model.containers.map((container, c) => ({
       id: container.id,
       name: container.name,
@@ -41,5 +47,25 @@ export function countCommand(
       levels: [...ledger.levels.subarray(c * model.grid.count, (c + 1) * model.grid.count)],
     })),
     flows: flowsOf(model, ledger),
+    ...(withRuns ? { runs: runsOf(from, model, result) } : {}),
   }
+}
+
+/** What each run moves, and what it could not. */
+function runsOf(from: StayCase, model: Model, result: Count): unknown[] {
+  return runAnswers(from, model, result).map(({ run, steps, troubles, liftedKg }) => ({
+    id: run.id,
+    day: run.day,
+    part: run.part,
+    steps: steps.map(({ step, moved, undone, bound }) => ({
+      do: step.do,
+      from: step.from,
+      to: step.to,
+      moved,
+      undone,
+      bound,
+    })),
+    liftedKg,
+    troubles: troubles.map(({ kind }) => kind),
+  }))
 }

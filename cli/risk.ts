@@ -1,4 +1,5 @@
 import { wallDaysBetween, nightsBetween } from '@/core/calendar'
+import { withoutRuns } from '@/core/count'
 import type { LogEntry } from '@/core/log'
 import { caseOf, compile, compileChances, type Document } from '@/core/model'
 import { riskOf, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
@@ -8,13 +9,14 @@ import type { Options } from './run'
 /** `dry-count risk`: the answer as documented in docs/command-line.md. */
 export function riskCommand(
   document: Document,
-  { stay: id, horizon, seed, trials, now }: Options,
+  { stay: id, horizon, seed, trials, now, withRuns }: Options,
   log: readonly LogEntry[],
 ): unknown {
   const stayCase = now === undefined ? caseOf(document, id) : caseFrom(document, log, id, now, seed)
   const { stay } = stayCase
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
-  const model = compile(stayCase, ahead)
+  const planned = compile(stayCase, ahead)
+  const model = withRuns ? planned : withoutRuns(planned)
   const sampler = samplerOf(model, compileChances(stayCase, model))
   const sample = sampleTrips(sampler, { seed, from: 0, to: trials, bandParts: model.grid.count })
   const risk = riskOf(model, sample, wallDaysBetween(model.start, stay.leaveAt))
@@ -27,6 +29,7 @@ export function riskCommand(
     horizonDays: model.horizonDays,
     trials,
     seed,
+    ...(withRuns ? { withRuns } : {}),
     count: { p10: days(risk.planOn), p50: days(risk.likely), p90: days(risk.atBest), beyond: risk.beyond },
     stoppers: Object.fromEntries(risk.stoppers.map(({ container, share }) => [container, share])),
     nights: { planned: nightsBetween(stay.start, stay.leaveAt), chance: risk.nights },

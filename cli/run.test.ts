@@ -1,6 +1,9 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import type { Run } from '@/core/model'
+import { owned } from '@/core/quantities'
+import { runOf, runStep } from '../tests/support/generateRuns'
 import { run } from './run'
 
 const DEMO = 'demo/harrow-ridge-trailer.drycount.json'
@@ -18,6 +21,13 @@ interface Answer {
   count: { days: number; stopper: string; at: string }
   containers: { id: string; side: string; limit: number; start: number; count: number; levels: number[] }[]
   flows: { part: number; activity: string; from: string; to: string; amount: number }[]
+}
+
+interface Held {
+  holds?: Answer['count']
+  runs?: { id: string; steps: { moved: number; undone: number; bound: string }[] }[]
+  withRuns?: boolean
+  nights: { chance: number }
 }
 
 interface Span {
@@ -60,6 +70,31 @@ describe('dry-count count', () => {
     const answer = JSON.parse(output!) as Answer
     expect(answer.count).toEqual({ days: null, stopper: null, at: null })
     expect(answer.containers[0]!.levels.length).toBe(13)
+  })
+
+  it('plays the runs that are set where it is told to: the dry count stays, what holds stands beside it', async () => {
+    const file = JSON.parse(unlogged()) as { stays: { runs: Run[] }[] }
+    const tote = runStep('loads', 'gray', 'tote', { as: 'all' }, 4)
+    file.stays[0]!.runs = [
+      runOf('tote', 5, 'midday', [tote, runStep('fill', null, 'fresh', { as: 'most', litres: owned(500) })]),
+    ]
+    const from = () => JSON.stringify(file)
+    const ask = async (command: string, ...more: string[]) =>
+      JSON.parse((await run([command, DEMO, ...more], from)).output!) as Answer & Held
+    const [dry, held] = [await ask('count'), await ask('count', '--with-runs')]
+    expect(dry.holds).toBeUndefined()
+    expect(held.count).toEqual(dry.count)
+    expect(held.holds!.days).toBeGreaterThan(dry.count.days)
+    const [load, fill] = held.runs![0]!.steps
+    expect(load!.moved).toBeGreaterThan(100)
+    expect(fill).toMatchObject({ bound: 'payload' })
+    const level = (answer: Answer) => answer.containers.find(({ id }) => id === 'gray')!.levels.at(-1)!
+    expect(level(dry) - level(held)).toBeCloseTo(load!.moved, 6)
+    const trips = ['--trials', '400', '--horizon', '14']
+    const [without, withThem] = [await ask('risk', ...trips), await ask('risk', ...trips, '--with-runs')]
+    expect(withThem.withRuns).toBe(true)
+    expect(withThem.nights.chance).toBeGreaterThanOrEqual(without.nights.chance)
+    expect((await run(['habits', DEMO, '--with-runs'], read)).messages.join()).toContain('unknown option')
   })
 
   it('counts from now: the rest of the ledger, at the same instant', async () => {

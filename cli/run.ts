@@ -26,6 +26,8 @@ export interface Options {
   trials: number
   /** Wall time from which the stay is counted; undefined: its start. */
   now: WallTime | undefined
+  /** Whether the runs that are set are played. */
+  withRuns: boolean
 }
 
 type Command = (document: Document, options: Options, log: readonly LogEntry[]) => unknown
@@ -37,6 +39,8 @@ const COMMANDS: Record<string, Command> = {
 }
 /** Those that can begin inside a stay. */
 const FROM_NOW = ['count', 'risk', 'learn']
+/** Those that can play the runs that are set. */
+const WITH_RUNS = ['count', 'risk']
 /** What numbers the options take. */
 const RANGES = {
   '--horizon': { min: 1, max: 366, isWhole: false },
@@ -55,6 +59,8 @@ export async function run(args: readonly string[], read: (file: string) => strin
   const flags = parseFlags(rest)
   if (!flags.ok) return unusable([flags.words])
   if ('--now' in flags.values && !FROM_NOW.includes(name)) return unusable([t.cli.unknownOption('--now')])
+  if (WITH_RUNS_FLAG in flags.values && !WITH_RUNS.includes(name))
+    return unusable([t.cli.unknownOption(WITH_RUNS_FLAG)])
   let text: string
   try {
     text = read(file)
@@ -100,6 +106,7 @@ async function answer(
     horizon: values['--horizon'],
     seed: values['--seed'] ?? 1,
     trials: values['--trials'] ?? TRIALS,
+    withRuns: WITH_RUNS_FLAG in flags,
   }
   return { output: `${JSON.stringify(command(document, options, opened.log))}\n`, messages: [], exitCode: 0 }
 }
@@ -115,6 +122,7 @@ function isNow(document: Document, stay: string, time: string): boolean {
   return isWallTime(time) && time >= start && time <= leaveAt
 }
 
+const WITH_RUNS_FLAG = '--with-runs'
 const FLAGS = ['--stay', '--now', ...Object.keys(RANGES)]
 
 function parseFlags(
@@ -123,6 +131,11 @@ function parseFlags(
   const values: Record<string, string> = {}
   for (let i = 0; i < args.length; i += 2) {
     const flag = args[i]!
+    if (flag === WITH_RUNS_FLAG) {
+      values[flag] = ''
+      i -= 1
+      continue
+    }
     const value = args[i + 1]
     if (!FLAGS.includes(flag) || value === undefined) return { ok: false, words: t.cli.unknownOption(flag) }
     values[flag] = value

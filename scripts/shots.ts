@@ -19,9 +19,10 @@ const SHOTS: Shot[] = [
   { name: 'camp-phone', hash: '/', phone: true },
   { name: 'camp-dark', hash: '/', theme: 'dark' },
   { name: 'stay', hash: '/stay' },
-  { name: 'stay-plan', hash: '/stay', planned: true },
-  { name: 'stay-sun', hash: '/stay', theme: 'sun' },
-  { name: 'stay-chart', hash: '/stay', prepare: drawLevels },
+  { name: 'stay-plan', hash: '/stay', planned: true, prepare: setRuns },
+  { name: 'runs', hash: '/runs', planned: true, prepare: setRuns },
+  { name: 'runs-phone', hash: '/runs', planned: true, phone: true, prepare: setRuns },
+  { name: 'schools', hash: '/guide/schools', planned: true, prepare: (page) => openSection(page, 'dump') },
   { name: 'stay-risk', hash: '/stay', prepare: showRisk },
   { name: 'why', hash: '/', prepare: askWhy },
   { name: 'start', hash: '/start' },
@@ -31,7 +32,6 @@ const SHOTS: Shot[] = [
   { name: 'gray-to-black', hash: '/rig/gray-to-black' },
   { name: 'level', hash: '/', phone: true, planned: true, prepare: readPanel },
   { name: 'log', hash: '/log', prepare: showLearned },
-  { name: 'log-phone', hash: '/log', phone: true },
   { name: 'panel-sun', hash: '/', phone: true, theme: 'sun', prepare: readWhole },
 ]
 
@@ -48,10 +48,14 @@ async function readWhole(page: Page) {
   await form.getByTestId('read-gray').getByRole('button', { name: '⅓' }).click()
 }
 
-async function drawLevels(page: Page) {
-  await openSection(page, 'chart')
-  await page.locator('[data-testid=plot] svg').first().waitFor()
-  await scrollTo(page, '#chart')
+/** Two moves and gray let over, where they help; back at the top. */
+async function setRuns(page: Page) {
+  for (const usual of ['move-dump-fill', 'move-dump-fill', 'gray-to-black']) {
+    await page.getByRole('button', { name: 'Add a run' }).click()
+    await page.getByTestId(`usual-${usual}`).click()
+    await page.waitForTimeout(2500)
+  }
+  await page.evaluate(() => window.scrollTo(0, 0))
 }
 
 async function showRisk(page: Page) {

@@ -35,7 +35,7 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 5,
+    version: 6,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],

@@ -1,7 +1,7 @@
 import type { Document, TankContainer } from '@/core/model'
 import { panelOf } from '@/core/levels'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
+import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** What the panel of this trailer lights. */
@@ -98,6 +98,17 @@ export function trailerDemo(): Document {
       crew: 'crew',
       start: '2027-09-11T16:00',
       leaveAt: '2027-09-23T11:00',
+      ...bareSite(),
+      site: { ...bareSite().site, stayLimit: 14, quiet: { from: '22:00', until: '07:00' } },
+      places: [
+        {
+          id: 'sallow-mill',
+          name: 'Sallow Mill station',
+          accepts: ['gray', 'black', 'cassette'],
+          water: 'potable',
+        },
+        { id: 'tern-hollow', name: 'Tern Hollow, free drain', accepts: ['gray'], water: 'not-potable' },
+      ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [

@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
+import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** The long-stay truck of the demo world: a diverting toilet, and the old black tank joined to gray as a second gray. */
@@ -70,6 +70,10 @@ export function truckDemo(): Document {
       crew: 'truck-crew',
       start: '2027-09-18T12:00',
       leaveAt: '2027-10-16T11:00',
+      ...bareSite(),
+      places: [
+        { id: 'larch-yard', name: 'Larch yard', accepts: ['urine', 'solids', 'gray'], water: 'potable' },
+      ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [

@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, newContainer, newFixture, startLevel } from '@/document/starters'
+import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** The two-person van of the demo world: a cassette with a spare and its own flush water, gray and toilet unconnected. */
@@ -79,6 +79,11 @@ export function vanDemo(): Document {
       crew: 'van-crew',
       start: '2027-09-04T15:00',
       leaveAt: '2027-09-08T11:00',
+      ...bareSite(),
+      places: [
+        { id: 'meadow-gate', name: 'Meadow gate point', accepts: ['cassette', 'gray'], water: 'potable' },
+        { id: 'brook-tap', name: 'Brook tap', accepts: null, water: 'unknown' },
+      ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [
