@@ -11,6 +11,8 @@ export default defineConfig({
     fileParallelism: false,
     testTimeout: 90_000,
     hookTimeout: 60_000,
+    // Once more on a machine that stood still for a moment; the report says so.
+    retry: 1,
     // Patience with a busy disk or browser; nothing is measured by it.
     expect: { poll: { timeout: 10_000 } },
   },
