@@ -35,7 +35,7 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 6,
+    version: 7,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],

@@ -47,6 +47,7 @@ export function truckDemo(): Document {
       heater: null,
       gear: ['shut-off-head', 'outdoor-shower', 'lidded-bin', 'lidded-pail'],
       payload: { limit: owned(1500), other: owned(700) },
+      cards: [],
     },
     {
       ...assumedCrew(),
@@ -72,7 +73,7 @@ export function truckDemo(): Document {
       leaveAt: '2027-10-16T11:00',
       ...bareSite(),
       places: [
-        { id: 'larch-yard', name: 'Larch yard', accepts: ['urine', 'solids', 'gray'], water: 'potable' },
+        { id: 'larch-yard', name: 'Larch yard', accepts: ['urine', 'solids', 'gray'], water: 'potable', rule: 'any', flow: owned(15) },
       ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),

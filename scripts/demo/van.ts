@@ -39,9 +39,22 @@ export function vanDemo(): Document {
       heater: { volume: owned(10), supply: 'van-fresh', counted: true },
       gear: ['shut-off-head', 'run-up-jug'],
       payload: { limit: owned(420), other: owned(260) },
+      cards: [],
     },
     {
       ...assumedCrew(),
+      products: [
+        {
+          id: 'brook-sachet',
+          name: 'Brookleaf sachets',
+          form: 'sachet',
+          for: ['cassette'],
+          dose: owned(1),
+          per: 'each',
+          perLitres: owned(20),
+          stock: owned(9),
+        },
+      ],
       id: 'van-crew',
       name: 'Ilse and Bram',
       persons: [
@@ -81,8 +94,8 @@ export function vanDemo(): Document {
       leaveAt: '2027-09-08T11:00',
       ...bareSite(),
       places: [
-        { id: 'meadow-gate', name: 'Meadow gate point', accepts: ['cassette', 'gray'], water: 'potable' },
-        { id: 'brook-tap', name: 'Brook tap', accepts: null, water: 'unknown' },
+        { id: 'meadow-gate', name: 'Meadow gate point', accepts: ['cassette', 'gray'], water: 'potable', rule: 'any', flow: owned(9) },
+        { id: 'brook-tap', name: 'Brook tap', accepts: null, water: 'unknown', rule: 'unknown', flow: null },
       ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),

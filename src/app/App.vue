@@ -31,6 +31,10 @@ const AppNotices = whenNeeded(
 )
 const TroubleNotice = whenNeeded(() => import('./TroubleNotice.vue'), notLoaded)
 const TroubleScreen = whenNeeded(() => import('./TroubleScreen.vue'), notLoaded)
+const ScreenWords = whenNeeded(
+  () => later().then(() => import('@/parts/ScreenWords.vue')),
+  () => undefined,
+)
 const KeepingReminder = whenNeeded(() => import('./KeepingReminder.vue'), notLoaded)
 
 const settings = useSettingsStore()
@@ -136,11 +140,12 @@ function toContent() {
     @click.prevent="toContent"
     >{{ t.app.skip }}</a
   >
-  <TopBar />
+  <TopBar v-if="!route.meta.isBare" />
   <main
     id="content"
     tabindex="-1"
-    class="mx-auto max-w-[84rem] px-4 pb-28 focus:outline-none sm:px-8 lg:pb-10"
+    class="mx-auto max-w-[84rem] px-4 focus:outline-none sm:px-8 print:max-w-none print:p-0"
+    :class="route.meta.isBare ? '' : 'pb-28 lg:pb-10'"
   >
     <KeepingReminder v-if="keeping.isReminderDue" />
     <TroubleNotice
@@ -167,9 +172,12 @@ function toContent() {
       <TroubleNotice v-if="!workspace.isOnDisk" />
       <AppButton kind="primary" class="mt-4" @click="reload">{{ t.states.reload }}</AppButton>
     </div>
-    <RouterView v-else />
+    <template v-else>
+      <RouterView />
+      <ScreenWords v-if="isOpen && !route.meta.isBare" />
+    </template>
   </main>
-  <BottomBar />
+  <BottomBar v-if="!route.meta.isBare" />
   <UpdateNotice v-if="isOpen" />
   <AppNotices v-if="notices.shown.length > 0" v-slot="{ notice }">
     <AppButton v-if="notice.kind === 'not-loaded'" kind="quiet" @click="loadAgain(notice)">{{

@@ -14,5 +14,6 @@ export const NAVIGATION = [
 export const APART = [
   { to: '/habits', label: t.app.nav.habits },
   { to: '/rig', label: t.app.nav.rig },
+  { to: '/guide', label: t.app.nav.guide },
   { to: '/settings', label: t.app.nav.settings },
 ]

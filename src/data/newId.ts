@@ -13,6 +13,8 @@ export function newId(
     | 'tank'
     | 'fixture'
     | 'outlet'
+    | 'card'
+    | 'product'
     | 'person'
     | 'use'
     | 'habit'

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { LogEntry } from '@/core/log'
 import { LIMITS } from './schema/limits'
-import { logEntrySchema } from './schema/version6'
+import { logEntrySchema } from './schema/logEntry'
 
 /**
  * The columns of a log as CSV, in this order; `docs/format.md` says what each holds. What a kind of entry does not have is
@@ -39,7 +39,10 @@ const FIELD: Partial<Record<Column, string>> = { removed: 'isRemoved', offLevel:
 
 function detailsOf(entry: LogEntry): string | null {
   if (entry.kind === 'reading') return JSON.stringify(entry.saw)
-  return entry.kind === 'run' ? JSON.stringify({ did: entry.did, place: entry.place }) : null
+  if (entry.kind === 'dose') return JSON.stringify({ product: entry.product, amount: entry.amount })
+  if (entry.kind !== 'run') return null
+  const { did, place, took } = entry
+  return JSON.stringify({ did, place, took })
 }
 
 export interface CsvFault {
@@ -143,6 +146,8 @@ function ofKind(cell: Cell): object {
       return { container: cell('container'), saw: details(), isOffLevel: cell('offLevel') === 'true' }
     case 'run':
       return (details() as object | null) ?? { did: null }
+    case 'dose':
+      return { container: cell('container'), ...((details() as object | null) ?? {}) }
     case 'odd':
       return { from: cell('from'), container: orNull(cell('container')), why: cell('why') }
     case 'shakedown':

@@ -6,16 +6,9 @@ import { show, type DocumentFault } from './faults'
 import { migrate } from './migrations/chain'
 import { CURRENT_VERSION } from './schema/currentVersion'
 import { LIMITS } from './schema/limits'
+import { logEntrySchema } from './schema/logEntry'
 import { oldSchema } from './schema/oldVersions'
-import {
-  crewSchema,
-  documentSchema,
-  fileSchema,
-  habitSchema,
-  logEntrySchema,
-  rigSchema,
-  staySchema,
-} from './schema/version6'
+import { crewSchema, documentSchema, fileSchema, habitSchema, rigSchema, staySchema } from './schema/version7'
 import { logChecks } from './checks/logChecks'
 import { shapeFaults } from './shapeFaults'
 

@@ -70,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 6,
+    version: 7,
     currentStay: 'stay',
     rigs: [
       {
@@ -114,6 +114,7 @@ export function example({
         heater: null,
         gear: [],
         payload: null,
+        cards: [],
         roles: roles.map((role) => ({ role, fixture: role, share: owned(1) })),
       },
     ],

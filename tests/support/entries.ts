@@ -21,6 +21,7 @@ const OPEN: Record<LogEntry['kind'], object> = {
   use: { activity: 'shower', n: 1, person: null, litres: null, minutes: null },
   reading: { container: 'gray', isOffLevel: false },
   run: { did: [], place: null },
+  dose: { container: 'black', product: 'mire-ease', amount: 50 },
   odd: { container: null, why: 'other' },
   shakedown: {},
   treatment: { container: null },

@@ -88,6 +88,7 @@ const rigArb: fc.Arbitrary<Rig> = fc
       heater: heater ? { volume: owned(20), supply: 'fresh-0', counted: split < 0.5 } : null,
       gear: [],
       payload: null,
+      cards: [],
     }
   })
 
@@ -262,7 +263,7 @@ export const documentArb: fc.Arbitrary<Document> = fc
     }
     return {
       format: 'dry-count/document',
-      version: 6,
+      version: 7,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

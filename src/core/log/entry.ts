@@ -8,7 +8,17 @@ import type { Amount, Kilograms, Litres, Share } from '../quantities'
  * with `isRemoved`.
  */
 export type LogEntry = EntryHead &
-  (StartEntry | UseEntry | ReadingEntry | RunEntry | OddEntry | ShakedownEntry | TextEntry | EndEntry)
+  (
+    | StartEntry
+    | UseEntry
+    | ReadingEntry
+    | RunEntry
+    | DoseEntry
+    | OddEntry
+    | ShakedownEntry
+    | TextEntry
+    | EndEntry
+  )
 
 export interface EntryHead {
   id: Id
@@ -67,6 +77,26 @@ export interface RunEntry {
   kind: 'run'
   did: { container: Id; what: (typeof RUN_WHATS)[number]; litres: Litres | null }[]
   place: Id | null
+  /** What a walked card knows besides; left out where nobody said. */
+  took?: RunTook | undefined
+}
+
+/** What a run took, each null where it is not known. */
+export interface RunTook {
+  minutes: number | null
+  kilometres: number | null
+  /** In the owner's money. */
+  fee: number | null
+  /** Rounds of rinsing that were done, and those put off. */
+  rinses: { container: Id; rounds: number; owed: number }[]
+}
+
+/** A dose of a product, in the product's unit. */
+export interface DoseEntry {
+  kind: 'dose'
+  container: Id
+  product: Id
+  amount: number
 }
 
 export const ODD_REASONS = ['leak', 'visitor', 'rest', 'other'] as const

@@ -1,6 +1,7 @@
 import type { Cv, Factor, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 import type { Role } from './rig'
+import type { Product } from './product'
 import type { CostWeights, Schools } from './schools'
 
 export const ACTIVITY_KINDS = [
@@ -139,6 +140,8 @@ export interface Crew {
   flush: FlushHabits
   schools: Schools
   costs: CostWeights
+  /** What they treat their waste tanks with. */
+  products: Product[]
 }
 
 /** L of one use that run while the water is paused. */

@@ -17,6 +17,8 @@ export const GEAR = [
   'shower-bag',
   'water-jugs',
   'macerator',
+  'flow-meter',
+  'rinse-wand',
 ] as const
 export type Gear = (typeof GEAR)[number]
 

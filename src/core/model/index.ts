@@ -63,6 +63,10 @@ export type {
   TimedFlow,
 } from './crew'
 export { HOOKUP_RUN } from './hookup'
+export { CARD_KINDS } from './card'
+export type { CardKind, OwnCard, OwnStep } from './card'
+export { DOSED_BY, PRODUCT_FORMS, TREATED_KINDS } from './product'
+export type { Product, ProductForm, TreatedKind } from './product'
 export { DOCUMENT_FORMAT, emptyDocument } from './document'
 export type { Document } from './document'
 export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
@@ -75,9 +79,10 @@ export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream, VesselE
 export type { Presence } from './presence'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
 export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, RoleShare, Takes } from './rig'
-export { ACCEPTED, AMOUNTS_OF, PLACE_WATER, RUN_KINDS, STEP_DOES } from './run'
+export { ACCEPTED, AMOUNTS_OF, PLACE_RULES, PLACE_WATER, RUN_KINDS, STEP_DOES } from './run'
 export type {
   Accepted,
+  PlaceRule,
   Ask,
   Head,
   HeadTank,

@@ -1,4 +1,5 @@
 import type { Quantity } from '../quantities'
+import type { OwnCard } from './card'
 import type { Container } from './containers'
 import type { Gear } from './habit'
 import type { Id } from './ids'
@@ -79,4 +80,6 @@ export interface Rig {
   heater: Heater | null
   gear: Gear[]
   payload: Payload | null
+  /** Run cards of one's own. */
+  cards: OwnCard[]
 }

@@ -21,6 +21,9 @@ export const ACCEPTED = ['gray', 'black', 'cassette', 'urine', 'solids'] as cons
 export type Accepted = (typeof ACCEPTED)[number]
 export const PLACE_WATER = ['none', 'not-potable', 'potable', 'unknown'] as const
 export type PlaceWater = (typeof PLACE_WATER)[number]
+/** What may be in the tanks that are emptied there. */
+export const PLACE_RULES = ['unknown', 'any', 'septic-safe', 'nothing'] as const
+export type PlaceRule = (typeof PLACE_RULES)[number]
 
 /** Somewhere a run goes. A name is enough: what is unknown warns and never blocks. */
 export interface Place {
@@ -29,6 +32,9 @@ export interface Place {
   /** Null: not known. */
   accepts: Accepted[] | null
   water: PlaceWater
+  rule: PlaceRule
+  /** L a minute of its tap, by a bucket test; null: not tested. */
+  flow: Quantity | null
 }
 
 /**

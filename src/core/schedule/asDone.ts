@@ -20,7 +20,8 @@ export function asDone({ rig, crew, stay }: StayCase, model: Model, run: Run): R
 /** Less than this is nothing to speak of, L (or uses). */
 const NOTHING = 0.05
 
-function didOf({ step, moved, undone, from, to }: StepAnswer): RunEntry['did'] {
+/** What a step says to the log. */
+export function didOf({ step, moved, undone, from, to }: StepAnswer): RunEntry['did'] {
   if (moved <= 0) return []
   const litres = Math.round(moved * 10) / 10
   const did: RunEntry['did'] = []

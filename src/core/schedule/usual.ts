@@ -165,9 +165,11 @@ const STEPS: Record<UsualRun, Steps> = {
       ? [step('by-head', gray.id, black.id, { as: 'head', within: fromSource(10, 'assumed') })]
       : []
   },
-  'top-up-black': ({ fresh, blacks, crew }) =>
+  'top-up-black': ({ fresh, blacks, crew, rig }) =>
     fresh[0] && crew.schools.sides['dump-black'] !== 'every-move'
-      ? blacks.map(({ id }) => step('top-up', fresh[0]!.id, id, school))
+      ? blacks
+          .filter(({ id }) => !rig.outlets.some(({ joined }) => joined.includes(id)))
+          .map(({ id }) => step('top-up', fresh[0]!.id, id, school))
       : [],
   'fresh-into-black': ({ fresh, blacks }) =>
     fresh[0] && blacks[0] ? [step('transfer', fresh[0].id, blacks[0].id, school)] : [],
@@ -212,10 +214,12 @@ function dumpSteps({ rig, crew, blacks, grays, fresh }: Has): RunStep[] {
           .slice(0, 1)
           .map(({ id }) => step('take', id, null, { as: 'most', litres: fromSource(PULSE_L, 'assumed') }))
       : []
+  // One that stands open to gray is a part of gray.
+  const isAlone = ({ id }: TankContainer) => !rig.outlets.some(({ joined }) => joined.includes(id))
   const topped =
     sides['dump-black'] === 'every-move' || !fresh[0]
       ? []
-      : blacks.map(({ id }) => step('top-up', fresh[0]!.id, id, school))
+      : blacks.filter(isAlone).map(({ id }) => step('top-up', fresh[0]!.id, id, school))
   const charged = sides.charge === 'none' ? [] : blacks.map(({ id }) => step('charge', null, id, school))
   return [...topped, ...pulse, ...blacks.map(emptied), ...grays.map(emptied), ...charged]
 }

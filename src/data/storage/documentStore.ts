@@ -23,6 +23,8 @@ export type EditLabel =
   | 'place'
   | 'school'
   | 'site'
+  | 'card'
+  | 'product'
 
 /** A change of the document as a function, so that it can be made again on top of another tab's edit. */
 export interface Edit {

@@ -24,6 +24,7 @@ export function crewChecks(crew: Crew, path: Path): DocumentFault[] {
   return [
     ...duplicateIds(crew.persons, [...path, 'persons']),
     ...duplicateIds(crew.activities, [...path, 'activities']),
+    ...duplicateIds(crew.products, [...path, 'products']),
     ...weights,
     ...rates,
   ]

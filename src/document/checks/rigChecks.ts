@@ -26,6 +26,7 @@ export function rigChecks(rig: Rig, path: Path): DocumentFault[] {
     ...rig.outlets.flatMap((outlet, i) => outletChecks(rig, outlet, i, [...path, 'outlets', i])),
     ...heaterChecks(rig, [...path, 'heater', 'supply']),
     ...listedTwice(rig.gear, [...path, 'gear']),
+    ...duplicateIds(rig.cards, [...path, 'cards']),
   ]
 }
 

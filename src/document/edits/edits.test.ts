@@ -263,7 +263,7 @@ it('runs: set, moved, changed, taken away; what loses its tank or its place give
   const noTote = valid(edit((draft) => edits.removeContainer(draft, 'trailer', 'tote'), set))
   expect(stay(noTote).runs[0]!.steps.map((step) => step.do)).toEqual(['empty'])
   expect(stay(edit((draft) => edits.removeRun(draft, 'harrow-ridge', 'run'), set)).runs).toEqual([])
-  const place = { id: 'new', name: 'New', accepts: null, water: 'unknown' as const }
+  const place = { ...stay(set).places[0]!, id: 'new', name: 'New' }
   const added = valid(edit((draft) => edits.putPlace(draft, 'harrow-ridge', place)))
   expect(
     stay(

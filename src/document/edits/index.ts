@@ -39,6 +39,7 @@ export {
   toggleLight,
 } from './rigEdits'
 export { addPerson, removeActivity, removePerson, setOwnRate, withWeight } from './crewEdits'
+export { putCard, putProduct, removeCard, removeProduct, setFlow, setMetered } from './cardEdits'
 export { setCounted, startNow, takeOver } from './logEdits'
 export { addAbsences, setAbsence, setGuest } from './presenceEdits'
 export { setLevel, setModelLevel, setNights, setReading, setStart, setWarmest } from './stayEdits'

@@ -3,6 +3,7 @@ import { fromVersion2 } from './fromVersion2'
 import { fromVersion3 } from './fromVersion3'
 import { fromVersion4 } from './fromVersion4'
 import { fromVersion5 } from './fromVersion5'
+import { fromVersion6 } from './fromVersion6'
 
 export type Migration = (document: unknown) => unknown
 
@@ -13,6 +14,7 @@ export const chain: Record<number, Migration> = {
   3: fromVersion3,
   4: fromVersion4,
   5: fromVersion5,
+  6: fromVersion6,
 }
 
 /**

@@ -46,5 +46,11 @@ export const LIMITS = {
   kilometres: { min: 0, max: 5_000 },
   fee: { min: 0, max: 100_000 },
   worth: { min: 0, max: 1_000 },
+  /** Of a rig's own cards, and steps of one. */
+  cards: 60,
+  cardSteps: 60,
+  products: 20,
+  dose: { min: 0, max: 10_000 },
+  stock: { min: 0, max: 100_000 },
   fileBytes: 50 * 1024 * 1024,
 } as const

@@ -10,6 +10,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   3: () => import('../../../docs/schema/document-3.schema.json'),
   4: () => import('../../../docs/schema/document-4.schema.json'),
   5: () => import('../../../docs/schema/document-5.schema.json'),
+  6: () => import('../../../docs/schema/document-6.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

@@ -14,7 +14,7 @@ import { fromSource, type Quantity } from '@/core/quantities'
 /** What a crew is taken to bear and to do in heat until it says otherwise. */
 export function assumedCrew(): Pick<
   Crew,
-  'heat' | 'liftLimit' | 'flushFloor' | 'flush' | 'schools' | 'costs'
+  'heat' | 'liftLimit' | 'flushFloor' | 'flush' | 'schools' | 'costs' | 'products'
 > {
   return {
     heat: {
@@ -50,6 +50,7 @@ export function assumedCrew(): Pick<
       litre: fromSource(0.05, 'assumed'),
       bother: fromSource(1, 'assumed'),
     },
+    products: [],
   }
 }
 

@@ -126,7 +126,7 @@ function laidOut(
     solo !== null,
   )
   if (plumbing === 'two-bathrooms') addSecondBathroom(layout, fresh, bath, litres.black)
-  const rig = { id: newId('rig'), name, ...layout.parts(), heater: null, gear: [], payload: null }
+  const rig = { id: newId('rig'), name, ...layout.parts(), heater: null, gear: [], payload: null, cards: [] }
   return { rig, planned: layout.planned }
 }
 

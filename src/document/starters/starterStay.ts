@@ -99,7 +99,7 @@ export function startDocument(
   stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
-    version: 6,
+    version: 7,
     currentStay: stay.id,
     rigs: [rig],
     crews: [crew],

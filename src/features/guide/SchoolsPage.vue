@@ -4,6 +4,7 @@ import SchoolQuestion from './SchoolQuestion.vue'
 import { SCHOOLS, type FlushSchool, type School, type Schools } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { shutGrayAt } from '@/core/schedule'
+import ProductsList from './ProductsList.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
@@ -78,6 +79,7 @@ const numbersAnswer = computed(() => {
 })
 const sections = [
   ...(Object.keys(GROUPS) as (keyof typeof GROUPS)[]).map((id) => ({ id, title: t.schools.groups[id] })),
+  { id: 'products', title: t.products.title },
   { id: 'numbers', title: t.schools.numbers },
 ]
 function take(question: School, side: string) {
@@ -138,6 +140,18 @@ function setNumber(key: NumberKey, value: number) {
         <p v-if="group === 'dump' && shut" class="border-l-4 border-ink pl-3" data-testid="shut-gray">
           {{ shut }}
         </p>
+      </FoldSection>
+      <FoldSection
+        id="products"
+        :title="t.products.title"
+        :answer="
+          t.products.answer(
+            forecast.crew.products.length,
+            forecast.crew.products.map(({ name }) => name).join(', '),
+          )
+        "
+      >
+        <ProductsList :crew="forecast.crew" />
       </FoldSection>
       <FoldSection id="numbers" :title="t.schools.numbers" :answer="numbersAnswer">
         <div class="grid grid-cols-2 items-start gap-4 sm:grid-cols-3">

@@ -40,6 +40,8 @@ const entries = computed(() => [
       ? t.more.rig(forecast.rig.name, forecast.rig.containers.map(({ name }) => name).join(', '))
       : t.more.noRig,
   },
+  { to: '/cards', name: t.cards.title, answer: t.cards.lead },
+  { to: '/guide', name: t.guide.title, answer: t.guide.lead },
   { to: '/guide/schools', name: t.schools.title, answer: own.value },
   {
     to: '/settings',

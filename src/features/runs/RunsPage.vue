@@ -57,6 +57,11 @@ const sections = [
       />
     </ul>
     <RouterLink
+      to="/cards"
+      class="mt-3 mr-6 inline-flex min-h-11 items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
+      >{{ t.cards.title }}</RouterLink
+    >
+    <RouterLink
       to="/guide/schools"
       class="mt-3 inline-flex min-h-11 items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
       >{{ t.schools.title }}</RouterLink

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
-import { ACCEPTED, PLACE_WATER, type Accepted, type Place, type PlaceWater, type Stay } from '@/core/model'
+import {
+  ACCEPTED,
+  PLACE_RULES,
+  PLACE_WATER,
+  type Accepted,
+  type Place,
+  type PlaceRule,
+  type PlaceWater,
+  type Stay,
+} from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { putPlace, removePlace } from '@/document/edits'
@@ -37,7 +46,7 @@ function toggle(place: Place, what: Accepted) {
       <li
         v-for="place in stay.places"
         :key="place.id"
-        class="grid items-start gap-x-6 gap-y-3 border-t border-line py-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,5fr)_minmax(0,2fr)_3rem]"
+        class="grid items-start gap-x-6 gap-y-3 border-t border-line py-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,5fr)_minmax(0,2fr)_minmax(0,2fr)_3rem]"
         :data-testid="`place-${place.id}`"
       >
         <TextField
@@ -78,6 +87,12 @@ function toggle(place: Place, what: Accepted) {
           :options="PLACE_WATER.map((water) => ({ value: water, label: t.runs.places.waters[water] }))"
           @choose="put({ ...place, water: $event as PlaceWater })"
         />
+        <ChoiceField
+          :label="t.cards.placeRule"
+          :value="place.rule"
+          :options="PLACE_RULES.map((rule) => ({ value: rule, label: t.placeRules[rule] }))"
+          @choose="put({ ...place, rule: $event as PlaceRule })"
+        />
         <AppButton
           kind="quiet"
           class="self-end justify-self-end"
@@ -90,7 +105,16 @@ function toggle(place: Place, what: Accepted) {
     </ul>
     <div class="border-t border-line pt-4">
       <AppButton
-        @click="put({ id: newId('place'), name: t.runs.places.newName, accepts: null, water: 'unknown' })"
+        @click="
+          put({
+            id: newId('place'),
+            name: t.runs.places.newName,
+            accepts: null,
+            water: 'unknown',
+            rule: 'unknown',
+            flow: null,
+          })
+        "
         >{{ t.runs.places.add }}</AppButton
       >
     </div>

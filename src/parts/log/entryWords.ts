@@ -25,6 +25,12 @@ export function useEntryWords() {
     return saw.as === 'dry' ? t.log.reading.dry : t.log.reading.amount(level(saw.amount, unit))
   }
 
+  /** 52 mL of Mire-Ease; a product that is gone keeps its number. */
+  function doseOf(id: Id, amount: number): string {
+    const product = forecast.crew?.products.find((one) => one.id === id)
+    return product ? t.doses[product.form](formatFigures(amount), product.name) : formatFigures(amount)
+  }
+
   function words(entry: LogEntry): string {
     switch (entry.kind) {
       case 'use': {
@@ -45,6 +51,8 @@ export function useEntryWords() {
             t.log.done.words[what](tankName(container), litres === null ? '' : volume(litres)),
           )
           .join(', ')
+      case 'dose':
+        return t.log.dose(tankName(entry.container), doseOf(entry.product, entry.amount))
       case 'odd':
         return t.log.odd.words(t.log.odd.reasons[entry.why], dayAndTime(entry.from))
       case 'shakedown':

@@ -57,7 +57,13 @@ const copies = computed(() => (forecast.stay ? repeated(run.value, { stay: forec
         <RunTroubles :answer="answer" class="mt-1" />
         <p v-if="refused" class="font-semibold" role="alert">{{ refused }}</p>
         <div class="mt-1 -ml-2 flex flex-wrap gap-x-3">
-          <AppButton v-if="isNear" @click="done">{{ t.runs.done }}</AppButton>
+          <RouterLink
+            :to="`/cards/run/${run.id}`"
+            class="inline-grid min-h-11 place-items-center border-2 border-ink px-4 font-semibold"
+            :aria-label="t.cards.open(run.name)"
+            >{{ t.cards.doIt }}</RouterLink
+          >
+          <AppButton v-if="isNear" kind="quiet" @click="done">{{ t.runs.done }}</AppButton>
           <AppButton kind="quiet" @click="runs.move(run.id, shifted(run, -1))">{{
             t.runs.earlier
           }}</AppButton>

@@ -45,6 +45,8 @@ export const edits = {
     place: 'place',
     school: 'side taken',
     site: 'what stands at the pitch',
+    card: 'run card',
+    product: 'treatment',
   },
   undoOf: (what: string) => `Undo: ${what}`,
   redoOf: (what: string) => `Redo: ${what}`,

@@ -1,8 +1,11 @@
 /** Every word that is shown, a group per screen; a second language is a second folder of the same shape. */
 export * from './app'
 export * from './camp'
+export * from './cards'
+export * from './cardSteps'
 export * from './chart'
 export * from './count'
+export * from './guide'
 export * from './habits'
 export * from './levels'
 export * from './log'

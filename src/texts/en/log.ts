@@ -105,6 +105,7 @@ export const log = {
     save: 'Keep it',
     empty: 'Write a word or two.',
   },
+  dose: (tank: string, dose: string) => `${tank}: ${dose}`,
   odd: {
     title: 'Something else moved a level',
     text: 'Levels are unsure until they are read again, and that stretch teaches nothing of what a use costs you.',

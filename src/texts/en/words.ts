@@ -6,6 +6,7 @@ import type {
   Handle,
   LandRule,
   Medium,
+  ProductForm,
   RigSide,
   Role,
   Takes,
@@ -90,6 +91,8 @@ export const gearNames = {
   'shower-bag': 'a shower bag or hand-pumped vessel',
   'water-jugs': 'jugs of water',
   macerator: 'a macerator pump',
+  'flow-meter': 'a flow meter for the rinse hose',
+  'rinse-wand': 'a rinse wand',
 } satisfies Record<Gear, string>
 
 export const landRules = {
@@ -152,3 +155,9 @@ export const sources = {
   'rule-of-thumb': 'Rule of thumb among practitioners',
   assumed: 'Assumed; no public figure. Your own log will replace it',
 } satisfies Record<SourceId, string>
+
+export const doses = {
+  liquid: (n: string, name: string) => `${n}\u00a0mL of ${name}`,
+  powder: (n: string, name: string) => `${n}\u00a0g of ${name}`,
+  sachet: (n: string, name: string) => (n === '1' ? `1 sachet of ${name}` : `${n} sachets of ${name}`),
+} satisfies Record<ProductForm, (n: string, name: string) => string>

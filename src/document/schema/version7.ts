@@ -6,13 +6,16 @@ import {
   CARRIER_KINDS,
   CAUTIONS,
   DOCUMENT_FORMAT,
+  DOSED_BY,
   FLUSH_SCHOOLS,
   GEAR,
   HANDLES,
   LAND_RULES,
   LEVEL_ERRORS,
   MEDIA,
+  PLACE_RULES,
   PLACE_WATER,
+  PRODUCT_FORMS,
   REDIRECT_ENDS,
   RIG_SIDES,
   ROLES,
@@ -24,8 +27,8 @@ import {
   SUPPLY_KINDS,
   TAKES,
   TANK_KINDS,
+  TREATED_KINDS,
 } from '@/core/model'
-import { ODD_REASONS, RUN_WHATS, SHAKEDOWN_STEPS, TEXT_KINDS } from '@/core/log'
 import { SOURCE_IDS } from '@/core/quantities'
 import {
   clockField,
@@ -39,6 +42,8 @@ import {
   wallTimeField,
 } from './fields'
 import { LIMITS } from './limits'
+import { logEntrySchema } from './logEntry'
+import { ownCardSchema } from './ownCard'
 import { z } from './zod'
 
 const { quantity: quantityField, weights: weightsField, probes } = originFields(SOURCE_IDS)
@@ -142,6 +147,7 @@ export const rigSchema = z.strictObject({
   payload: z
     .strictObject({ limit: quantityField(LIMITS.payloadKg), other: quantityField(LIMITS.payloadKg) })
     .nullable(),
+  cards: listOf(ownCardSchema, LIMITS.cards),
 })
 
 const minutes = quantityField(LIMITS.minutes)
@@ -190,6 +196,16 @@ type SidesShape = { [Q in keyof typeof SCHOOLS]: z.ZodType<(typeof SCHOOLS)[Q][n
 const questions = Object.entries(SCHOOLS).map(([question, sides]) => [question, z.enum(sides)] as const)
 const sides = z.strictObject(Object.fromEntries(questions) as unknown as SidesShape)
 
+const product = z.strictObject({
+  ...named,
+  form: z.enum(PRODUCT_FORMS),
+  for: listOf(z.enum(TREATED_KINDS), TREATED_KINDS.length).min(1),
+  dose: quantityField(LIMITS.dose),
+  per: z.enum(DOSED_BY),
+  perLitres: quantityField(LIMITS.capacityL),
+  stock: quantityField(LIMITS.stock),
+})
+
 export const crewSchema = z.strictObject({
   id: idField,
   name: nameField,
@@ -228,6 +244,7 @@ export const crewSchema = z.strictObject({
     litre: quantityField(LIMITS.worth),
     bother: quantityField(LIMITS.worth),
   }),
+  products: listOf(product, LIMITS.products),
 })
 
 const effect = z.discriminatedUnion('kind', [
@@ -372,77 +389,17 @@ export const staySchema = z.strictObject({
       ...named,
       accepts: listOf(z.enum(ACCEPTED), ACCEPTED.length).nullable(),
       water: z.enum(PLACE_WATER),
+      rule: z.enum(PLACE_RULES),
+      flow: quantityField(LIMITS.perMinuteL).nullable(),
     }),
   ),
   runs: listOf(run, LIMITS.runs),
 })
 
-/** Shared by all kinds of entry; see `LogEntry` of the core. */
-const head = {
-  id: idField,
-  revision: z.int().min(1).max(1_000_000),
-  isRemoved: z.boolean(),
-  rig: idField,
-  stay: idField.nullable(),
-  at: wallTimeField,
-  utc: utcField,
-  note: noteField,
-}
-const amount = z.number().min(0).max(LIMITS.levelL.max)
-const litres = z.number().min(0).max(LIMITS.levelL.max).nullable()
-const saw = z.discriminatedUnion('as', [
-  z.strictObject({
-    as: z.literal('panel'),
-    edges: z
-      .array(z.number().min(0).max(1))
-      .min(1)
-      .max(LIMITS.probes + 1),
-    step: z.int().min(0).max(LIMITS.probes),
-  }),
-  z.strictObject({ as: z.literal('amount'), amount, deviation: amount }),
-  z.strictObject({ as: z.literal('weight'), kg: z.number().min(0).max(LIMITS.kg.max) }),
-  z.strictObject({ as: z.literal('light') }),
-  z.strictObject({ as: z.literal('full') }),
-  z.strictObject({ as: z.literal('dry') }),
-])
-
-export const logEntrySchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...head, kind: z.literal('start'), valvesShut: z.boolean() }),
-  z.strictObject({
-    ...head,
-    kind: z.literal('use'),
-    activity: idField,
-    n: z.int().min(0).max(LIMITS.usesAtOnce),
-    person: idField.nullable(),
-    litres,
-    minutes: z.number().min(0).max(LIMITS.minutesOn).nullable(),
-  }),
-  z.strictObject({ ...head, kind: z.literal('reading'), container: idField, saw, isOffLevel: z.boolean() }),
-  z.strictObject({
-    ...head,
-    kind: z.literal('run'),
-    did: z
-      .array(z.strictObject({ container: idField, what: z.enum(RUN_WHATS), litres }))
-      .min(1)
-      .max(LIMITS.entries),
-    place: idField.nullable(),
-  }),
-  z.strictObject({
-    ...head,
-    kind: z.literal('odd'),
-    from: wallTimeField,
-    container: idField.nullable(),
-    why: z.enum(ODD_REASONS),
-  }),
-  z.strictObject({ ...head, kind: z.literal('shakedown'), did: z.enum(SHAKEDOWN_STEPS) }),
-  z.strictObject({ ...head, kind: z.enum(TEXT_KINDS), container: idField.nullable() }),
-  z.strictObject({ ...head, kind: z.literal('end') }),
-])
-
-/** Document version 6; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+/** Document version 7; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
 export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(6),
+  version: z.literal(7),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),

@@ -1,0 +1,77 @@
+import { chargeOf, topUpLevel, type Container, type Product, type TreatedKind } from '../model'
+import type { Litres } from '../quantities'
+import type { StepAnswer } from '../schedule'
+import type { CardCase } from './cardCase'
+
+/** Whether a step of the errand is about this container. */
+export const touches = ({ step }: StepAnswer, container: Pick<Container, 'id'> | null) =>
+  container !== null && (step.to === container.id || step.from === container.id)
+
+const compiled = ({ model }: CardCase, { id }: Container) =>
+  model.containers.find(({ members }) => members.includes(id)) ?? null
+
+/** L of liquid that go into a waste tank: what the errand moves, or the crew's side where it says nothing of it. */
+export function chargeOfTank(card: CardCase, tank: Container): Litres {
+  const step = card.steps.find((one) => one.step.do === 'charge' && one.step.to === tank.id)
+  if (step) return step.moved
+  const { sides } = card.stayCase.crew.schools
+  const isGray = tank.kind === 'gray' && sides['gray-treated'] !== 'never'
+  return tank.kind === 'black' || isGray
+    ? chargeOf(card.stayCase.crew.schools, { capacity: tank.capacity.value })
+    : 0
+}
+
+/** L of all charges by the crew's side, where no tank is spoken of. */
+export function chargeMoved(card: CardCase): Litres {
+  const black = card.stayCase.rig.containers.find(({ kind }) => kind === 'black')
+  return black ? chargeOfTank(card, black) : 0
+}
+
+/** In their order: several components of a treatment go in one after the other. */
+export function productsFor({ stayCase }: CardCase, kind: TreatedKind): Product[] {
+  return stayCase.crew.products.filter((product) => product.for.includes(kind))
+}
+
+/**
+ * What a label's dose comes to in this tank, in the product's unit: label dose × litres ÷ label litres, or as it is.
+ * Source: model.md section 8.
+ */
+export function doseOf({ dose, per, perLitres }: Product, capacity: Litres, charge: Litres): number {
+  if (per === 'each' || perLitres.value <= 0) return dose.value
+  return (dose.value * (per === 'capacity' ? capacity : charge)) / perLitres.value
+}
+
+export interface TopUp {
+  /** L up to which it is filled, and L that are missing. */
+  level: Litres
+  missing: Litres
+  /** L of those that come from fresh above the road's reserve, and from a hose. */
+  fresh: Litres
+  hose: Litres
+}
+
+/** What a black tank lacks before it is dumped (model.md section 8), with its content at the upper end of what is known. */
+export function topUpOf(card: CardCase, tank: Container | null): TopUp {
+  const none = { level: 0, missing: 0, fresh: 0, hose: 0 }
+  if (tank?.kind !== 'black') return none
+  const one = compiled(card, tank)
+  const { schools } = card.stayCase.crew
+  const ceiling = tank.safeFill.value * tank.capacity.value
+  const byside = one ? topUpLevel(schools, { capacity: tank.capacity.value, ceiling }) : 0
+  const level = Math.min(ceiling, byside > 0 ? byside : schools.topUpTo.value * tank.capacity.value)
+  const steps = card.steps.filter(({ step }) => step.do === 'top-up' && step.to === tank.id)
+  const fresh = steps.reduce((sum, { step, moved }) => sum + (step.from === null ? 0 : moved), 0)
+  const content = card.contents.get(tank.id) ?? { likely: 0, high: 0 }
+  const missing = Math.max(0, level - content.likely)
+  // A hose fills it only as far as it can be at most: what is in it is taken at the upper end.
+  const room = Math.max(0, ceiling - content.high - fresh)
+  return { level, missing, fresh, hose: Math.max(0, Math.min(missing - fresh, room)) }
+}
+
+/** L of leftover fresh that an errand lets into a black tank. */
+export function leftoverOf({ steps }: CardCase, container: Container | null): Litres {
+  return steps.reduce(
+    (sum, { step, moved }) => sum + (step.do === 'transfer' && step.to === container?.id ? moved : 0),
+    0,
+  )
+}

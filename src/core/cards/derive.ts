@@ -1,0 +1,205 @@
+import type { CardKind, Container, Id, OwnCard, Product, TreatedKind } from '../model'
+import type { Amount } from '../quantities'
+import type { RunEntry } from '../log'
+import { productsFor } from './amounts'
+import type { Binding, CardCase, Subject } from './cardCase'
+import { holds } from './facts'
+import { quantityOf, type CardQuantity } from './quantities'
+import {
+  isBlock,
+  QUANTITIES,
+  type Act,
+  type Care,
+  type Item,
+  type QuantityId,
+  type StepTemplate,
+  type Wrong,
+} from './template'
+import { TEMPLATES } from './templates'
+
+/** A card for this rig, place and errand: only what applies, every number worked out. Plain data: it can be kept. */
+export interface Card {
+  kind: CardKind
+  /** The outlet or container it is about; null: the rig. */
+  about: Id | null
+  /** Through which outlet waste leaves on it. */
+  outlet: Id | null
+  /** Where it is done; null: it is not said. */
+  place: Id | null
+  /** A card of one's own. */
+  own: { id: Id; name: string; from: OwnCard['from'] } | null
+  steps: CardStep[]
+}
+
+export interface CardStep {
+  /** `card.step` of the templates, or `own.3` of an owner's words. */
+  id: string
+  /** An owner's own words; null: the texts have them. */
+  words: string | null
+  tank: Id | null
+  product: Id | null
+  acts: CardAct[]
+  numbers: CardQuantity[]
+  /** Quantities that its words ask for and that could not be worked out: none, on a sound template. */
+  lacks: QuantityId[]
+  timer: QuantityId | null
+  tally: QuantityId | null
+  cares: Care[]
+  wrongs: Wrong[]
+  /** A valve or a caution: it wants a hold and not a tap. */
+  holds: boolean
+  /** What it moves in the ledger: container of the model and by how much. */
+  moves: { container: Id; by: Amount }[]
+  /** What it says to the log. */
+  did: RunEntry['did']
+}
+
+/** An act with the valve or tank it is about. */
+export interface CardAct {
+  act: Act
+  tank: Id | null
+}
+
+/** The most steps of one card; a longer one is split between its stages. */
+export const MOST_STEPS = 14
+
+interface Staged {
+  step: CardStep
+  stage: number
+}
+
+/** The card of a kind for a subject, whole; `split` makes cards of at most fourteen steps of it. */
+export function deriveCard(card: CardCase, kind: CardKind, subject: Subject): Card & { stages: number[] } {
+  const state = { stage: 0, steps: [] as Staged[] }
+  const whole: Binding = { tank: subject.container, product: null }
+  for (const item of TEMPLATES[kind].items) expand(item, card, subject, whole, state)
+  return {
+    kind,
+    about: subject.container?.id ?? subject.outlet?.id ?? null,
+    outlet: subject.outlet?.id ?? null,
+    place: card.place?.id ?? null,
+    own: null,
+    steps: state.steps.map(({ step }) => step),
+    stages: state.steps.map(({ stage }) => stage),
+  }
+}
+
+function expand(
+  item: Item,
+  card: CardCase,
+  subject: Subject,
+  outer: Binding,
+  state: { stage: number; steps: Staged[] },
+): void {
+  if (isBlock(item) && item.stage) state.stage += 1
+  for (const binding of item.each ? bindingsOf(item.each, card, subject, outer) : [outer]) {
+    if (!holds(item.when, card, subject, binding)) continue
+    if (isBlock(item)) for (const inner of item.items) expand(inner, card, subject, binding, state)
+    else state.steps.push({ step: stepOf(item, card, subject, binding), stage: state.stage })
+  }
+}
+
+function bindingsOf(
+  each: NonNullable<Item['each']>,
+  card: CardCase,
+  { blacks, grays, container }: Subject,
+  outer: Binding,
+): Binding[] {
+  const tanks = (list: readonly Container[]) => list.map((tank) => ({ ...outer, tank }))
+  const of = (kind: Container['kind']) => card.stayCase.rig.containers.filter((one) => one.kind === kind)
+  switch (each) {
+    case 'black':
+      return tanks(blacks)
+    case 'gray':
+      return tanks(grays)
+    case 'first-black':
+      return tanks(blacks.slice(0, 1))
+    case 'first-gray':
+      return tanks(grays.slice(0, 1))
+    case 'fresh':
+      return tanks(of('fresh'))
+    case 'cassette':
+      return tanks(of('cassette'))
+    case 'loaded': {
+      const loaded = card.steps.filter(({ step }) => step.do === 'loads' && step.to === container?.id)
+      return tanks([...grays, ...blacks].filter(({ id }) => loaded.some(({ step }) => step.from === id)))
+    }
+    case 'product': {
+      const treated = outer.tank ?? container
+      const products: Product[] = treated ? productsFor(card, treated.kind as TreatedKind) : []
+      return products.map((product) => ({ ...outer, product }))
+    }
+  }
+}
+
+function stepOf(template: StepTemplate, card: CardCase, subject: Subject, binding: Binding): CardStep {
+  const ids = [
+    ...new Set([
+      ...(template.shows ?? []),
+      ...[template.timer, template.tally].filter((id) => id !== undefined),
+    ]),
+  ]
+  const numbers = ids.flatMap((id) => quantityOf(id, card, subject, binding) ?? [])
+  const acts = (template.acts ?? []).flatMap((act) => boundActs(act, subject, binding, card))
+  const cares = template.cares ?? []
+  return {
+    id: template.id,
+    words: null,
+    tank: binding.tank?.id ?? subject.container?.id ?? null,
+    product: binding.product?.id ?? null,
+    acts,
+    numbers,
+    lacks: ids.filter((id) => !numbers.some((number) => number.id === id)),
+    timer: template.timer ?? null,
+    tally: template.tally ?? null,
+    cares: [...cares],
+    wrongs: [...(template.wrongs ?? [])],
+    holds: cares.length > 0 || acts.some(({ act }) => VALVES.has(act)),
+    moves: [],
+    did: [],
+  }
+}
+
+const VALVES = new Set<Act>(['open:tank', 'open:end', 'shut:tank', 'shut:end', 'shut:all'])
+
+/** The pair that gray runs over in: the errand's, else the first of each at the outlet. */
+function pairOf({ steps }: CardCase, { blacks, grays }: Subject) {
+  const head = steps.find(({ step }) => step.do === 'by-head')?.step
+  return { gray: head?.from ?? grays[0]?.id ?? null, black: head?.to ?? blacks[0]?.id ?? null }
+}
+
+function boundActs(act: Act, subject: Subject, { tank }: Binding, card: CardCase): CardAct[] {
+  const { gray, black } = pairOf(card, subject)
+  switch (act) {
+    case 'open:gray':
+      return [{ act: 'open:tank', tank: gray }]
+    case 'shut:gray':
+      return [{ act: 'shut:tank', tank: gray }]
+    case 'open:black':
+      return [{ act: 'open:tank', tank: black }]
+    case 'shut:black':
+      return [{ act: 'shut:tank', tank: black }]
+    case 'shut:grays':
+      return subject.grays.map(({ id }) => ({ act: 'shut:tank', tank: id }))
+    default:
+      return [{ act, tank: tank?.id ?? subject.container?.id ?? null }]
+  }
+}
+
+/** Cards of at most fourteen steps: whole stages together as far as they fit, a longer stage cut where it must be. */
+export function split({ stages, ...card }: Card & { stages: readonly number[] }): Card[] {
+  const parts: CardStep[][] = [[]]
+  const groups = [...new Set(stages)].map((stage) => card.steps.filter((_, k) => stages[k] === stage))
+  for (const group of groups) {
+    const open = parts.at(-1)!
+    if (open.length > 0 && open.length + group.length > MOST_STEPS) parts.push([])
+    for (const step of group) {
+      if (parts.at(-1)!.length === MOST_STEPS) parts.push([])
+      parts.at(-1)!.push(step)
+    }
+  }
+  return parts.filter((steps) => steps.length > 0).map((steps) => ({ ...card, steps }))
+}
+
+/** Every quantity that a template may show, for the check of its words. */
+export const QUANTITY_IDS = Object.keys(QUANTITIES) as QuantityId[]

@@ -1,0 +1,419 @@
+import { playRun, type Count } from '../count'
+import {
+  compileRun,
+  type CardKind,
+  type Container,
+  type Id,
+  type Model,
+  type Outlet,
+  type Run,
+  type RunStep,
+  type StayCase,
+  type TankContainer,
+} from '../model'
+import type { LogEntry } from '../log'
+import { fromSource, type Amount } from '../quantities'
+import { newBlock } from '../runs'
+import { answersOf, didOf, levelsBefore, loadsFor, type StepAnswer } from '../schedule'
+import { contentsAt, type CardAsks, type CardCase, type Subject } from './cardCase'
+import { deriveCard, type Card } from './derive'
+import { inflowOf, tapShare } from './quantities'
+import { recordsOf, stockLeft } from './record'
+import type { Act } from './template'
+
+/** What there is to make cards of: the stay, its ledger, its log. */
+export interface CardGround {
+  stayCase: StayCase
+  model: Model
+  counted: Count
+  log: readonly LogEntry[]
+}
+
+/** Too little to be worth a word, L (or uses). */
+const NOTHING = 0.05
+
+/** All outlets; a tank that none names has one of its own, without an end valve. */
+export function outletsOf({ rig }: Pick<StayCase, 'rig'>): Outlet[] {
+  const named = new Set(rig.outlets.flatMap(({ containers }) => containers))
+  const alone = rig.containers.filter(
+    ({ id, kind }) => (kind === 'gray' || kind === 'black') && !named.has(id),
+  )
+  return [
+    ...rig.outlets,
+    ...alone.map(({ id, name }): Outlet => ({
+      id,
+      name,
+      containers: [id],
+      endValve: false,
+      rinses: null,
+      side: 'left',
+      handle: 'pull',
+      bore: fromSource(0.076, 'assumed'),
+      joined: [],
+    })),
+  ]
+}
+
+/** Whom a card of a kind can be about on this rig, in the order of the work: outlets without gray first, most gray last. */
+export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subject[] {
+  const none: Subject = { outlet: null, blacks: [], grays: [], container: null }
+  const about = (wanted: Container['kind'][]) =>
+    rig.containers
+      .filter(({ kind: its }) => wanted.includes(its))
+      .map((container) => withOutlet(rig, container, none))
+  const outlets = outletsOf({ rig }).map((outlet): Subject => {
+    const at = (its: 'black' | 'gray') =>
+      rig.containers.filter(
+        (one): one is TankContainer => one.kind === its && outlet.containers.includes(one.id),
+      )
+    return { outlet, blacks: at('black'), grays: at('gray'), container: null }
+  })
+  const grayIn = ({ grays }: Subject) => grays.reduce((sum, { capacity }) => sum + capacity.value, 0)
+  switch (kind) {
+    case 'dump':
+      return outlets.filter(({ blacks }) => blacks.length > 0).sort((a, b) => grayIn(a) - grayIn(b))
+    case 'gray-only':
+      return outlets.filter(({ grays }) => grays.length > 0)
+    case 'macerator':
+      return rig.gear.includes('macerator')
+        ? outlets.filter((one) => one.blacks.length + one.grays.length > 0)
+        : []
+    case 'gray-to-black':
+      return outlets.filter(
+        ({ outlet, blacks, grays }) =>
+          outlet!.endValve && outlet!.joined.length === 0 && blacks.length > 0 && grays.length > 0,
+      )
+    case 'top-up':
+      return about(['black']).filter(({ container, outlet }) => !outlet?.joined.includes(container!.id))
+    case 'rinse':
+      return about(['black'])
+    case 'charge':
+      return about(['black', 'gray'])
+    case 'probes':
+      return about(['black', 'gray']).filter(
+        ({ container }) => container && 'panel' in container && container.panel !== null,
+      )
+    case 'tote':
+      return about(['tote']).flatMap(({ container }) =>
+        outlets
+          .filter((one) => one.blacks.length + one.grays.length > 0)
+          .map((outlet) => ({ ...outlet, container })),
+      )
+    case 'cassette':
+    case 'urine':
+    case 'solids':
+    case 'fresh':
+      return about([kind])
+    case 'metered-fill':
+      return about(['fresh', 'gray', 'black', 'flush'])
+    case 'sanitize':
+      return rig.containers.some(({ kind: its }) => its === 'fresh') ? [none] : []
+    case 'seals':
+      return rig.containers.some(({ kind: its }) => its === 'cassette' || its === 'black') ? [none] : []
+    default:
+      return [none]
+  }
+}
+
+/** A tank with the outlet it leaves through, alone on the card. */
+function withOutlet(rig: StayCase['rig'], container: Container, none: Subject): Subject {
+  if (container.kind !== 'black' && container.kind !== 'gray') return { ...none, container }
+  const outlet = outletsOf({ rig }).find(({ containers }) => containers.includes(container.id)) ?? null
+  const grays = rig.containers.filter(
+    (one): one is TankContainer => one.kind === 'gray' && (outlet?.containers.includes(one.id) ?? false),
+  )
+  return { outlet, blacks: container.kind === 'black' ? [container] : [], grays, container }
+}
+
+/** What a card moves where no errand is planned: the usual of its kind, from the levels of now. */
+export function runFor(stayCase: StayCase, kind: CardKind, subject: Subject): Run {
+  const { crew, rig } = stayCase
+  const step = (
+    does: RunStep['do'],
+    from: Id | null,
+    to: Id | null,
+    as: 'all' | 'one' | 'school' = 'all',
+    loads = 1,
+  ): RunStep => ({
+    do: does,
+    from,
+    to,
+    amount: { as },
+    loads,
+  })
+  const { blacks, grays, container } = subject
+  const out = ({ id }: Container) => step('empty', id, null)
+  const charges = (tanks: readonly Container[]) =>
+    crew.schools.sides.charge === 'none' ? [] : tanks.map(({ id }) => step('charge', null, id, 'school'))
+  const treated = crew.schools.sides['gray-treated'] === 'always' ? grays : []
+  const fresh = rig.containers.find(({ kind: its }) => its === 'fresh')
+  const steps = ((): RunStep[] => {
+    switch (kind) {
+      case 'dump':
+        return [...blacks.map(out), ...grays.map(out), ...charges([...blacks, ...treated])]
+      case 'gray-only':
+        return [...grays.map(out), ...charges(treated)]
+      case 'macerator':
+        return [...blacks.map(out), ...grays.map(out), ...charges(blacks)]
+      case 'rinse':
+        return [out(container!), ...charges([container!])]
+      case 'charge':
+        return charges([container!])
+      case 'top-up':
+        return fresh && crew.schools.sides['dump-black'] !== 'every-move'
+          ? [step('top-up', fresh.id, container!.id, 'school')]
+          : []
+      case 'gray-to-black': {
+        const shaped = (list: TankContainer[]) => list.find(({ shape }) => shape)
+        const [gray, black] = [shaped(grays), shaped(blacks)]
+        return gray && black
+          ? [
+              {
+                do: 'by-head',
+                from: gray.id,
+                to: black.id,
+                amount: { as: 'head', within: fromSource(10, 'assumed') },
+                loads: 1,
+              },
+            ]
+          : []
+      }
+      case 'cassette':
+        return [
+          container && 'spares' in container && container.spares > 0
+            ? step('take', container.id, null, 'one')
+            : out(container!),
+        ]
+      case 'urine':
+      case 'solids':
+        return [out(container!)]
+      case 'fresh':
+        return [step('fill', null, container!.id)]
+      case 'tote':
+        return [...grays, ...blacks].map((tank) =>
+          step('loads', tank.id, container!.id, 'all', tankLoads(tank, container!)),
+        )
+      case 'road-day':
+        return crew.schools.sides['fresh-driving'] === 'reserve' && fresh
+          ? [step('empty', fresh.id, null, 'school')]
+          : []
+      default:
+        return []
+    }
+  })()
+  const none = fromSource(0, 'assumed')
+  return {
+    id: 'card',
+    name: '',
+    kind: kind === 'macerator' ? 'macerate' : 'move',
+    day: 0,
+    part: 'morning',
+    place: null,
+    steps,
+    minutes: none,
+    kilometres: none,
+    fee: none,
+    bother: none,
+  }
+}
+
+function tankLoads({ capacity, safeFill }: TankContainer, tote: Container): number {
+  return 'payload' in tote ? loadsFor(capacity.value * safeFill.value, tote) : 1
+}
+
+/**
+ * The case of a card. A run that is planned is taken on the levels right before it; one that is not, on those where the model
+ * begins. `isNow`: it is done now, whenever it was planned for.
+ */
+export function cardCase(
+  ground: CardGround,
+  run: Run,
+  asks: CardAsks,
+  placeId: Id | null,
+  isNow = false,
+): CardCase {
+  const { stayCase, model, counted, log } = ground
+  const planned = !isNow && model.runs.some(({ id }) => id === run.id) ? run : null
+  const levels = planned
+    ? levelsBefore(model, counted, planned)
+    : Float64Array.from(model.containers, ({ start }) => start)
+  const { rig, crew, stay } = stayCase
+  const at = { ...run, place: placeId }
+  const rows =
+    planned && placeId === run.place
+      ? counted.ledger.runs.filter((row) => row.run === run.id)
+      : playRun(
+          model,
+          compileRun(at, 0, { rig, crew, containers: model.containers, places: stay.places }),
+          blockOf(levels),
+        )
+  const days = model.grid.edges[model.grid.count]!
+  const gray = new Set(model.containers.flatMap(({ kind }, c) => (kind === 'gray' ? [c] : [])))
+  return {
+    stayCase,
+    model,
+    contents: contentsAt(stayCase, model, counted, planned),
+    run: at,
+    steps: answersOf(model, at, rows, levels.slice()),
+    place: stay.places.find(({ id }) => id === placeId) ?? null,
+    records: recordsOf(log),
+    asks,
+    stock: stockLeft(crew.products, log),
+    grayPerDay: days > 0 ? inflowOf(model, (to) => gray.has(to)) / days : 0,
+  }
+}
+
+function blockOf(levels: Float64Array) {
+  const block = newBlock(levels.length, 1)
+  block.levels.set(levels)
+  return block
+}
+
+/** Cards of an errand in the order of the work, with what each of their steps moves; together they move what the run does. */
+export function cardsFor(card: CardCase): (Card & { stages: number[] })[] {
+  const jobs = jobsOf(card)
+  const cards = jobs.map(({ kind, subject }) => deriveCard(card, kind, subject))
+  assign(card, cards)
+  return cards
+}
+
+/** One card that somebody asked for by itself. */
+export function cardOf(card: CardCase, kind: CardKind, subject: Subject): Card & { stages: number[] } {
+  const made = deriveCard(card, kind, subject)
+  assign(card, [made])
+  return made
+}
+
+interface Job {
+  kind: CardKind
+  subject: Subject
+}
+
+/** Before the fresh water, with it, the outlets, what is carried, and what comes last. */
+function jobsOf(card: CardCase): Job[] {
+  const { stayCase, run } = card
+  const moved = card.steps.filter((one) => one.moved > NOTHING)
+  const any = moved.length > 0 ? moved : card.steps
+  const jobs: Job[] = []
+  const add = (kind: CardKind, wanted: (subject: Subject) => boolean) => {
+    for (const subject of subjectsOf(stayCase, kind)) if (wanted(subject)) jobs.push({ kind, subject })
+  }
+  const to = (does: RunStep['do'], { container }: Subject) =>
+    any.some(({ step }) => step.do === does && step.to === container?.id)
+  const from = (does: readonly RunStep['do'][], id: Id | undefined) =>
+    any.some(({ step }) => does.includes(step.do) && step.from === id)
+  const leaves = (tanks: readonly Container[]) => tanks.some(({ id }) => from(['empty', 'take'], id))
+  add('top-up', (one) => to('top-up', one) || to('transfer', one))
+  if (card.steps.some(({ step }) => step.do === 'by-head'))
+    add('gray-to-black', (one) => one.grays.some(({ id }) => from(['by-head'], id)))
+  add('fresh', (one) => to('fill', one) || to('jugs', one))
+  if (run.kind === 'macerate')
+    add('macerator', (one) =>
+      [...one.blacks, ...one.grays].some(({ id }) => from(['empty', 'take', 'loads'], id)),
+    )
+  else {
+    add('dump', (one) => leaves(one.blacks))
+    add('gray-only', (one) => leaves(one.grays) && !leaves(one.blacks))
+    add('tote', ({ container, blacks, grays }) =>
+      any.some(
+        ({ step }) =>
+          step.do === 'loads' &&
+          step.to === container?.id &&
+          [...blacks, ...grays].some(({ id }) => id === step.from),
+      ),
+    )
+  }
+  for (const kind of ['cassette', 'urine', 'solids'] as const)
+    add(kind, (one) => from(['empty', 'take'], one.container?.id))
+  const dumped = (id: Id | undefined) =>
+    jobs.some(
+      ({ kind, subject }) =>
+        CHARGES.includes(kind) &&
+        [
+          ...subject.blacks,
+          ...(stayCase.crew.schools.sides['gray-treated'] === 'always' ? subject.grays : []),
+        ].some((tank) => tank.id === id),
+    )
+  add('charge', (one) => to('charge', one) && !dumped(one.container?.id))
+  if (any.some(({ step }) => step.do === 'empty' && isSupply(card, step.from))) add('road-day', () => true)
+  return jobs
+}
+const CHARGES: readonly CardKind[] = ['dump', 'macerator', 'gray-only']
+
+function isSupply({ stayCase }: CardCase, id: Id | null): boolean {
+  return stayCase.rig.containers.some((one) => one.id === id && 'reserve' in one)
+}
+
+/** Which steps of an errand an act on a card carries out. */
+const CARRIES: Partial<Record<Act, RunStep['do']>> = {
+  'move:empty': 'empty',
+  'move:take': 'take',
+  'move:charge': 'charge',
+  'move:top-up': 'top-up',
+  'move:fill': 'fill',
+  'move:head': 'by-head',
+  'move:loads': 'loads',
+  'move:jugs': 'jugs',
+  'move:transfer': 'transfer',
+  'move:drain': 'empty',
+}
+
+/**
+ * Gives every step of the errand to the one step of a card that carries it out. With the fresh water first, what a charge
+ * draws from a tank that is filled afterwards comes from the tap (`tapShare`).
+ */
+function assign(card: CardCase, cards: readonly Card[]): void {
+  const steps = cards.flatMap(({ steps: own }) => own)
+  const taken = new Set<StepAnswer>()
+  for (const step of steps)
+    for (const { act, tank } of step.acts) {
+      const does = CARRIES[act]
+      if (!does) continue
+      const answers = card.steps.filter(
+        (one) => !taken.has(one) && one.step.do === does && isAbout(one, act, tank),
+      )
+      for (const answer of answers) {
+        taken.add(answer)
+        step.moves.push(...movesOf(card, answer))
+        step.did.push(...didOf(answer))
+      }
+    }
+}
+
+function isAbout({ step }: StepAnswer, act: Act, tank: Id | null): boolean {
+  if (act === 'move:head') return true
+  const drawn = act === 'move:empty' || act === 'move:take' || act === 'move:drain' || act === 'move:loads'
+  return (drawn ? step.from : step.to) === tank
+}
+
+function movesOf(card: CardCase, answer: StepAnswer): { container: Id; by: Amount }[] {
+  const { step, from, to } = answer
+  const of = (id: Id | null) =>
+    card.model.containers.find(({ members }) => id !== null && members.includes(id))?.id
+  const moves: { container: Id; by: Amount }[] = []
+  const supply = step.do === 'charge' ? step.from : step.do === 'fill' ? step.to : null
+  const isBefore =
+    step.do === 'fill' ||
+    card.steps.indexOf(answer) <
+      card.steps.findIndex(({ step: one }) => one.do === 'fill' && one.to === supply)
+  const share = supply !== null && isBefore ? tapOf(card, answer, supply) : 0
+  if (step.from !== null && from)
+    moves.push({ container: of(step.from)!, by: from.after - from.before + share })
+  if (step.to !== null && to)
+    moves.push({ container: of(step.to)!, by: to.after - to.before - (step.do === 'fill' ? share : 0) })
+  return moves
+}
+
+/** Of the tap's share, what falls on this step: all of it on the filling, on each charge in their order as far as it reaches. */
+function tapOf({ steps }: CardCase, answer: StepAnswer, supply: Id): Amount {
+  const all = tapShare({ steps }, supply)
+  if (answer.step.do === 'fill') return all
+  let left = all
+  for (const one of steps) {
+    if (one.step.do !== 'charge' || one.step.from !== supply) continue
+    const own = Math.min(left, one.moved)
+    if (one === answer) return own
+    left -= own
+  }
+  return 0
+}

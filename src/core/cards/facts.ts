@@ -1,0 +1,119 @@
+import { sparesOf, type Container, type TreatedKind } from '../model'
+import type { Binding, CardCase, Subject } from './cardCase'
+import { chargeMoved, chargeOfTank, leftoverOf, productsFor, topUpOf } from './amounts'
+import { carriedKg, freshDrain } from './weights'
+import type { Condition, Fact } from './template'
+
+type Says = (card: CardCase, subject: Subject, binding: Binding) => boolean
+
+const has = ({ stayCase }: CardCase, kind: Container['kind']) =>
+  stayCase.rig.containers.some((container) => container.kind === kind)
+const NOTHING = 0.05
+const moves = ({ steps }: CardCase, id: string | undefined, does: string) =>
+  steps.some(({ step, moved }) => step.do === does && (step.to === id || step.from === id) && moved > NOTHING)
+const flushFixtures = ({ stayCase }: CardCase, id: string | undefined) =>
+  stayCase.rig.fixtures.filter(({ drains, solids }) => drains === id || solids === id)
+
+/** A black tank that stands open to gray is a part of gray: nothing is topped up in it. */
+const isJoined = ({ rig }: CardCase['stayCase'], id: string) =>
+  rig.outlets.some(({ joined }) => joined.includes(id))
+
+/** When each fact is so. */
+const FACT: Record<Fact, Says> = {
+  'end-valve': (_, { outlet }) => outlet?.endValve ?? false,
+  'gray-here': (card, { outlet, grays }) => (outlet ? grays.length > 0 : has(card, 'gray')),
+  'black-here': (card, { outlet, blacks }) => (outlet ? blacks.length > 0 : has(card, 'black')),
+  panel: ({ stayCase }, { blacks, grays, container }) => {
+    const seen =
+      container && 'panel' in container
+        ? [container]
+        : blacks.length + grays.length > 0
+          ? [...blacks, ...grays]
+          : stayCase.rig.containers
+    return seen.some((one) => 'panel' in one && one.panel !== null)
+  },
+  'under-threshold': (card, _, { tank }) => {
+    const { sides, blackThreshold } = card.stayCase.crew.schools
+    if (tank?.kind !== 'black' || sides['dump-black'] === 'every-move') return false
+    if (moves(card, tank.id, 'top-up') || isJoined(card.stayCase, tank.id)) return false
+    const threshold = sides['dump-black'] === 'full' ? tank.safeFill.value : blackThreshold.value
+    return (card.contents.get(tank.id)?.likely ?? 0) < threshold * tank.capacity.value - 1e-9
+  },
+  'others-wait': ({ asks }) => asks.othersWait,
+  'stays-there': ({ asks }) => asks.stays,
+  'rinse-inlet': ({ stayCase }, { outlet }, { tank }) =>
+    tank !== null && (outlet ? [outlet] : stayCase.rig.outlets).some(({ rinses }) => rinses === tank.id),
+  wand: ({ stayCase }) => stayCase.rig.gear.includes('rinse-wand'),
+  meter: ({ stayCase }) => stayCase.rig.gear.includes('flow-meter'),
+  'water-here': ({ place, run, stayCase }) =>
+    place ? place.water !== 'none' : run.kind !== 'restock' || stayCase.stay.site.water === 'tap',
+  septic: ({ place }) => place?.rule === 'septic-safe',
+  'nothing-in': ({ place }) => place?.rule === 'nothing',
+  hookup: ({ stayCase }) => stayCase.stay.site.sewer !== 'none' && stayCase.stay.site.hookupNights > 0,
+  'has-fresh': (card) => has(card, 'fresh'),
+  'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
+  heights: ({ steps }) => steps.some(({ step, moved }) => step.do === 'by-head' && moved > NOTHING),
+  'rinse-now': (card) => {
+    const when = card.stayCase.crew.schools.sides['rinse-when']
+    const isMove = ['move', 'on-the-road', 'go-home', 'restock'].includes(card.run.kind)
+    const wanted = when === 'every-dump' || (when === 'every-move' && isMove)
+    return wanted && !card.asks.othersWait && FACT['water-here'](card, NOBODY, NOTHING_BOUND)
+  },
+  'charge-some': (card, _, { tank }) =>
+    tank ? chargeOfTank(card, tank) > NOTHING : chargeMoved(card) > NOTHING,
+  'charge-from-tap': (card, _, { tank }) =>
+    !card.steps.some(({ step }) => step.do === 'charge' && step.to === tank?.id && step.from !== null),
+  'own-product': (card, subject, { tank }) => {
+    const treated = tank ?? subject.container
+    return treated !== null && productsFor(card, treated.kind as TreatedKind).length > 0
+  },
+  powder: (_, __, { product }) => product?.form === 'powder',
+  sachet: (_, __, { product }) => product?.form === 'sachet',
+  'top-up-fresh': (card, subject, { tank }) => topUpOf(card, tank ?? subject.container).fresh > NOTHING,
+  'top-up-hose': (card, subject, { tank }) => topUpOf(card, tank ?? subject.container).hose > NOTHING,
+  leftover: (card, { container }) => leftoverOf(card, container) > NOTHING,
+  'flush-own': (card) => has(card, 'flush'),
+  'flush-from-fresh': (card, { container }) => {
+    const flush = card.stayCase.rig.containers.filter(({ kind }) => kind === 'flush')
+    const drawn = flushFixtures(card, container?.id).map(({ draws }) => draws)
+    return flush.length === 0 || drawn.some((id) => id !== null && !flush.some((tank) => tank.id === id))
+  },
+  'too-heavy': (card, { container }) =>
+    container !== null && carriedKg(card, container) > card.stayCase.crew.liftLimit.value + 1e-9,
+  spare: (_, { container }) => container !== null && sparesOf(container) > 0,
+  'going-home': ({ run }) => run.kind === 'go-home',
+  sawdust: (_, { container }) => container?.kind === 'solids' && container.medium === 'short',
+  wet: ({ stayCase }, { container }) =>
+    container?.kind === 'solids' && stayCase.crew.schools.sides.vent === 'aired',
+  'other-toilet': ({ stayCase }) => stayCase.stay.site.toilets,
+  jugs: (card, { container }) => moves(card, container?.id, 'jugs'),
+  'in-vehicle': (_, { container }) =>
+    container !== null && 'payload' in container && container.payload !== null,
+  heater: ({ stayCase }) => stayCase.rig.heater !== null,
+  'cassette-here': (card) => has(card, 'cassette'),
+  'solids-here': (card) => has(card, 'solids'),
+  'drain-fresh': (card, _, { tank }) => freshDrain(card, tank) > NOTHING,
+  freezing: ({ stayCase }) =>
+    stayCase.stay.weather.usual.value <= 0 ||
+    stayCase.stay.weather.days.some(({ warmest }) => warmest.value <= 0),
+  'place-named': ({ place }) => place !== null,
+}
+const NOBODY: Subject = { outlet: null, blacks: [], grays: [], container: null }
+const NOTHING_BOUND: Binding = { tank: null, product: null }
+
+/** Whether a condition holds: all of its atoms; of a list among them, one. */
+export function holds(
+  when: Condition | undefined,
+  card: CardCase,
+  subject: Subject,
+  binding: Binding,
+): boolean {
+  const is = (atom: string): boolean => {
+    if (atom.startsWith('!')) return !is(atom.slice(1))
+    const [question, side] = atom.split('=')
+    if (side !== undefined)
+      return (card.stayCase.crew.schools.sides as Record<string, string>)[question!] === side
+    return FACT[atom as Fact](card, subject, binding)
+  }
+  return (when ?? []).every((one) => (typeof one === 'string' ? is(one) : one.some(is)))
+}

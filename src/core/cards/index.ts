@@ -1,0 +1,29 @@
+export { FIRST_ASKS } from './cardCase'
+export type { CardAsks, CardCase, Content, Subject } from './cardCase'
+export { MOST_STEPS, deriveCard, split } from './derive'
+export type { Card, CardAct, CardStep } from './derive'
+export { cardCase, cardOf, cardsFor, outletsOf, runFor, subjectsOf } from './errand'
+export type { CardGround } from './errand'
+export { LAWS, SAFE_STEPS, broken, stopSafely } from './laws'
+export type { Breaking, Law, SafeStep } from './laws'
+export { HANDS, TERMS } from './quantities'
+export type { CardQuantity, Term, WhyTerm } from './quantities'
+export { recordsOf, roundsExpected, stockLeft } from './record'
+export type { TankRecord } from './record'
+export { ACTS, CARES, FACTS, QUANTITIES, WRONGS, isBlock, templateFaults } from './template'
+export type { Act, Care, CardTemplate, Item, QuantityId, QuantityUnit, StepTemplate, Wrong } from './template'
+export { TEMPLATES } from './templates'
+export {
+  finished,
+  isRunning,
+  keyOf,
+  secondsLeft,
+  startWalk,
+  stepAt,
+  stopWalk,
+  suspects,
+  walked,
+} from './walk'
+export type { Finished, Timer, Walk, WalkAction } from './walk'
+export { cardFile, ownCopy, ownFaults, ownSteps, templateStepIds, withOwn } from './ownCard'
+export type { CardFile } from './ownCard'

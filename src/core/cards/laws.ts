@@ -1,0 +1,284 @@
+import { sideOf, type Id, type Outlet, type Rig } from '../model'
+import type { Card, CardAct, CardStep } from './derive'
+import { outletsOf } from './errand'
+import type { Act, Care } from './template'
+
+/** What every card must keep to, whoever wrote it; each is named, so that a card that breaks one says which. */
+export const LAWS = [
+  'fresh-before-waste',
+  'all-home-before-cap',
+  'connected-before-open',
+  'end-first-opening-last-closing',
+  'black-first-between-tanks',
+  'never-a-hose-into-a-shut-tank-unattended',
+  'others-shut-while-filling-shut',
+  'content-at-its-upper-bound',
+  'rinse-hose-and-breaker',
+  'blade-before-pulling',
+  'spout-before-button',
+  'no-chlorine-on-urine',
+  'gloves-before-waste',
+  'toilet-shut-before-waste',
+  'hands-last',
+  'all-shut-at-the-end',
+  'potable-before-fresh',
+  'hose-fixed-before-power',
+  'vent-shut-before-moving',
+  'cautions-stand',
+  'valves-that-there-are',
+  'no-number-lacks',
+  'held-where-it-matters',
+] as const
+export type Law = (typeof LAWS)[number]
+
+/** A law broken, and at which step of the card. */
+export interface Breaking {
+  law: Law
+  step: number
+}
+
+/** What is open, connected and running while a card is walked. */
+interface Yard {
+  open: Set<Id>
+  end: boolean
+  hose: boolean
+  ground: boolean
+  cap: boolean
+  water: Id | null
+}
+type Says = (law: Law) => void
+
+/** Acts on waste: from the first of them nothing clean is touched any more. */
+const WASTE: readonly Act[] = ['cap-off', 'hose-on', 'pull-out', 'pour', 'gloves', 'dose']
+const RISKY: readonly Act[] = ['cap-off', 'pull-out', 'pour', 'dose', 'chlorine']
+/** Which care each act never stands without. */
+const CARE_OF: Partial<Record<Act, Care>> = {
+  'cap-off': 'open-slowly',
+  'water-on': 'stay',
+  'toilet-shut': 'gas',
+  'open:end': 'valves',
+  chlorine: 'no-mix',
+  dose: 'no-mix',
+  button: 'button-last',
+  'pull-out': 'lift',
+  lift: 'lift',
+  potable: 'potable',
+  'rinse-hose': 'backflow',
+  bag: 'not-compost',
+}
+/** Acts that draw from where `toilet-shut` is no matter: nothing of a tank is open. */
+const GAS_FREE: readonly Card['kind'][] = ['road-day']
+
+/**
+ * All that a card breaks, in its order; empty: it keeps the laws. The card is the whole one, not a part of it. Own words have
+ * no acts: they add, and take nothing of this away.
+ */
+export function broken(card: Card, rig: Rig): Breaking[] {
+  const found: Breaking[] = []
+  const yard: Yard = { open: new Set(), end: false, hose: false, ground: false, cap: false, water: null }
+  const outlet = outletsOf({ rig }).find(({ id }) => id === card.outlet) ?? null
+  const done = new Set<Act>()
+  card.steps.forEach((step, at) => {
+    const says = (law: Law) => void found.push({ law, step: at })
+    ofStep(step, card, rig, says)
+    for (const act of step.acts) {
+      ofAct(act, step, { card, outlet, yard, done }, says)
+      play(act, yard)
+      done.add(act.act)
+    }
+  })
+  atTheEnd(card, yard, done, (law) => void found.push({ law, step: card.steps.length - 1 }))
+  return found
+}
+
+/** What can be seen of a step by itself. */
+function ofStep(step: CardStep, { kind }: Card, rig: Rig, says: Says): void {
+  if (step.lacks.length > 0) says('no-number-lacks')
+  for (const { act } of step.acts) {
+    const care = CARE_OF[act]
+    const isFree = act === 'toilet-shut' && GAS_FREE.includes(kind)
+    const isOwnTank = act === 'water-on' && step.cares.includes('stay')
+    if (care && !isFree && !isOwnTank && !step.cares.includes(care)) says('cautions-stand')
+  }
+  const names = step.acts.filter(({ act }) => act === 'open:tank' || act === 'shut:tank')
+  const isTank = (id: Id | null) =>
+    rig.containers.some((one) => one.id === id && sideOf(one.kind) === 'waste')
+  if (names.some(({ tank }) => !isTank(tank))) says('valves-that-there-are')
+  const isValve = step.acts.some(({ act }) => act.startsWith('open:') || act.startsWith('shut:'))
+  if ((isValve || step.cares.length > 0) && !step.holds) says('held-where-it-matters')
+}
+
+interface Walk {
+  card: Card
+  outlet: Outlet | null
+  yard: Yard
+  done: ReadonlySet<Act>
+}
+
+/** What can be seen of an act in its place. */
+function ofAct({ act, tank }: CardAct, step: CardStep, { card, outlet, yard, done }: Walk, says: Says): void {
+  const isWasteBefore = WASTE.some((one) => done.has(one))
+  if ((act === 'fresh-first' || act === 'fresh-in') && isWasteBefore) says('fresh-before-waste')
+  if (act === 'fresh-in' && !done.has('potable')) says('potable-before-fresh')
+  if (RISKY.includes(act) && !done.has('gloves')) says('gloves-before-waste')
+  if (act === 'cap-off') {
+    if (!done.has('shut:all') || yard.open.size > 0 || yard.end) says('all-home-before-cap')
+    if (!done.has('toilet-shut')) says('toilet-shut-before-waste')
+  }
+  if (act === 'open:end' && (!outlet?.endValve || !yard.hose))
+    says(outlet?.endValve ? 'connected-before-open' : 'valves-that-there-are')
+  if (act === 'shut:end' && yard.open.size > 0 && !step.acts.some((one) => one.act === 'back-fill'))
+    says('end-first-opening-last-closing')
+  if (act === 'open:tank') openedTank(tank, { card, outlet, yard, done }, says)
+  if (
+    act === 'shut:tank' &&
+    card.kind === 'gray-to-black' &&
+    isGray(card, tank) &&
+    [...yard.open].some((id) => id !== tank)
+  )
+    says('black-first-between-tanks')
+  if (act === 'water-on') wateredTank(step, tank, { card, outlet, yard, done }, says)
+  if (act === 'pull-out' && !done.has('blade-shut')) says('blade-before-pulling')
+  if (act === 'button' && !done.has('spout-down')) says('spout-before-button')
+  if (act === 'chlorine' && !(done.has('waste-empty') && done.has('flushed'))) says('no-chlorine-on-urine')
+  if (act === 'pump-on' && !done.has('hose-fixed')) says('hose-fixed-before-power')
+  if (act === 'tow' && !done.has('vent-shut')) says('vent-shut-before-moving')
+}
+
+function isGray({ steps }: Card, tank: Id | null): boolean {
+  // On this card gray is opened first.
+  return steps.flatMap(({ acts }) => acts).find(({ act }) => act === 'open:tank')?.tank === tank
+}
+
+function openedTank(tank: Id | null, { card, outlet, yard }: Walk, says: Says): void {
+  if (card.kind === 'gray-to-black') {
+    // The end valve is shut and capped: gray runs over, and nothing out.
+    if (yard.end || yard.cap) says('black-first-between-tanks')
+    return
+  }
+  if (!yard.cap || !yard.hose || !yard.ground) says('connected-before-open')
+  if (outlet?.endValve && !yard.end && tank !== null && outlet.containers.includes(tank))
+    says('end-first-opening-last-closing')
+}
+
+/** A hose into a tank: open, or attended with a number to stop at and everything else on the outlet shut. */
+function wateredTank(step: CardStep, tank: Id | null, { outlet, yard, done, card }: Walk, says: Says): void {
+  const isTopUp = card.kind === 'top-up'
+  if (
+    !done.has('rinse-hose') &&
+    !step.acts.some(({ act }) => act === 'rinse-hose') &&
+    step.wrongs.length > 0 &&
+    !isPoured(step)
+  )
+    says('rinse-hose-and-breaker')
+  const isOpen = tank !== null && yard.open.has(tank) && (!outlet?.endValve || yard.end)
+  if (isOpen) return
+  const isAttended =
+    step.acts.some(({ act }) => act === 'attend') && step.timer !== null && step.cares.includes('stay')
+  if (!isAttended) says('never-a-hose-into-a-shut-tank-unattended')
+  if ([...yard.open].some((id) => id !== tank)) says('others-shut-while-filling-shut')
+  const isByTop = step.numbers.some(({ why }) => why.some(({ term }) => term === 'content-high'))
+  if (!isByTop && (isTopUp || tank !== null)) says('content-at-its-upper-bound')
+}
+
+/** Out of a bucket or a wand, and in a queue: no hose at the rinse inlet. */
+const POURED: readonly string[] = ['rinse.buckets', 'rinse.wand', 'dump.queue']
+const isPoured = ({ id }: CardStep) => POURED.includes(id)
+
+/** How things stand when the last step is done. */
+function atTheEnd({ kind, steps }: Card, yard: Yard, done: ReadonlySet<Act>, says: Says): void {
+  if (yard.open.size > 0 || yard.end || yard.water !== null || yard.cap) says('all-shut-at-the-end')
+  const acts = steps.flatMap(({ acts: own }) => own.map(({ act }) => act))
+  const lastWaste = Math.max(...RISKY.map((act) => acts.lastIndexOf(act)))
+  if (lastWaste >= 0 && kind !== 'sanitize' && acts.lastIndexOf('hands') < lastWaste) says('hands-last')
+  if (RISKY.some((act) => done.has(act)) && !done.has('hands')) says('hands-last')
+}
+
+/** What an act leaves standing. */
+function play({ act, tank }: CardAct, yard: Yard): void {
+  switch (act) {
+    case 'open:tank':
+      if (tank !== null) yard.open.add(tank)
+      return
+    case 'shut:tank':
+      if (tank !== null) yard.open.delete(tank)
+      return
+    case 'open:end':
+    case 'shut:end':
+      yard.end = act === 'open:end'
+      return
+    case 'shut:all':
+      yard.open.clear()
+      yard.end = false
+      return
+    case 'cap-off':
+    case 'cap-on':
+      yard.cap = act === 'cap-off'
+      return
+    case 'hose-on':
+    case 'hose-off':
+      yard.hose = act === 'hose-on'
+      return
+    case 'ground-on':
+    case 'ground-off':
+      yard.ground = act === 'ground-on'
+      return
+    case 'water-on':
+    case 'water-off':
+      yard.water = act === 'water-on' ? tank : null
+      return
+  }
+}
+
+export const SAFE_STEPS = [
+  'water-off',
+  'pump-off',
+  'shut-tank',
+  'shut-end',
+  'spout-up',
+  'lift-hose',
+  'cap',
+  'vent',
+  'hands',
+] as const
+export type SafeStep = { safe: (typeof SAFE_STEPS)[number]; tank: Id | null }
+
+/**
+ * What makes it safe to stop after so many steps: water and power off, tank valves shut before the end valve, the hose lifted
+ * towards the inlet and the cap on where nothing is left in it, hands washed. @param upTo steps that were begun
+ */
+export function stopSafely(card: Card, upTo: number): SafeStep[] {
+  const yard: Yard = { open: new Set(), end: false, hose: false, ground: false, cap: false, water: null }
+  const done = new Set<Act>()
+  for (const step of card.steps.slice(0, upTo))
+    for (const act of step.acts) {
+      // A step that was begun may stand in the middle: what it opened is taken as open.
+      const isLast = step === card.steps[upTo - 1]
+      if (!(
+        isLast &&
+        (act.act === 'water-off' || act.act === 'shut:tank' || act.act === 'pump-off') &&
+        opens(step)
+      ))
+        play(act, yard)
+      done.add(act.act)
+    }
+  const safe = (one: SafeStep['safe'], tank: Id | null = null): SafeStep => ({ safe: one, tank })
+  const runs =
+    yard.water !== null ||
+    card.steps[upTo - 1]?.acts.some(({ act }) => act === 'fresh-in' || act === 'move:top-up') === true
+  const isPumping = card.steps[upTo - 1]?.acts.some(({ act }) => act === 'pump-on') === true
+  return [
+    ...(runs ? [safe('water-off')] : []),
+    ...(isPumping ? [safe('pump-off')] : []),
+    ...[...yard.open].reverse().map((tank) => safe('shut-tank', tank)),
+    ...(yard.end ? [safe('shut-end')] : []),
+    ...(done.has('spout-down') && !done.has('push-in') ? [safe('spout-up')] : []),
+    ...(yard.hose ? [safe('lift-hose')] : []),
+    ...(yard.cap ? [safe('cap')] : []),
+    ...(done.has('vent-open') && !done.has('tow') ? [safe('vent')] : []),
+    ...(RISKY.some((act) => done.has(act)) ? [safe('hands')] : []),
+  ]
+}
+
+const opens = ({ acts }: CardStep) =>
+  acts.some(({ act }) => act === 'water-on' || act === 'open:tank' || act === 'pump-on')

@@ -1,0 +1,99 @@
+import type { CardKind, OwnCard, Rig } from '../model'
+import type { Card, CardStep } from './derive'
+import { broken, type Breaking } from './laws'
+import { isBlock, type Item } from './template'
+import { TEMPLATES } from './templates'
+
+/** Every step that the templates have, by id. */
+export function templateStepIds(): string[] {
+  const ids = new Set<string>()
+  const visit = (item: Item): void => {
+    if (isBlock(item)) item.items.forEach(visit)
+    else ids.add(item.id)
+  }
+  for (const { items } of Object.values(TEMPLATES)) items.forEach(visit)
+  return [...ids]
+}
+
+/** A copy to begin with: the steps that the card has on this rig, each once. */
+export function ownCopy(card: Card, id: string, name: string): OwnCard {
+  const seen = new Set<string>()
+  const steps = card.steps.flatMap((step) => {
+    if (seen.has(step.id)) return []
+    seen.add(step.id)
+    return [{ step: step.id }]
+  })
+  return { id, name, kind: card.kind, from: 'own', steps }
+}
+
+/**
+ * One's own order of a card: the steps that the card has here, in the order of the own one, its words between them. What is
+ * done for several tanks is done for each of them in turn: a stretch of such steps is gone through tank by tank.
+ */
+export function ownSteps(card: Card, own: OwnCard): CardStep[] {
+  const of = (id: string) => card.steps.filter((step) => step.id === id)
+  const out: CardStep[] = []
+  let stretch: CardStep[][] = []
+  const close = () => {
+    const tanks = [...new Set(stretch.flat().map(({ tank }) => tank))]
+    for (const tank of tanks)
+      for (const steps of stretch) out.push(...steps.filter((step) => step.tank === tank))
+    stretch = []
+  }
+  own.steps.forEach((one, k) => {
+    const steps = 'words' in one ? [wordsStep(one.words, k)] : of(one.step)
+    if (steps.length > 1) stretch.push(steps)
+    else {
+      close()
+      out.push(...steps)
+    }
+  })
+  close()
+  return out
+}
+
+function wordsStep(words: string, k: number): CardStep {
+  return {
+    id: `own.${k}`,
+    words,
+    tank: null,
+    product: null,
+    acts: [],
+    numbers: [],
+    lacks: [],
+    timer: null,
+    tally: null,
+    cares: [],
+    wrongs: [],
+    holds: false,
+    moves: [],
+    did: [],
+  }
+}
+
+export function withOwn(card: Card & { stages: number[] }, own: OwnCard): Card & { stages: number[] } {
+  const steps = ownSteps(card, own)
+  // Stages as they were where the step is one of the card's; own words stay with what they follow.
+  let stage = 0
+  const stages = steps.map((step) => {
+    const at = card.steps.indexOf(step)
+    stage = at < 0 ? stage : Math.max(stage, card.stages[at]!)
+    return stage
+  })
+  return { ...card, own: { id: own.id, name: own.name, from: own.from }, steps, stages }
+}
+
+/** What a card of one's own breaks that the template keeps; and what of the moves and cautions it dropped. */
+export function ownFaults(card: Card, own: OwnCard, rig: Rig): Breaking[] {
+  return broken({ ...card, steps: ownSteps(card, own) }, rig)
+}
+
+/** A file of one card: `dry-count/card@1`. */
+export interface CardFile {
+  format: 'dry-count/card@1'
+  card: { name: string; kind: CardKind; steps: OwnCard['steps'] }
+}
+
+export function cardFile({ name, kind, steps }: OwnCard): CardFile {
+  return { format: 'dry-count/card@1', card: { name, kind, steps } }
+}

@@ -1,0 +1,215 @@
+import { SCHOOLS, type CardKind, type School, type SideOf } from '../model'
+
+/**
+ * The language in which run cards are written: data, not code. A template is a list of steps in the order of the work; a
+ * step is printed where its conditions hold, once or for each tank it is about. Its words are the texts' (or an owner's), with
+ * `{quantity}` where a number belongs; what it does to valves, caps and water is said in acts, which the laws read.
+ */
+export interface CardTemplate {
+  kind: CardKind
+  /** What one card is about: an outlet, a container of one of these kinds, or the whole rig. */
+  about: About
+  items: Item[]
+}
+
+export type About =
+  'outlet' | 'black' | 'gray' | 'cassette' | 'urine' | 'solids' | 'fresh' | 'tote' | 'tank' | 'waste' | 'rig'
+
+export type Item = StepTemplate | Block
+
+/** Steps that go together: each of them for one tank before the next, or only where something holds. */
+export interface Block {
+  each?: Each
+  when?: Condition
+  /** Begins a stage: a card that is too long is split between stages. */
+  stage?: true
+  items: Item[]
+}
+
+/** For which tanks (of the outlet, or of the rig) or products a block or step is repeated. */
+export const EACH = [
+  'black',
+  'gray',
+  'first-gray',
+  'first-black',
+  'fresh',
+  'cassette',
+  'loaded',
+  'product',
+] as const
+export type Each = (typeof EACH)[number]
+
+export interface StepTemplate {
+  /** `card.step`: the key of its words, unique among all templates. */
+  id: string
+  each?: Each
+  when?: Condition
+  acts?: Act[]
+  /** Quantities that its words show. */
+  shows?: QuantityId[]
+  /** The quantity that a clock runs down, or that a tally counts up to. */
+  timer?: QuantityId
+  tally?: QuantityId
+  cares?: Care[]
+  /** What goes wrong at this step. */
+  wrongs?: Wrong[]
+}
+
+/** All of these hold; of a list inside it, one of them. `!` is not; `question=side` is a school. */
+export type Condition = readonly (Atom | readonly Atom[])[]
+export type Atom = Fact | SchoolAtom | `!${Fact | SchoolAtom}`
+type SchoolAtom = { [Q in School]: `${Q}=${SideOf<Q>}` }[School]
+
+/** What may be so of a rig, a place, the levels or the hour; `facts.ts` says when each is. */
+export const FACTS = [
+  'end-valve', 'gray-here', 'black-here', 'panel', 'under-threshold', 'others-wait', 'stays-there', 'rinse-inlet',
+  'wand', 'meter', 'water-here', 'septic', 'nothing-in', 'hookup', 'has-fresh', 'fresh-done', 'heights', 'rinse-now',
+  'charge-some', 'charge-from-tap', 'own-product', 'powder', 'sachet', 'top-up-fresh', 'top-up-hose', 'leftover',
+  'flush-own', 'flush-from-fresh', 'too-heavy', 'spare', 'going-home', 'sawdust', 'wet', 'other-toilet',
+  'jugs', 'in-vehicle', 'heater', 'cassette-here', 'solids-here', 'drain-fresh',
+  'freezing', 'place-named',
+] as const // prettier-ignore
+export type Fact = (typeof FACTS)[number]
+
+/** What hands do, as far as an order or a caution hangs on it. `tank` is the tank the step is for. */
+export const ACTS = [
+  'fresh-first', 'potable', 'fresh-in', 'toilet-shut', 'gloves', 'eyes', 'hands', 'point-clean', 'read-before', 'read-after',
+  'shut:all', 'open:end', 'shut:end', 'open:tank', 'shut:tank', 'open:gray', 'shut:gray', 'open:black', 'shut:black',
+  'shut:grays', 'cap-off', 'cap-on', 'hose-on', 'hose-off', 'ground-on', 'ground-off', 'back-fill', 'rinse-hose',
+  'water-on', 'water-off', 'attend', 'blade-shut', 'pull-out', 'lift', 'spout-down', 'button', 'pour', 'push-in', 'dose',
+  'chlorine', 'waste-empty', 'flushed', 'hose-fixed', 'pump-on', 'pump-off', 'vent-shut', 'vent-open', 'tow', 'bag',
+  'heater-off', 'pump-aboard-off', 'measure', 'time', 'move:empty', 'move:take', 'move:charge', 'move:top-up', 'move:fill',
+  'move:head', 'move:loads', 'move:jugs', 'move:transfer', 'move:drain',
+] as const // prettier-ignore
+export type Act = (typeof ACTS)[number]
+
+export const CARES = [
+  'gas', 'eyes', 'valves', 'stay', 'backflow', 'two-hoses', 'no-mix', 'no-bleach', 'lift', 'potable', 'never-poke', 'tilt',
+  'local-rule', 'not-compost', 'open-bed', 'walking-pace', 'vent-room', 'no-flame', 'antifreeze', 'label', 'open-slowly',
+  'black-first', 'button-last', 'septic',
+] as const // prettier-ignore
+export type Care = (typeof CARES)[number]
+
+export const WRONGS = [
+  'leaks', 'no-flow', 'jumps', 'overflows', 'stuck', 'too-much-in-pipe', 'never-clear', 'air-lock', 'called-away', 'level-wrong',
+  'late-jug', 'too-wet', 'heavy', 'races', 'smells', 'panel-lies',
+] as const // prettier-ignore
+export type Wrong = (typeof WRONGS)[number]
+
+/** The numbers a card may show; `quantities.ts` works each out. */
+export const QUANTITIES = {
+  pulse: 'seconds',
+  pipe: 'volume',
+  'hose-weight': 'mass',
+  drain: 'minutes',
+  'queue-low': 'volume',
+  'queue-high': 'volume',
+  threshold: 'share',
+  content: 'level',
+  'content-high': 'level',
+  limit: 'level',
+  capacity: 'level',
+  'shut-hours': 'hours',
+  'top-up': 'volume',
+  'top-up-level': 'volume',
+  'top-up-fresh': 'volume',
+  'top-up-fresh-minutes': 'minutes',
+  'top-up-hose': 'volume',
+  'top-up-hose-minutes': 'minutes',
+  'top-up-kg': 'mass',
+  leftover: 'volume',
+  'road-reserve': 'volume',
+  'rinse-litres': 'volume',
+  'rinse-minutes': 'minutes',
+  rounds: 'count',
+  'rounds-stop': 'count',
+  buckets: 'count',
+  'bucket-size': 'volume',
+  'gray-keep': 'volume',
+  charge: 'volume',
+  dose: 'dose',
+  'stock-left': 'dose',
+  'head-litres': 'volume',
+  'head-seconds': 'seconds',
+  kg: 'mass',
+  'lift-limit': 'mass',
+  'flush-litres': 'volume',
+  'cassette-rinse': 'volume',
+  'cassette-rinse-kg': 'mass',
+  'cassette-rounds': 'count',
+  soak: 'minutes',
+  'dose-water': 'volume',
+  'urine-days': 'days',
+  uses: 'count',
+  bricks: 'count',
+  'medium-litres': 'volume',
+  fill: 'volume',
+  'fill-minutes': 'minutes',
+  'fill-kg': 'mass',
+  'bucket-seconds': 'seconds',
+  'jug-loads': 'count',
+  'jug-litres': 'volume',
+  'jug-kg': 'mass',
+  'tote-loads': 'count',
+  'tote-litres': 'volume',
+  'tote-kg': 'mass',
+  reach: 'length',
+  'pump-head': 'length',
+  'drain-fresh': 'volume',
+  'drain-fresh-minutes': 'minutes',
+  'road-kg': 'mass',
+  'flush-owed': 'volume',
+  'system-litres': 'volume',
+  bleach: 'millilitres',
+  'bleach-percent': 'percent',
+  'bleach-hold': 'minutes',
+  'gray-room': 'volume',
+  stages: 'count',
+  'probe-low': 'volume',
+  'probe-high': 'volume',
+  'known-charge': 'volume',
+} as const
+export type QuantityId = keyof typeof QUANTITIES
+export type QuantityUnit = (typeof QUANTITIES)[QuantityId]
+
+export function isBlock(item: Item): item is Block {
+  return 'items' in item
+}
+
+const SIDES = new Set(
+  Object.entries(SCHOOLS).flatMap(([question, sides]) => sides.map((side) => `${question}=${side}`)),
+)
+
+const isKnown = (atom: string) => SIDES.has(atom) || (FACTS as readonly string[]).includes(atom)
+
+/** Every fault of a template in the language's own terms; the words are checked where they are. Empty: it is sound. */
+export function templateFaults({ kind, items }: CardTemplate): string[] {
+  const faults: string[] = []
+  const seen = new Set<string>()
+  const among = (list: readonly string[], found: readonly string[] | undefined, where: string) => {
+    for (const one of found ?? []) if (!list.includes(one)) faults.push(`${where}: ${one}`)
+  }
+  const visit = (item: Item, where: string) => {
+    for (const atom of (item.when ?? []).flat())
+      if (!isKnown(atom.replace('!', ''))) faults.push(`${where}: ${atom}`)
+    if (item.each) among(EACH, [item.each], where)
+    if (isBlock(item)) {
+      item.items.forEach((inner) => visit(inner, where))
+      return
+    }
+    if (seen.has(item.id)) faults.push(`${item.id} twice`)
+    seen.add(item.id)
+    among(ACTS, item.acts, item.id)
+    among(CARES, item.cares, item.id)
+    among(WRONGS, item.wrongs, item.id)
+    const numbers = [
+      ...(item.shows ?? []),
+      ...(item.timer ? [item.timer] : []),
+      ...(item.tally ? [item.tally] : []),
+    ]
+    among(Object.keys(QUANTITIES), numbers, item.id)
+    if (!/^[a-z0-9-]+\.[a-z0-9-]+$/.test(item.id)) faults.push(`${item.id}: not card.step`)
+  }
+  for (const item of items) visit(item, kind)
+  return faults
+}

@@ -1,0 +1,101 @@
+import type { CardTemplate } from '../template'
+
+/** Card 16: chlorine meets nothing but fresh water. */
+export const sanitize: CardTemplate = {
+  kind: 'sanitize',
+  about: 'rig',
+  items: [
+    { id: 'sanitize.waste', acts: ['waste-empty', 'flushed'], cares: ['no-mix'] },
+    { id: 'sanitize.filter' },
+    { id: 'sanitize.heater', when: ['heater'], acts: ['heater-off'], cares: ['label'] },
+    { id: 'sanitize.fill', shows: ['system-litres'], acts: ['potable'], cares: ['potable'] },
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    {
+      id: 'sanitize.dose',
+      acts: ['chlorine'],
+      shows: ['bleach', 'bleach-percent', 'system-litres'],
+      cares: ['no-mix', 'eyes', 'label'],
+    },
+    { id: 'sanitize.taps', cares: ['no-mix'] },
+    { id: 'sanitize.hold', shows: ['bleach-hold'], timer: 'bleach-hold', cares: ['label'] },
+    {
+      id: 'sanitize.room',
+      shows: ['system-litres', 'gray-room', 'stages'],
+      cares: ['local-rule'],
+      wrongs: ['overflows'],
+    },
+    { id: 'sanitize.flush', wrongs: ['smells'] },
+    { id: 'sanitize.back' },
+    { id: 'close.hands', acts: ['hands'] },
+  ],
+}
+
+/** Card 17. */
+export const layUp: CardTemplate = {
+  kind: 'lay-up',
+  about: 'rig',
+  items: [
+    { id: 'lay-up.dump', when: [['black-here', 'gray-here']] },
+    { id: 'lay-up.dry', when: [['black-here', 'gray-here']], cares: ['no-mix'] },
+    { id: 'lay-up.cassette', when: ['cassette-here'] },
+    { id: 'lay-up.solids', when: ['solids-here'], cares: ['not-compost'] },
+    { id: 'lay-up.fresh', when: ['has-fresh'], cares: ['local-rule'] },
+    { id: 'lay-up.heater', when: ['heater'], acts: ['heater-off'], cares: ['label'] },
+    { id: 'lay-up.seals', when: ['seals=lubricant'] },
+    { id: 'lay-up.oil', when: ['seals=olive-oil'] },
+    { id: 'lay-up.caps', acts: ['shut:all', 'cap-on'] },
+    { id: 'close.hands', acts: ['hands'] },
+  ],
+}
+
+/** Card 18. */
+export const frost: CardTemplate = {
+  kind: 'frost',
+  about: 'rig',
+  items: [
+    { id: 'frost.night', when: ['freezing'] },
+    { id: 'frost.drain', when: ['has-fresh'] },
+    { id: 'frost.heat' },
+    { id: 'frost.jug', shows: ['flush-owed'] },
+    { id: 'frost.valve', cares: ['no-flame'] },
+    { id: 'frost.outlet', when: [['black-here', 'gray-here']], acts: ['shut:all'] },
+    { id: 'frost.antifreeze', cares: ['antifreeze'] },
+  ],
+}
+
+/** Card 19. */
+export const probes: CardTemplate = {
+  kind: 'probes',
+  about: 'waste',
+  items: [
+    { id: 'probes.when' },
+    {
+      id: 'probes.water',
+      shows: ['probe-low', 'probe-high'],
+      acts: ['attend'],
+      cares: ['stay'],
+      wrongs: ['overflows'],
+    },
+    { id: 'probes.product', cares: ['label', 'no-mix'] },
+    { id: 'probes.drive' },
+    { id: 'probes.dump' },
+    { id: 'probes.read', acts: ['read-after'], wrongs: ['panel-lies'] },
+  ],
+}
+
+/** Card 20. */
+export const seals: CardTemplate = {
+  kind: 'seals',
+  about: 'rig',
+  items: [
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'seals.empty' },
+    { id: 'seals.clean', cares: ['no-mix'] },
+    { id: 'seals.lubricant', when: ['seals=lubricant'] },
+    { id: 'seals.oil', when: ['seals=olive-oil'] },
+    { id: 'seals.plate', when: ['cassette-here'] },
+    { id: 'seals.look', wrongs: ['leaks'] },
+    { id: 'seals.try' },
+    { id: 'close.hands', acts: ['hands'] },
+  ],
+}

@@ -1,0 +1,227 @@
+import type { CardTemplate } from '../template'
+import { closing, opening } from './shared'
+
+/** Card 7. */
+export const cassette: CardTemplate = {
+  kind: 'cassette',
+  about: 'cassette',
+  items: [
+    { id: 'cassette.when', shows: ['content', 'kg', 'lift-limit'], cares: ['lift'], wrongs: ['heavy'] },
+    { id: 'cassette.heavy', when: ['too-heavy'], shows: ['kg', 'lift-limit'], cares: ['lift'] },
+    {
+      id: 'cassette.flush',
+      when: ['flush-own', ['cassette-flush=plain', 'flush-from-fresh']],
+      acts: ['fresh-first', 'potable'],
+      shows: ['flush-litres'],
+      cares: ['potable'],
+    },
+    {
+      id: 'cassette.flush-product',
+      when: ['flush-own', 'cassette-flush=product', '!flush-from-fresh'],
+      acts: ['fresh-first', 'potable'],
+      shows: ['flush-litres'],
+      cares: ['potable', 'label'],
+    },
+    { id: 'open.fresh-first', when: ['!flush-own', 'has-fresh', 'water-here'], acts: ['fresh-first'] },
+    { id: 'open.toilet', acts: ['toilet-shut'], cares: ['gas'] },
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    {
+      stage: true,
+      items: [
+        { id: 'cassette.bowl', acts: ['blade-shut'] },
+        {
+          id: 'cassette.out',
+          acts: ['pull-out', 'lift'],
+          shows: ['kg'],
+          cares: ['lift'],
+          wrongs: ['stuck', 'heavy'],
+        },
+        { id: 'cassette.wheels', shows: ['kg'], cares: ['lift'] },
+        { id: 'cassette.board', when: ['place-named'], cares: ['local-rule'] },
+        { id: 'cassette.aside' },
+        { id: 'cassette.down', acts: ['spout-down'], cares: ['button-last'] },
+        {
+          id: 'cassette.pour',
+          acts: ['button', 'pour', 'move:empty', 'move:take'],
+          cares: ['eyes', 'button-last'],
+          wrongs: ['overflows'],
+        },
+      ],
+    },
+    {
+      stage: true,
+      items: [
+        {
+          id: 'cassette.rinse-twice',
+          when: ['cassette-rinse=twice', 'water-here'],
+          shows: ['cassette-rinse', 'cassette-rinse-kg', 'cassette-rounds'],
+          tally: 'cassette-rounds',
+          cares: ['lift', 'two-hoses'],
+          wrongs: ['never-clear'],
+        },
+        {
+          id: 'cassette.rinse-soak',
+          when: ['cassette-rinse=soaked', 'water-here'],
+          shows: ['cassette-rinse', 'cassette-rinse-kg', 'soak', 'cassette-rounds'],
+          timer: 'soak',
+          tally: 'cassette-rounds',
+          cares: ['lift', 'two-hoses'],
+          wrongs: ['never-clear'],
+        },
+        { id: 'cassette.no-water', when: ['!water-here'] },
+        { id: 'cassette.seat' },
+      ],
+    },
+    {
+      stage: true,
+      items: [
+        { id: 'charge.septic', when: ['septic', '!treatment=none'], cares: ['septic'] },
+        {
+          each: 'product',
+          when: ['!treatment=none', '!treatment=household'],
+          items: [
+            {
+              id: 'cassette.dose',
+              when: ['!sachet'],
+              acts: ['dose', 'move:charge'],
+              shows: ['dose', 'dose-water'],
+              cares: ['eyes', 'no-mix', 'label'],
+            },
+            {
+              id: 'cassette.sachet',
+              when: ['sachet'],
+              acts: ['dose', 'move:charge'],
+              shows: ['dose', 'dose-water'],
+              cares: ['no-mix', 'label'],
+            },
+          ],
+        },
+        {
+          id: 'cassette.label',
+          when: ['!own-product', '!treatment=none', '!treatment=household'],
+          acts: ['dose', 'move:charge'],
+          shows: ['capacity', 'dose-water'],
+          cares: ['eyes', 'no-mix', 'label'],
+        },
+        {
+          id: 'cassette.household',
+          when: ['treatment=household'],
+          acts: ['dose', 'move:charge'],
+          shows: ['dose-water'],
+          cares: ['eyes', 'no-mix', 'no-bleach'],
+        },
+        { id: 'cassette.in', acts: ['push-in'], wrongs: ['stuck'] },
+        { id: 'cassette.home', when: ['going-home'] },
+        { id: 'close.point', acts: ['point-clean'] },
+        { id: 'close.hands', acts: ['hands'] },
+      ],
+    },
+  ],
+}
+
+/** Card 8. */
+export const urine: CardTemplate = {
+  kind: 'urine',
+  about: 'urine',
+  items: [
+    { id: 'urine.when', shows: ['content', 'limit', 'urine-days'], wrongs: ['late-jug'] },
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'urine.lid', acts: ['lift'], shows: ['kg'], cares: ['lift'] },
+    { id: 'urine.pour', acts: ['pour', 'move:empty'], cares: ['eyes', 'local-rule'] },
+    { id: 'urine.rinse', when: ['water-here'], cares: ['no-bleach'] },
+    { id: 'urine.seat', wrongs: ['late-jug'] },
+    { id: 'close.point', acts: ['point-clean'] },
+    { id: 'close.hands', acts: ['hands'] },
+  ],
+}
+
+/** Card 9. */
+export const solids: CardTemplate = {
+  kind: 'solids',
+  about: 'solids',
+  items: [
+    { id: 'solids.when', shows: ['uses', 'limit'], wrongs: ['too-wet', 'smells'] },
+    { id: 'solids.other', when: ['other-toilet'] },
+    { id: 'solids.soak', when: ['!sawdust'], shows: ['bricks', 'medium-litres'] },
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'solids.out', acts: ['lift'], shows: ['kg'], cares: ['lift'] },
+    { id: 'solids.bag', acts: ['pour', 'bag', 'move:empty'], cares: ['eyes', 'not-compost'] },
+    { id: 'solids.bin', cares: ['local-rule', 'not-compost'] },
+    { id: 'solids.fill', when: ['!sawdust'], wrongs: ['too-wet'] },
+    { id: 'solids.sawdust', when: ['sawdust'], wrongs: ['too-wet'] },
+    { id: 'solids.wet', when: ['wet'], cares: ['vent-room'] },
+    { id: 'solids.seat' },
+    { id: 'close.hands', acts: ['hands'] },
+  ],
+}
+
+/** Card 11. */
+export const tote: CardTemplate = {
+  kind: 'tote',
+  about: 'tote',
+  items: [
+    opening,
+    { id: 'tote.see', shows: ['tote-loads', 'tote-litres', 'tote-kg'], cares: ['lift'] },
+    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    {
+      stage: true,
+      items: [
+        { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
+        {
+          id: 'dump.cap',
+          acts: ['cap-off'],
+          shows: ['pipe'],
+          cares: ['eyes', 'open-slowly'],
+          wrongs: ['too-much-in-pipe'],
+        },
+        {
+          id: 'tote.hose',
+          acts: ['hose-on', 'ground-on'],
+          shows: ['hose-weight'],
+          wrongs: ['leaks', 'jumps'],
+        },
+        { id: 'tote.vent', acts: ['vent-open'] },
+        {
+          id: 'dump.end-open',
+          when: ['end-valve'],
+          acts: ['open:end'],
+          cares: ['valves'],
+          wrongs: ['leaks'],
+        },
+        {
+          each: 'loaded',
+          items: [
+            {
+              id: 'tote.fill',
+              acts: ['open:tank', 'attend', 'move:loads', 'shut:tank'],
+              shows: ['tote-litres', 'tote-loads'],
+              tally: 'tote-loads',
+              cares: ['stay'],
+              wrongs: ['overflows', 'no-flow', 'leaks'],
+            },
+          ],
+        },
+        { id: 'dump.end-shut', when: ['end-valve'], acts: ['shut:end'] },
+        { id: 'tote.off', acts: ['hose-off', 'cap-on', 'vent-shut'], wrongs: ['leaks'] },
+      ],
+    },
+    {
+      stage: true,
+      items: [
+        { id: 'tote.tow', when: ['!in-vehicle'], acts: ['tow'], cares: ['walking-pace'] },
+        {
+          id: 'tote.load',
+          when: ['in-vehicle'],
+          acts: ['tow'],
+          shows: ['tote-kg'],
+          cares: ['open-bed', 'lift'],
+        },
+        { id: 'tote.inlet', acts: ['vent-open'], cares: ['eyes'] },
+        { id: 'tote.pour', acts: ['pour'], cares: ['eyes'], wrongs: ['jumps', 'leaks'] },
+        { id: 'tote.rinse', when: ['water-here'] },
+        { id: 'dump.ground-off', acts: ['ground-off'] },
+        closing,
+      ],
+    },
+  ],
+}

@@ -1,0 +1,313 @@
+import type { CardTemplate } from '../template'
+import { charging, closing, connecting, disconnecting, opening, rinsing } from './shared'
+
+/** Card 1: black, rinse, gray, by the crew's sides. */
+export const dump: CardTemplate = {
+  kind: 'dump',
+  about: 'outlet',
+  items: [
+    opening,
+    { id: 'dump.take' },
+    { id: 'dump.park', cares: ['tilt'] },
+    { id: 'dump.hookup', when: ['hookup'], shows: ['shut-hours'] },
+    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    {
+      each: 'black',
+      items: [{ id: 'dump.top-up', when: ['under-threshold'], shows: ['content', 'threshold', 'top-up'] }],
+    },
+    connecting,
+    {
+      stage: true,
+      items: [
+        {
+          id: 'dump.pulse',
+          each: 'first-gray',
+          when: ['valve-first=gray-pulse', 'black-here'],
+          acts: ['open:tank', 'move:take', 'shut:tank'],
+          shows: ['pulse'],
+          timer: 'pulse',
+          cares: ['valves'],
+          wrongs: ['leaks', 'jumps'],
+        },
+        {
+          id: 'dump.crack',
+          each: 'first-black',
+          when: ['!gray-here'],
+          acts: ['open:tank'],
+          wrongs: ['leaks'],
+        },
+        {
+          each: 'black',
+          items: [
+            {
+              id: 'dump.rinse-before',
+              when: ['rinse-now', 'rinse-water=before', 'rinse-inlet', 'rinse-way=open'],
+              acts: ['rinse-hose', 'attend'],
+              cares: ['backflow', 'two-hoses', 'stay'],
+            },
+            {
+              id: 'dump.black',
+              acts: ['open:tank', 'move:empty'],
+              shows: ['drain'],
+              timer: 'drain',
+              cares: ['never-poke'],
+              wrongs: ['no-flow', 'jumps', 'leaks'],
+            },
+            {
+              id: 'dump.queue',
+              when: ['others-wait', 'water-here'],
+              acts: ['water-on', 'water-off'],
+              shows: ['queue-low', 'queue-high'],
+              cares: ['stay'],
+              wrongs: ['overflows'],
+            },
+            { id: 'dump.no-water', when: ['!water-here'] },
+            { when: ['rinse-now', '!rinse-water=with-gray'], items: [rinsing] },
+            {
+              id: 'dump.black-shut',
+              when: [['!rinse-now', '!rinse-water=with-gray']],
+              acts: ['shut:tank'],
+            },
+          ],
+        },
+        {
+          each: 'gray',
+          items: [
+            {
+              id: 'dump.gray',
+              when: ['black-here'],
+              acts: ['open:tank', 'move:empty'],
+              shows: ['drain'],
+              timer: 'drain',
+              wrongs: ['no-flow', 'leaks'],
+            },
+          ],
+        },
+        {
+          each: 'black',
+          when: ['rinse-now', 'rinse-water=with-gray'],
+          items: [rinsing, { id: 'dump.black-shut-last', acts: ['shut:tank'] }],
+        },
+        { id: 'dump.gray-shut', each: 'gray', acts: ['shut:tank'] },
+      ],
+    },
+    disconnecting,
+    {
+      stage: true,
+      items: [
+        { each: 'black', items: [charging] },
+        { each: 'gray', when: ['gray-treated=always'], items: [charging] },
+        closing,
+      ],
+    },
+  ],
+}
+
+/** Card 2: a tank that is nearly empty does not rinse itself. */
+export const topUp: CardTemplate = {
+  kind: 'top-up',
+  about: 'black',
+  items: [
+    { id: 'top-up.see', shows: ['content', 'top-up-level', 'top-up'] },
+    {
+      id: 'top-up.fresh',
+      when: ['top-up-fresh'],
+      acts: ['move:top-up', 'attend'],
+      shows: ['top-up-fresh', 'top-up-fresh-minutes', 'road-reserve'],
+      timer: 'top-up-fresh-minutes',
+      cares: ['stay'],
+      wrongs: ['overflows', 'called-away'],
+    },
+    {
+      id: 'top-up.hose',
+      when: ['top-up-hose'],
+      acts: ['rinse-hose', 'water-on', 'attend', 'water-off'],
+      shows: ['top-up-hose', 'top-up-hose-minutes', 'content-high', 'limit'],
+      timer: 'top-up-hose-minutes',
+      cares: ['stay', 'backflow', 'two-hoses'],
+      wrongs: ['overflows', 'called-away'],
+    },
+    { id: 'top-up.leftover', when: ['leftover'], acts: ['move:transfer'], shows: ['leftover'] },
+    { id: 'top-up.weight', shows: ['top-up-kg'] },
+    { id: 'top-up.read', when: ['panel'], acts: ['read-after'] },
+  ],
+}
+
+/** Card 3 by itself: a rinse that was owed, or put off. */
+export const rinse: CardTemplate = {
+  kind: 'rinse',
+  about: 'black',
+  items: [
+    opening,
+    { id: 'rinse.see', shows: ['rounds', 'rinse-litres', 'rinse-minutes'] },
+    connecting,
+    {
+      stage: true,
+      items: [
+        {
+          id: 'rinse.begin',
+          acts: ['open:tank', 'move:empty'],
+          shows: ['drain'],
+          timer: 'drain',
+          cares: ['never-poke'],
+          wrongs: ['no-flow', 'leaks'],
+        },
+        { when: ['water-here'], items: [rinsing] },
+        { id: 'dump.no-water', when: ['!water-here'] },
+        { id: 'rinse.end', acts: ['shut:tank'] },
+      ],
+    },
+    disconnecting,
+    { stage: true, items: [charging, closing] },
+  ],
+}
+
+/** Card 4 by itself. */
+export const charge: CardTemplate = {
+  kind: 'charge',
+  about: 'waste',
+  items: [
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'charge.see', shows: ['capacity', 'charge'] },
+    charging,
+    {
+      id: 'charge.stock',
+      each: 'product',
+      when: ['!treatment=none', '!treatment=household'],
+      shows: ['stock-left'],
+    },
+    { id: 'close.hands', acts: ['hands'] },
+  ],
+}
+
+/** Card 5. */
+export const grayToBlackCard: CardTemplate = {
+  kind: 'gray-to-black',
+  about: 'outlet',
+  items: [
+    { id: 'open.toilet', acts: ['toilet-shut'], cares: ['gas'] },
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'over.level', cares: ['tilt'] },
+    { id: 'over.read', when: ['panel'], acts: ['read-before'], wrongs: ['level-wrong'] },
+    { id: 'over.end', acts: ['shut:all', 'cap-on'], cares: ['valves'] },
+    { id: 'over.gray-open', acts: ['open:gray'], cares: ['black-first'] },
+    {
+      id: 'over.black-open',
+      when: ['heights'],
+      acts: ['open:black', 'move:head'],
+      shows: ['head-litres', 'head-seconds'],
+      timer: 'head-seconds',
+      cares: ['black-first', 'stay'],
+      wrongs: ['level-wrong', 'overflows'],
+    },
+    {
+      id: 'over.pulse',
+      when: ['!heights'],
+      acts: ['open:black'],
+      shows: ['pulse'],
+      timer: 'pulse',
+      cares: ['black-first', 'stay'],
+      wrongs: ['level-wrong', 'overflows'],
+    },
+    { id: 'over.black-shut', acts: ['shut:black'], cares: ['black-first'] },
+    { id: 'over.gray-shut', acts: ['shut:gray'] },
+    { id: 'over.again', wrongs: ['level-wrong'] },
+    { id: 'close.hands', acts: ['hands'] },
+    { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+  ],
+}
+
+/** Card 6. */
+export const grayOnly: CardTemplate = {
+  kind: 'gray-only',
+  about: 'outlet',
+  items: [
+    opening,
+    { id: 'gray-only.ask', cares: ['local-rule'] },
+    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    connecting,
+    {
+      stage: true,
+      each: 'gray',
+      items: [
+        {
+          id: 'gray-only.open',
+          acts: ['open:tank', 'move:empty'],
+          shows: ['drain'],
+          timer: 'drain',
+          wrongs: ['no-flow', 'jumps', 'leaks'],
+        },
+        { id: 'dump.gray-shut', acts: ['shut:tank'] },
+      ],
+    },
+    disconnecting,
+    { stage: true, items: [{ each: 'gray', when: ['gray-treated=always'], items: [charging] }, closing] },
+  ],
+}
+
+/** Card 12. */
+export const macerator: CardTemplate = {
+  kind: 'macerator',
+  about: 'outlet',
+  items: [
+    opening,
+    { id: 'pump.reach', shows: ['reach', 'pump-head'] },
+    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    {
+      stage: true,
+      items: [
+        { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
+        {
+          id: 'dump.cap',
+          acts: ['cap-off'],
+          shows: ['pipe'],
+          cares: ['eyes', 'open-slowly'],
+          wrongs: ['too-much-in-pipe'],
+        },
+        { id: 'pump.on-rig', acts: ['hose-on'], wrongs: ['leaks'] },
+        { id: 'pump.fixed', acts: ['ground-on', 'hose-fixed'], shows: ['hose-weight'], wrongs: ['jumps'] },
+        {
+          id: 'dump.end-open',
+          when: ['end-valve'],
+          acts: ['open:end'],
+          cares: ['valves'],
+          wrongs: ['leaks'],
+        },
+      ],
+    },
+    {
+      stage: true,
+      items: [
+        {
+          each: 'black',
+          items: [
+            {
+              id: 'pump.black',
+              acts: ['open:tank', 'pump-on', 'move:empty', 'move:loads', 'pump-off'],
+              shows: ['content'],
+              cares: ['stay'],
+              wrongs: ['races', 'leaks'],
+            },
+            { id: 'dump.black-shut', acts: ['shut:tank'] },
+          ],
+        },
+        {
+          each: 'gray',
+          items: [
+            {
+              id: 'pump.gray',
+              acts: ['open:tank', 'pump-on', 'move:empty', 'move:loads', 'pump-off'],
+              shows: ['content'],
+              cares: ['stay'],
+              wrongs: ['races', 'leaks'],
+            },
+            { id: 'dump.gray-shut', acts: ['shut:tank'] },
+          ],
+        },
+        { id: 'pump.clear', cares: ['stay'], wrongs: ['races'] },
+      ],
+    },
+    disconnecting,
+    { stage: true, items: [{ each: 'black', items: [charging] }, closing] },
+  ],
+}

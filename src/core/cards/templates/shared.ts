@@ -1,0 +1,236 @@
+import type { Block } from '../template'
+
+/** What opens every card with waste on it. */
+export const opening: Block = {
+  stage: true,
+  items: [
+    { id: 'open.fresh-first', when: ['has-fresh', '!fresh-done', 'water-here'], acts: ['fresh-first'] },
+    { id: 'open.toilet', acts: ['toilet-shut'], cares: ['gas'] },
+    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+  ],
+}
+
+/** What closes it. */
+export const closing: Block = {
+  items: [
+    { id: 'close.point', acts: ['point-clean'] },
+    { id: 'close.hands', acts: ['hands'] },
+    { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+  ],
+}
+
+/** Liquid and treatment for the tank of the block. */
+export const charging: Block = {
+  items: [
+    {
+      id: 'charge.fresh',
+      when: ['charge-some', '!charge-from-tap'],
+      acts: ['move:charge'],
+      shows: ['charge'],
+    },
+    {
+      id: 'charge.tap',
+      when: ['charge-some', 'charge-from-tap'],
+      acts: ['move:charge'],
+      shows: ['charge'],
+      cares: ['two-hoses'],
+    },
+    { id: 'charge.septic', when: ['septic', '!treatment=none'], cares: ['septic'] },
+    { id: 'charge.nothing', when: ['nothing-in', '!treatment=none'], cares: ['septic'] },
+    {
+      each: 'product',
+      when: ['!treatment=none', '!treatment=household'],
+      items: [
+        {
+          id: 'charge.powder',
+          when: ['powder'],
+          acts: ['dose'],
+          shows: ['dose'],
+          cares: ['eyes', 'no-mix', 'label'],
+        },
+        {
+          id: 'charge.dose',
+          when: ['!powder'],
+          acts: ['dose'],
+          shows: ['dose'],
+          cares: ['eyes', 'no-mix', 'label'],
+        },
+      ],
+    },
+    {
+      id: 'charge.label',
+      when: ['!own-product', '!treatment=none', '!treatment=household'],
+      acts: ['dose'],
+      shows: ['capacity'],
+      cares: ['eyes', 'no-mix', 'label'],
+    },
+    {
+      id: 'charge.household',
+      when: ['treatment=household'],
+      acts: ['dose'],
+      shows: ['capacity'],
+      cares: ['eyes', 'no-mix', 'no-bleach'],
+    },
+  ],
+}
+
+const metered: Block = {
+  when: ['rinse-way=metered', 'stays-there', 'rinse-inlet'],
+  items: [
+    { id: 'rinse.shut', acts: ['shut:tank'] },
+    {
+      id: 'rinse.meter',
+      when: ['meter'],
+      acts: ['water-on', 'attend'],
+      shows: ['rinse-litres', 'rinse-minutes'],
+      timer: 'rinse-minutes',
+      cares: ['stay'],
+      wrongs: ['called-away', 'overflows'],
+    },
+    {
+      id: 'rinse.timed',
+      when: ['!meter'],
+      acts: ['water-on', 'attend'],
+      shows: ['rinse-litres', 'rinse-minutes'],
+      timer: 'rinse-minutes',
+      cares: ['stay'],
+      wrongs: ['called-away', 'overflows'],
+    },
+    {
+      id: 'rinse.release',
+      acts: ['water-off', 'open:tank'],
+      shows: ['rounds', 'rounds-stop'],
+      tally: 'rounds',
+      wrongs: ['never-clear', 'no-flow'],
+    },
+  ],
+}
+
+const backFilled: Block = {
+  when: ['rinse-way=back-fill', 'end-valve', 'stays-there'],
+  items: [
+    { id: 'rinse.back-shut', acts: ['back-fill', 'shut:end', 'shut:grays'] },
+    {
+      id: 'rinse.back-water',
+      acts: ['water-on', 'attend'],
+      shows: ['rinse-litres', 'rinse-minutes'],
+      timer: 'rinse-minutes',
+      cares: ['stay', 'backflow'],
+      wrongs: ['called-away', 'overflows'],
+    },
+    {
+      id: 'rinse.back-release',
+      acts: ['water-off', 'open:end'],
+      shows: ['rounds', 'rounds-stop'],
+      tally: 'rounds',
+      wrongs: ['never-clear', 'no-flow'],
+    },
+  ],
+}
+
+/** The default, and what is done where the crew's own way cannot be: no meter and nobody who stays, or no end valve. */
+const openValve: Block = {
+  when: [
+    'rinse-inlet',
+    ['rinse-way=open', '!stays-there', 'rinse-way=back-fill'],
+    ['!rinse-way=back-fill', '!end-valve', '!stays-there'],
+  ],
+  items: [
+    {
+      id: 'rinse.open',
+      acts: ['water-on'],
+      shows: ['rinse-minutes', 'rinse-litres'],
+      timer: 'rinse-minutes',
+      cares: ['stay'],
+      wrongs: ['overflows', 'called-away'],
+    },
+    {
+      id: 'rinse.open-off',
+      acts: ['water-off'],
+      shows: ['rounds', 'rounds-stop'],
+      tally: 'rounds',
+      wrongs: ['never-clear', 'no-flow'],
+    },
+  ],
+}
+
+const noInlet: Block = {
+  when: ['!rinse-inlet', ['!rinse-way=back-fill', '!end-valve', '!stays-there']],
+  items: [
+    {
+      id: 'rinse.wand',
+      when: ['wand'],
+      acts: ['water-on', 'water-off'],
+      shows: ['rinse-minutes', 'rounds', 'rounds-stop'],
+      timer: 'rinse-minutes',
+      tally: 'rounds',
+      cares: ['stay'],
+      wrongs: ['overflows', 'never-clear'],
+    },
+    {
+      id: 'rinse.buckets',
+      when: ['!wand'],
+      acts: ['water-on', 'water-off'],
+      shows: ['buckets', 'bucket-size', 'rounds', 'rounds-stop'],
+      tally: 'rounds',
+      cares: ['stay'],
+      wrongs: ['overflows', 'never-clear'],
+    },
+  ],
+}
+
+/** A black tank that stands open at a connected hose, rinsed in the crew's way as far as this rig and place let it. */
+export const rinsing: Block = {
+  items: [
+    { id: 'rinse.hose', acts: ['rinse-hose'], cares: ['backflow', 'two-hoses'] },
+    { id: 'rinse.keep-gray', when: ['gray-here'], shows: ['gray-keep'] },
+    openValve,
+    metered,
+    backFilled,
+    noInlet,
+  ],
+}
+
+/** From the valves pushed home to a hose that leads from the outlet to the inlet. */
+export const connecting: Block = {
+  stage: true,
+  items: [
+    { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
+    {
+      id: 'dump.ground-first',
+      when: ['first-connection=ground'],
+      acts: ['ground-on'],
+      shows: ['hose-weight'],
+      wrongs: ['jumps'],
+    },
+    {
+      id: 'dump.cap',
+      acts: ['cap-off'],
+      shows: ['pipe'],
+      cares: ['eyes', 'open-slowly'],
+      wrongs: ['too-much-in-pipe'],
+    },
+    { id: 'dump.rig-end', acts: ['hose-on'], wrongs: ['leaks'] },
+    {
+      id: 'dump.ground-last',
+      when: ['first-connection=rig'],
+      acts: ['ground-on'],
+      shows: ['hose-weight'],
+      wrongs: ['jumps'],
+    },
+    { id: 'dump.end-open', when: ['end-valve'], acts: ['open:end'], cares: ['valves'], wrongs: ['leaks'] },
+  ],
+}
+
+/** The hose off again, washed by the crew's way, and everything home. */
+export const disconnecting: Block = {
+  stage: true,
+  items: [
+    { id: 'dump.end-shut', when: ['end-valve'], acts: ['shut:end'] },
+    { id: 'dump.rig-off', acts: ['hose-off', 'cap-on'], wrongs: ['leaks'] },
+    { id: 'dump.hose-fresh', when: ['hose-wash=fresh', 'water-here'], cares: ['two-hoses'] },
+    { id: 'dump.hose-soap', when: ['hose-wash=soap', 'water-here'], cares: ['two-hoses'] },
+    { id: 'dump.ground-off', acts: ['ground-off'] },
+    { id: 'dump.home', acts: ['shut:all'] },
+  ],
+}

@@ -1,0 +1,153 @@
+import type { CardTemplate } from '../template'
+
+/** Card 10. */
+export const fresh: CardTemplate = {
+  kind: 'fresh',
+  about: 'fresh',
+  items: [
+    { id: 'fresh.hands' },
+    {
+      when: ['!jugs'],
+      items: [
+        { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
+        { id: 'fresh.tap', acts: ['flushed'] },
+        { id: 'fresh.hose', cares: ['two-hoses'] },
+        { id: 'fresh.bucket', shows: ['bucket-size', 'bucket-seconds'] },
+        { id: 'fresh.see', shows: ['fill', 'fill-minutes', 'fill-kg'] },
+        {
+          id: 'fresh.fill',
+          acts: ['fresh-in', 'attend', 'move:fill'],
+          shows: ['fill', 'fill-minutes'],
+          timer: 'fill-minutes',
+          cares: ['stay'],
+          wrongs: ['air-lock', 'overflows'],
+        },
+      ],
+    },
+    {
+      when: ['jugs'],
+      items: [
+        { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
+        { id: 'fresh.tap', acts: ['flushed'] },
+        {
+          id: 'fresh.jug-see',
+          shows: ['jug-loads', 'jug-litres', 'jug-kg'],
+          cares: ['lift'],
+          wrongs: ['heavy'],
+        },
+        {
+          id: 'fresh.jug-pour',
+          acts: ['lift', 'fresh-in', 'move:jugs', 'attend'],
+          shows: ['jug-loads', 'jug-kg'],
+          tally: 'jug-loads',
+          cares: ['lift', 'stay'],
+          wrongs: ['heavy', 'air-lock'],
+        },
+      ],
+    },
+    { id: 'fresh.cap' },
+    { id: 'fresh.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+  ],
+}
+
+/** Card 13. */
+export const roadDay: CardTemplate = {
+  kind: 'road-day',
+  about: 'rig',
+  items: [
+    {
+      each: 'fresh',
+      items: [
+        {
+          id: 'road.drain',
+          when: ['drain-fresh'],
+          acts: ['move:drain'],
+          shows: ['drain-fresh', 'drain-fresh-minutes', 'road-reserve'],
+          timer: 'drain-fresh-minutes',
+          cares: ['local-rule'],
+        },
+        { id: 'road.full', when: ['!drain-fresh', 'fresh-driving=full'], shows: ['content'] },
+        {
+          id: 'road.low',
+          when: ['!drain-fresh', 'fresh-driving=reserve'],
+          shows: ['content', 'road-reserve'],
+        },
+      ],
+    },
+    { id: 'road.weight', shows: ['road-kg'] },
+    { id: 'road.charge', when: ['charge-some', 'black-here'], shows: ['charge'] },
+    { id: 'road.bowl-some', when: ['bowl-water=some', '!cassette-here'], acts: ['toilet-shut'] },
+    { id: 'road.bowl', when: [['bowl-water=none', 'cassette-here']], acts: ['toilet-shut'] },
+    { id: 'road.pump', acts: ['pump-aboard-off'] },
+    { id: 'road.heater', when: ['heater'], acts: ['heater-off'] },
+    { id: 'road.slosh', when: ['on-the-road=cleaner', 'black-here'] },
+    { id: 'road.caps', acts: ['shut:all', 'cap-on'] },
+    { id: 'road.jug', shows: ['flush-owed'] },
+  ],
+}
+
+/** Card 14. */
+export const arrival: CardTemplate = {
+  kind: 'arrival',
+  about: 'rig',
+  items: [
+    { id: 'arrival.level', cares: ['tilt'] },
+    { id: 'arrival.fresh', when: ['has-fresh'], cares: ['potable'] },
+    { id: 'arrival.shut', acts: ['shut:all'], cares: ['valves'] },
+    { id: 'arrival.hookup', when: ['hookup'], shows: ['shut-hours'] },
+    { id: 'arrival.empty', when: ['hookup'] },
+    { id: 'arrival.owed', when: ['black-here'], shows: ['flush-owed'] },
+    { id: 'arrival.levels', acts: ['read-before'] },
+    { id: 'arrival.toilets' },
+  ],
+}
+
+/** Card 15. */
+export const shakedown: CardTemplate = {
+  kind: 'shakedown',
+  about: 'rig',
+  items: [
+    { id: 'count.level', cares: ['tilt'] },
+    { id: 'count.fresh', when: ['has-fresh'], cares: ['potable'] },
+    { id: 'count.waste', shows: ['known-charge'] },
+    { id: 'count.shut', acts: ['shut:all'], cares: ['valves'] },
+    { id: 'count.what' },
+    { id: 'count.everybody' },
+    { id: 'count.stop' },
+  ],
+}
+
+/** A bucket and a clock: how fast a tap runs. */
+export const bucketTest: CardTemplate = {
+  kind: 'bucket-test',
+  about: 'rig',
+  items: [
+    { id: 'bucket.take', shows: ['bucket-size'] },
+    { id: 'bucket.open' },
+    { id: 'bucket.time', acts: ['time'], shows: ['bucket-seconds'], wrongs: ['called-away'] },
+    { id: 'bucket.again' },
+    { id: 'bucket.write', acts: ['measure'] },
+  ],
+}
+
+/** What a tank really holds, by meter or bucket. */
+export const meteredFill: CardTemplate = {
+  kind: 'metered-fill',
+  about: 'tank',
+  items: [
+    { id: 'metered.empty' },
+    { id: 'metered.level', cares: ['tilt'] },
+    { id: 'metered.hose', cares: ['two-hoses', 'backflow'] },
+    { id: 'metered.shut', acts: ['shut:all'] },
+    {
+      id: 'metered.fill',
+      acts: ['attend'],
+      shows: ['capacity', 'fill-minutes'],
+      timer: 'fill-minutes',
+      cares: ['stay'],
+      wrongs: ['overflows', 'air-lock', 'called-away'],
+    },
+    { id: 'metered.marks', when: ['panel'] },
+    { id: 'metered.write', acts: ['measure'] },
+  ],
+}

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Card } from '@/core/cards'
+import { useForecastStore } from '@/data/forecastStore'
+import * as t from '@/texts/t'
+import CardWords from './CardWords.vue'
+import { useCardWords } from './useCardWords'
+
+/** One card on one page: black on white, as large as the page takes, with the quantities of now and blanks to write in. */
+const props = defineProps<{ card: Card; part: [number, number]; paper: 'a4' | 'letter' }>()
+const SMALLEST_PT = 11
+const LARGEST_PT = 20
+/** pt × √letters of a page that is full. */
+const FULL_PAGE = 560
+const words = useCardWords()
+const forecast = useForecastStore()
+/**
+ * Letters as large as the page takes: what a page holds goes with the square of their size. Every step has a line of its own,
+ * whatever its length.
+ */
+const size = computed(() => {
+  const letters = props.card.steps.reduce((sum, step) => {
+    const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
+    return sum + Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
+  }, 0)
+  return Math.max(SMALLEST_PT, Math.min(LARGEST_PT, FULL_PAGE / Math.sqrt(letters)))
+})
+const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boolean).join(' · '))
+</script>
+
+<template>
+  <article
+    class="sheet mx-auto mb-6 flex flex-col overflow-hidden bg-white px-[14mm] py-[12mm] text-black shadow-[0_0_0_1px_#0003] print:m-0 print:shadow-none"
+    :class="paper === 'a4' ? 'h-[297mm] w-[210mm]' : 'h-[11in] w-[8.5in]'"
+    data-testid="sheet"
+  >
+    <header class="border-b-4 border-black pb-2">
+      <h1 class="text-[26pt] leading-none font-extrabold">{{ words.title(card) }}</h1>
+      <p class="mt-1 flex justify-between gap-4 text-[11pt]">
+        <span>{{ isOf }}</span><span v-if="part[1] > 1" class="font-bold">{{
+          t.cards.part(part[0], part[1])
+        }}</span>
+      </p>
+    </header>
+    <ol class="grow" :style="{ fontSize: `${size}pt` }">
+      <li
+        v-for="(step, k) in card.steps"
+        :key="k"
+        class="grid grid-cols-[1.6em_minmax(0,1fr)_1.3em] gap-x-2 border-b border-black/40 py-[0.28em] leading-[1.22]"
+      >
+        <span class="figure font-extrabold">{{ k + 1 }}</span>
+        <span
+          ><CardWords :step="step" :card="card" /><template v-if="step.cares.length > 0"
+            ><span class="block text-[0.78em] leading-[1.2] italic"
+              >! {{ step.cares.map((care) => t.cares[care]).join(' ') }}</span
+            ></template
+          ></span
+        >
+        <span class="mt-[0.1em] h-[1em] w-[1em] border-2 border-black" aria-hidden="true" />
+      </li>
+    </ol>
+    <footer class="border-t-2 border-black pt-2 text-[10.5pt] leading-snug">
+      <p class="flex justify-between gap-6">
+        <span>{{ t.cards.printed.panel }}</span><span>{{ t.cards.printed.time }}</span>
+      </p>
+      <p class="mt-2">
+        {{ t.cards.printed.notes }} ____________________________________________________________________
+      </p>
+      <p class="mt-2 font-bold">{{ t.cards.printed.stop }}</p>
+      <p>{{ t.cards.printed.rule }}</p>
+    </footer>
+  </article>
+</template>
+
+<style scoped>
+@media print {
+  .sheet {
+    break-after: page;
+    break-inside: avoid;
+  }
+  .sheet:last-child {
+    break-after: auto;
+  }
+}
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { cardFile, templateStepIds } from '@/core/cards'
+import type { OwnCard } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { newId } from '@/data/newId'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { readCard, writeCard } from '@/document'
+import { putCard, removeCard } from '@/document/edits'
+import FoldSection from '@/parts/FoldSection.vue'
+import { saveFile } from '@/parts/files/saveFile'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import OwnCardEditor from './OwnCardEditor.vue'
+
+/** Cards of one's own, made from a copy: opened, changed, shared as a file, taken in from one. */
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+const own = computed(() => forecast.rig?.cards ?? [])
+const fault = ref('')
+const editing = ref<string | null>(null)
+
+function share(card: OwnCard) {
+  const name = card.name
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .toLowerCase()
+  saveFile(writeCard(cardFile(card)), `${name || 'card'}.drycount-card.json`)
+}
+async function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const [file] = input.files ?? []
+  if (!file) return
+  const read = readCard(await file.text(), newId('card'), templateStepIds())
+  input.value = ''
+  fault.value = read.ok ? '' : t.cards.own.faults[read.fault]
+  if (!read.ok) return
+  const { id } = forecast.rig!
+  workspace.edit('card', (draft) => putCard(draft, id, read.card))
+}
+function remove(card: OwnCard) {
+  const { id } = forecast.rig!
+  workspace.edit('remove', (draft) => removeCard(draft, id, card.id))
+}
+</script>
+
+<template>
+  <FoldSection
+    id="own-cards"
+    :title="t.cards.own.title"
+    :answer="t.cards.own.answer(own.length)"
+    :places="['own-']"
+  >
+    <p v-if="own.length === 0" class="text-soft">{{ t.cards.own.none }}</p>
+    <ul>
+      <li
+        v-for="card in own"
+        :key="card.id"
+        class="border-b border-line py-2"
+        :data-anchor="`own-${card.id}`"
+        :data-testid="`own-${card.id}`"
+      >
+        <p class="flex flex-wrap items-baseline gap-x-3">
+          <RouterLink
+            :to="`/cards/own/${card.id}`"
+            class="inline-flex min-h-11 items-center text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
+            >{{ card.name }}</RouterLink
+          >
+          <span class="text-soft">{{ t.cardNames[card.kind] }}, {{ t.cards.own.from[card.from] }}</span>
+        </p>
+        <p v-if="card.from === 'elsewhere'" class="text-[0.95rem] font-semibold">
+          {{ t.cards.own.elsewhere }}
+        </p>
+        <div class="-ml-2 flex flex-wrap gap-x-3">
+          <AppButton kind="quiet" @click="editing = editing === card.id ? null : card.id">{{
+            t.cards.own.edit
+          }}</AppButton>
+          <AppButton kind="quiet" @click="share(card)">{{ t.cards.own.share }}</AppButton>
+          <AppButton kind="quiet" @click="remove(card)">{{ t.cards.own.remove }}</AppButton>
+        </div>
+        <OwnCardEditor v-if="editing === card.id" :card="card" />
+      </li>
+    </ul>
+    <label
+      class="mt-3 inline-flex min-h-11 cursor-pointer items-center border-2 border-ink px-4 font-semibold focus-within:outline-3"
+    >
+      {{ t.cards.own.take }}
+      <input
+        type="file"
+        accept=".json,application/json"
+        class="sr-only"
+        data-testid="take-card"
+        @change="take"
+      />
+    </label>
+    <p v-if="fault" class="mt-2 font-semibold" role="alert">{{ fault }}</p>
+  </FoldSection>
+</template>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { panelSteps } from '@/core/levels'
+import type { Id } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { stepNames } from '@/parts/levels/stepNames'
+import AppChoices from '@/ui/AppChoices.vue'
+
+/** What the panel shows, a row for each tank that has one. */
+const props = defineProps<{ seen: Record<Id, number>; only?: readonly Id[] }>()
+defineEmits<{ choose: [tank: Id, step: number] }>()
+const forecast = useForecastStore()
+const rows = computed(() =>
+  (forecast.rig?.containers ?? []).flatMap((tank) => {
+    const panel = 'panel' in tank ? tank.panel : null
+    const isAsked = props.only ? props.only.includes(tank.id) : tank.kind === 'gray' || tank.kind === 'black'
+    if (!panel || !isAsked) return []
+    const options = stepNames(panelSteps(panel)).map((label, step) => ({ value: String(step), label }))
+    return [{ tank, options }]
+  }),
+)
+</script>
+
+<template>
+  <div class="grid gap-3">
+    <AppChoices
+      v-for="{ tank, options } in rows"
+      :key="tank.id"
+      :label="tank.name"
+      :value="String(seen[tank.id] ?? '')"
+      :options="options"
+      :data-testid="`panel-${tank.id}`"
+      @choose="$emit('choose', tank.id, Number($event))"
+    />
+  </div>
+</template>

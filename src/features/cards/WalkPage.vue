@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { isRunning, stepAt, stopWalk, walked } from '@/core/cards'
+import { useWalkStore } from '@/data/walkStore'
+import PageHead from '@/parts/PageHead.vue'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import AppDialog from '@/ui/AppDialog.vue'
+import { useHold } from '@/ui/useHold'
+import CardParts from './CardParts.vue'
+import FinishForm from './FinishForm.vue'
+import { firstSentence, useCardWords } from './useCardWords'
+import { useStayAwake } from './useStayAwake'
+import WalkStep from './WalkStep.vue'
+import WalkTally from './WalkTally.vue'
+
+/** One step at a time: the next one anywhere on the screen, a hold where it matters, and three ways out. */
+const router = useRouter()
+const walk = useWalkStore()
+const words = useCardWords()
+const kept = computed(() => walk.current)
+const card = computed(() => kept.value?.walk.cards[kept.value.walk.card] ?? null)
+const step = computed(() => (kept.value ? stepAt(kept.value.walk) : null))
+const isOver = computed(() => kept.value !== null && step.value === null)
+const isFinishing = ref(false)
+const isStopping = computed(() => kept.value?.walk.stoppedAt != null && !isFinishing.value)
+const wrong = ref<keyof typeof t.wrongs | null>(null)
+const isWhole = ref(false)
+const surface = ref<HTMLElement | null>(null)
+const next = () => {
+  wrong.value = null
+  walk.act({ do: 'next', at: Date.now() })
+}
+const { share, press } = useHold(surface, () => step.value?.holds ?? false, next)
+const { isHeld } = useStayAwake(() => kept.value !== null && isRunning(kept.value.walk))
+watch(step, () => {
+  wrong.value = null
+  window.scrollTo({ top: 0 })
+})
+const safe = computed(() =>
+  (kept.value ? stopWalk(kept.value.walk) : []).map(({ safe: one, tank }) => {
+    const say = t.safeSteps[one]
+    return typeof say === 'string' ? say : say(words.tank(tank)?.name ?? '')
+  }),
+)
+/** How far through all parts. */
+const place = computed(() => {
+  if (!kept.value || !card.value) return null
+  const { walk: now } = kept.value
+  const before = now.cards.slice(0, now.card).reduce((sum, { steps }) => sum + steps.length, 0)
+  const all = now.cards.reduce((sum, { steps }) => sum + steps.length, 0)
+  return { at: before + now.step + 1, all, share: (before + now.step) / all }
+})
+/** What comes after this step, in its first words. */
+const then = computed(() => {
+  if (!kept.value) return ''
+  const after = walked(kept.value.walk, { do: 'next', at: 0 })
+  const coming = stepAt(after)
+  const of = after.cards[after.card]
+  if (!coming || !of) return t.cards.doneTitle
+  return firstSentence(words.pieces(coming, of))
+    .act.map(({ text }) => text)
+    .join('')
+})
+function stop() {
+  isFinishing.value = false
+  walk.act({ do: 'stop', at: Date.now() })
+}
+function leave() {
+  walk.discard()
+  void router.push('/cards')
+}
+</script>
+
+<template>
+  <div v-if="!kept">
+    <PageHead :title="t.cards.title" :lead="t.cards.lead" />
+    <RouterLink
+      to="/cards"
+      class="inline-grid min-h-11 place-items-center bg-ink px-4 font-semibold text-paper"
+      >{{ t.cards.back }}</RouterLink
+    >
+  </div>
+  <FinishForm
+    v-else-if="isOver || isFinishing"
+    :kept="kept"
+    @leave="leave"
+    @back="((isFinishing = false), walk.act({ do: 'back' }))"
+  />
+  <div v-else-if="isStopping" class="max-w-2xl py-6" data-testid="stopped">
+    <h1 class="text-3xl leading-tight font-extrabold">{{ t.cards.stopTitle }}</h1>
+    <ol v-if="safe.length > 0" class="mt-4 border-t-2 border-ink">
+      <li
+        v-for="(line, k) in safe"
+        :key="k"
+        class="grid grid-cols-[2.2rem_minmax(0,1fr)] border-b border-line py-3 text-2xl leading-snug font-bold"
+      >
+        <span class="figure text-soft">{{ k + 1 }}</span><span>{{ line }}</span>
+      </li>
+    </ol>
+    <p v-else class="mt-4 text-2xl">{{ t.cards.stopNothing }}</p>
+    <div class="mt-6 flex flex-wrap gap-3">
+      <AppButton kind="primary" class="min-h-14 px-6" @click="walk.act({ do: 'go-on' })">{{
+        t.cards.goOn
+      }}</AppButton>
+      <AppButton class="min-h-14" @click="isFinishing = true">{{ t.cards.finishHere }}</AppButton>
+    </div>
+  </div>
+  <div
+    v-else-if="step && card && place"
+    ref="surface"
+    class="flex min-h-dvh touch-manipulation flex-col select-none"
+    data-testid="walk"
+    :data-step="step.id"
+  >
+    <div class="flex items-start justify-between gap-3 border-b-2 border-ink pt-3 pb-2">
+      <h1 class="text-lg leading-tight font-bold">{{ words.title(card) }}</h1>
+      <AppButton kind="quiet" class="-mt-2 flex-none" @click="isWhole = true">{{ t.cards.glance }}</AppButton>
+    </div>
+    <div class="mt-3 flex items-end justify-between gap-3">
+      <WalkTally :at="place.at" :all="place.all" />
+      <p class="figure flex-none font-bold text-soft" data-testid="walk-place">
+        {{ t.cards.step(place.at, place.all) }}
+      </p>
+    </div>
+    <WalkStep :kept="kept" :card="card" :step="step" :is-awake="isHeld" class="max-w-3xl grow pt-4 pb-4" />
+    <div class="-ml-3 flex flex-wrap gap-x-1 pb-2">
+      <AppButton v-for="one in step.wrongs" :key="one" kind="quiet" @click="wrong = one">{{
+        t.wrongs[one].ask
+      }}</AppButton>
+      <AppButton kind="quiet" data-testid="stop-safely" @click="stop">{{ t.cards.stop }}</AppButton>
+      <AppButton v-if="place.at > 1" kind="quiet" @click="walk.act({ do: 'back' })">{{
+        t.cards.previous
+      }}</AppButton>
+    </div>
+    <button
+      type="button"
+      class="sticky bottom-0 -mx-4 min-h-24 w-[calc(100%+2rem)] max-w-none overflow-hidden bg-ink px-5 pt-3 pb-4 text-left text-paper sm:-mx-8 sm:w-[calc(100%+4rem)] sm:px-8"
+      data-testid="walk-next"
+      v-on="{
+        keydown: press.onKeydown,
+        keyup: press.onKeyup,
+        pointerdown: press.onPointerdown,
+        pointerup: press.onPointerup,
+        blur: press.onBlur,
+        click: press.onClick,
+      }"
+    >
+      <span
+        v-if="step.holds"
+        class="absolute inset-y-0 left-0 bg-paper/30"
+        :style="{ width: `${share * 100}%` }"
+        aria-hidden="true"
+      />
+      <span class="font-display relative block text-3xl leading-tight font-bold">{{
+        step.holds ? t.cards.hold : t.cards.tap
+      }}</span>
+      <span v-if="then" class="relative block text-lg leading-snug opacity-85">{{ t.cards.then(then) }}</span>
+    </button>
+    <AppDialog :open="isWhole" :title="words.title(card)" :close-label="t.why.close" @close="isWhole = false">
+      <CardParts :parts="[card]" />
+    </AppDialog>
+    <AppDialog
+      :open="wrong !== null"
+      :title="wrong ? t.wrongs[wrong].ask : ''"
+      :close-label="t.why.close"
+      @close="wrong = null"
+    >
+      <ol v-if="wrong" class="mt-2" data-testid="wrong-steps">
+        <li
+          v-for="(line, k) in t.wrongs[wrong].do"
+          :key="k"
+          class="grid grid-cols-[2rem_minmax(0,1fr)] border-b border-line py-2.5 text-xl leading-snug font-semibold"
+        >
+          <span class="figure text-soft">{{ k + 1 }}</span><span>{{ line }}</span>
+        </li>
+      </ol>
+    </AppDialog>
+  </div>
+</template>

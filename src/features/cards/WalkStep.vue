@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { keyOf, type Card, type CardQuantity, type CardStep } from '@/core/cards'
+import { useWalkStore, type KeptWalk } from '@/data/walkStore'
+import PanelSteps from './PanelSteps.vue'
+import * as t from '@/texts/t'
+import AppStepper from '@/ui/AppStepper.vue'
+import CardWords from './CardWords.vue'
+import NumberWhy from './NumberWhy.vue'
+import { useCardWords } from './useCardWords'
+import WalkTimer from './WalkTimer.vue'
+
+/** One step in the largest type: the act, its numbers, the care, its clock and its tally. */
+const props = defineProps<{ kept: KeptWalk; card: Card; step: CardStep; isAwake: boolean }>()
+const walk = useWalkStore()
+const words = useCardWords()
+const asked = ref<CardQuantity | null>(null)
+const usual = computed(() => props.step.numbers.find(({ id }) => id === props.step.tally) ?? null)
+const count = computed(() => props.kept.walk.tallies[keyOf(props.kept.walk.card, props.kept.walk.step)] ?? 0)
+const DIALS = ['rinse.meter', 'top-up.hose', 'fresh.fill']
+const dial = computed(() =>
+  DIALS.includes(props.step.id)
+    ? (props.step.numbers.find(({ unit }) => unit === 'volume' || unit === 'level') ?? null)
+    : null,
+)
+const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-before'))
+</script>
+
+<template>
+  <div>
+    <p
+      class="font-display text-[2.5rem] leading-[1.04] font-extrabold tracking-tight sm:text-5xl"
+      data-testid="step-words"
+    >
+      <CardWords :step="step" :card="card" part="act" asks @why="asked = $event" />
+    </p>
+    <p class="mt-3 max-w-[36rem] text-[1.35rem] leading-snug">
+      <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
+    </p>
+    <p v-if="dial" class="mt-5 flex items-baseline gap-3" data-testid="dial">
+      <span class="text-lg font-semibold text-soft">{{ t.cards.meter }}</span>
+      <span class="figure text-6xl leading-none font-extrabold">{{ words.quantity(dial, step) }}</span>
+    </p>
+    <WalkTimer v-if="step.timer" :key="step.id" :kept="kept" :step="step" :is-awake="isAwake" class="mt-5" />
+    <div v-if="usual" class="mt-5" data-testid="tally">
+      <AppStepper
+        :value="count"
+        :text="t.cards.tally(count, words.quantity(usual, step))"
+        :min="0"
+        :max="60"
+        :fewer="t.cards.oneLess"
+        :more="t.cards.oneMore"
+        @change="walk.act({ do: 'tally', by: $event > count ? 1 : -1 })"
+      />
+    </div>
+    <ul v-if="step.cares.length > 0" class="mt-5 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
+      <li
+        v-for="care in step.cares"
+        :key="care"
+        class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-lg leading-snug"
+      >
+        <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
+        ><span>{{ t.cares[care] }}</span>
+      </li>
+    </ul>
+    <PanelSteps
+      v-if="isPanel"
+      :seen="kept.before"
+      class="mt-5"
+      @choose="(tank, lit) => walk.readBefore(tank, lit)"
+    />
+    <NumberWhy :quantity="asked" :step="step" @close="asked = null" />
+  </div>
+</template>

@@ -1,0 +1,196 @@
+import type { Card, CardQuantity, CardStep, WhyTerm } from '@/core/cards'
+import { outletsOf } from '@/core/cards'
+import type { Id } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useSettingsStore } from '@/data/settingsStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatFigures, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
+
+/** A piece of a step's words: plain, or a number that can be asked for. */
+export type Piece = { text: string; quantity: CardQuantity | null }
+
+const FEET_PER_METRE = 3.28084
+const SHORT_MINUTES = 1.5
+
+/** What a card says, in the owner's words and units. */
+export function useCardWords() {
+  const forecast = useForecastStore()
+  const settings = useSettingsStore()
+  const { gauge, mass, volume } = useAmounts()
+  const tank = (id: Id | null) => forecast.rig?.containers.find((one) => one.id === id) ?? null
+  const outlet = (id: Id | null) =>
+    (forecast.stayCase ? outletsOf(forecast.stayCase) : []).find((one) => one.id === id) ?? null
+  const product = (id: Id | null) => forecast.crew?.products.find((one) => one.id === id) ?? null
+
+  function dose(amount: number, id: Id | null): string {
+    const known = product(id)
+    return known ? t.doses[known.form](formatFigures(roundDose(amount)), known.name) : formatFigures(amount)
+  }
+
+  function length(metres: number): string {
+    return settings.units.distance === 'mi'
+      ? `${formatNumber(metres * FEET_PER_METRE, 0)}\u00a0ft`
+      : `${formatNumber(metres, metres < 1 ? 2 : 0)}\u00a0m`
+  }
+
+  /** Minutes as somebody has them on a watch. */
+  function minutes(n: number): string {
+    return n < SHORT_MINUTES
+      ? t.cardUnits.seconds(formatNumber(Math.max(5, Math.round((n * 60) / 5) * 5), 0))
+      : t.cardUnits.minutes(formatNumber(Math.round(n), 0))
+  }
+
+  function quantity({ id, unit, value }: CardQuantity, step: CardStep | null): string {
+    switch (unit) {
+      case 'volume':
+      case 'level':
+        return gauge(value, 'L')
+      case 'uses':
+        return gauge(value, 'uses')
+      case 'mass':
+        return mass(Math.round(value * 2) / 2)
+      case 'share':
+        return `${formatNumber(value * 100, 0)}\u00a0%`
+      case 'seconds':
+        // A short time is cut, never rounded up: it lets through less.
+        return t.cardUnits.seconds(
+          formatNumber(id === 'head-seconds' ? Math.max(1, Math.floor(value)) : Math.round(value), 0),
+        )
+      case 'minutes':
+        return minutes(value)
+      case 'hours':
+        return t.cardUnits.hours(formatNumber(Math.ceil(value), 0))
+      case 'days':
+        return t.cardUnits.days(formatNumber(Math.max(1, Math.floor(value)), 0))
+      case 'count':
+        return formatNumber(Math.round(value), 0)
+      case 'percent':
+        return t.cardUnits.percent(formatFigures(value))
+      case 'millilitres':
+        return t.cardUnits.millilitres(formatNumber(Number(value.toPrecision(2)), 0))
+      case 'dose':
+        return dose(value, step?.product ?? null)
+      case 'length':
+        return length(value)
+    }
+  }
+
+  /** A number behind a quantity, with its unit. */
+  function term({ value, unit }: WhyTerm, step: CardStep | null): string {
+    if (unit === 'flow') return t.cardUnits.flow(volume(value))
+    if (unit === 'grams-per-litre') return t.cardUnits['grams-per-litre'](formatFigures(value))
+    if (unit === 'length') return `${formatNumber(value * 100, 1)}\u00a0cm`
+    return quantity({ id: 'content', unit, value, why: [] }, step)
+  }
+
+  function name(word: string, step: CardStep, card: Card): string | null {
+    const valves = outlet(card.outlet)
+    const [gray = null, black = null] = pairOf(card)
+    switch (word) {
+      case 'tank':
+        return tank(step.tank)?.name ?? ''
+      case 'outlet':
+        return valves?.name ?? t.cards.names.somewhere
+      case 'side':
+        return t.cards.names.side[valves?.side ?? 'left']
+      case 'handle':
+        return t.cards.names.handle[valves?.handle ?? 'pull']
+      case 'valves':
+        return valvesOf(card)
+      case 'gray':
+        return tank(gray)?.name ?? ''
+      case 'black':
+        return tank(black)?.name ?? ''
+      case 'place':
+        return forecast.stay?.places.find(({ id }) => id === card.place)?.name ?? t.cards.names.somewhere
+      case 'product':
+        return product(step.product)?.name ?? ''
+      default:
+        return null
+    }
+  }
+
+  /** Every valve of the outlet by its tank, the end valve last; of other outlets too, where a valve may stand open unseen. */
+  function valvesOf(card: Card): string {
+    const ids = outlet(card.outlet)?.containers ?? []
+    const names = ids.map((id) => tank(id)?.name ?? '').filter((one) => one !== '')
+    const end = outlet(card.outlet)?.endValve ? [t.cards.names.end] : []
+    const others = (forecast.stayCase ? outletsOf(forecast.stayCase) : [])
+      .filter(({ id }) => id !== card.outlet)
+      .flatMap(({ containers }) => containers.map((id) => tank(id)?.name ?? ''))
+    const all = [...new Set([...names, ...others]), ...end]
+    return all.length < 2
+      ? (all[0] ?? '')
+      : `${all.slice(0, -1).join(', ')}${t.cards.names.and}${all.at(-1)!}`
+  }
+
+  /** The words of a step in pieces. */
+  function pieces(step: CardStep, card: Card): Piece[] {
+    const words = step.words ?? t.cardSteps[step.id] ?? ''
+    return words.split(/(\{[a-z-]+\})/).flatMap((part): Piece[] => {
+      if (part === '') return []
+      const word = /^\{([a-z-]+)\}$/.exec(part)?.[1]
+      if (word === undefined) return [{ text: part, quantity: null }]
+      const named = name(word, step, card)
+      if (named !== null) return [{ text: named, quantity: null }]
+      const asked = step.numbers.find(({ id }) => id === word)
+      return asked ? [{ text: quantity(asked, step), quantity: asked }] : []
+    })
+  }
+  const sentence = (step: CardStep, card: Card) =>
+    pieces(step, card)
+      .map(({ text }) => text)
+      .join('')
+
+  /** What a card is called: its own name, or what it is for and of which tank. */
+  function title(card: Card): string {
+    if (card.own) return card.own.name
+    const isOneOfMany = (forecast.stayCase ? outletsOf(forecast.stayCase) : []).length > 1
+    const of = tank(card.about)?.name ?? (isOneOfMany ? outlet(card.about)?.name : undefined)
+    return of ? `${t.cardNames[card.kind]}: ${of}` : t.cardNames[card.kind]
+  }
+
+  return { pieces, sentence, title, quantity, term, tank, minutes, dose }
+}
+
+/** The act of a step, and what is said besides: cut after the first full stop or colon-free sentence. */
+export function firstSentence(pieces: readonly Piece[]): { act: Piece[]; rest: Piece[] } {
+  const act: Piece[] = []
+  for (const [k, piece] of pieces.entries()) {
+    const end = piece.quantity ? -1 : piece.text.search(/[.?!](?= |$)/)
+    if (end < 0) {
+      act.push(piece)
+      continue
+    }
+    const rest = piece.text.slice(end + 1).trimStart()
+    act.push({ ...piece, text: piece.text.slice(0, end + 1) })
+    return { act, rest: [...(rest === '' ? [] : [{ text: rest, quantity: null }]), ...pieces.slice(k + 1)] }
+  }
+  return { act, rest: [] }
+}
+
+/** Gray and black that are opened on it, in this order. */
+function pairOf({ steps }: Card): (Id | null)[] {
+  const opened = steps.flatMap(({ acts }) =>
+    acts.filter(({ act }) => act === 'open:tank').map(({ tank }) => tank),
+  )
+  return [opened[0] ?? null, opened[1] ?? opened[0] ?? null]
+}
+
+/** To five of a liquid's mL from fifty on, to one below. */
+function roundDose(amount: number): number {
+  return amount >= 50
+    ? Math.round(amount / 5) * 5
+    : amount >= 5
+      ? Math.round(amount)
+      : Math.round(amount * 10) / 10
+}
+
+/** `9:45`, `1:02:00`: of seconds, with its sign left out. */
+export function clockText(seconds: number): string {
+  const whole = Math.abs(Math.trunc(seconds))
+  const two = (n: number) => String(n).padStart(2, '0')
+  const [h, m, s] = [Math.floor(whole / 3600), Math.floor((whole % 3600) / 60), whole % 60]
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`
+}

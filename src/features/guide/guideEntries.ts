@@ -1,0 +1,68 @@
+import MiniSearch from 'minisearch'
+import { CARES, WRONGS } from '@/core/cards'
+import { CARD_KINDS, CAUTIONS, SCHOOLS, type School } from '@/core/model'
+import { SOURCE_IDS } from '@/core/quantities'
+import * as t from '@/texts/t'
+
+export type EntryKind = keyof typeof t.guide.kinds
+
+/** One thing the guide tells. */
+export interface GuideEntry {
+  id: string
+  kind: EntryKind
+  title: string
+  text: string
+  /** Where it leads on; null: it is said here. */
+  link: string | null
+}
+
+/** All that the guide tells, in the order of its sections. */
+export function guideEntries(): GuideEntry[] {
+  const entry = (
+    kind: EntryKind,
+    id: string,
+    title: string,
+    text: string,
+    link: string | null = null,
+  ): GuideEntry => ({
+    id: `${kind}-${id}`,
+    kind,
+    title,
+    text,
+    link,
+  })
+  const schools = (Object.keys(SCHOOLS) as School[]).map((question) => {
+    const sides = Object.values(t.schoolSides[question]) as { name: string; reason: string }[]
+    const text = `${sides.map(({ name, reason }) => `${name}: ${reason}`).join(' ')} ${t.schoolQuestions[question].why}`
+    return entry('school', question, t.schoolQuestions[question].ask, text, '/guide/schools')
+  })
+  const { flush } = t.schools
+  return [
+    ...Object.entries(t.terms).map(([id, { name, text }]) => entry('term', id, name, text)),
+    entry(
+      'school',
+      'flush',
+      flush.ask,
+      `${flush.plenty.name}: ${flush.plenty.reason} ${flush.little.name}: ${flush.little.reason}`,
+      '/guide/schools',
+    ),
+    ...schools,
+    ...CARES.map((care) => entry('caution', care, t.cares[care], '')),
+    ...CAUTIONS.map((caution) => entry('caution', `habit-${caution}`, t.cautions[caution], '')),
+    ...WRONGS.map((wrong) => entry('wrong', wrong, t.wrongs[wrong].ask, t.wrongs[wrong].do.join(' '))),
+    ...CARD_KINDS.map((kind) => entry('card', kind, t.cardNames[kind], t.cardFor[kind], '/cards')),
+    ...SOURCE_IDS.map((source) => entry('source', source, t.sources[source], '')),
+    ...t.askLocally.map(({ ask, who }, k) => entry('ask', String(k), ask, who)),
+  ]
+}
+
+/** Full-text search over the guide: parts of words and slips of the finger are forgiven. */
+export function guideSearch(entries: readonly GuideEntry[]): (words: string) => GuideEntry[] {
+  const search = new MiniSearch<GuideEntry>({
+    fields: ['title', 'text'],
+    searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 3 }, combineWith: 'AND' },
+  })
+  search.addAll(entries)
+  const byId = new Map(entries.map((entry) => [entry.id, entry]))
+  return (words) => search.search(words).flatMap(({ id }) => byId.get(String(id)) ?? [])
+}

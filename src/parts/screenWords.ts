@@ -1,0 +1,42 @@
+import type { TermId } from '@/texts/en/guide'
+
+/** Which words of the glossary each screen uses, in the order in which they meet the eye. A test holds that none is left out. */
+export const WORDS_OF: Record<string, TermId[]> = {
+  camp: [
+    'plan-on',
+    'average',
+    'stopper',
+    'limit',
+    'supply',
+    'waste',
+    'habit',
+    'bother',
+    'days-bought',
+    'reading',
+    'counted',
+    'trip',
+  ],
+  stay: ['plan-on', 'dry-count', 'holds', 'stopper', 'trip', 'assumed', 'land', 'site', 'limit'],
+  runs: ['run', 'holds', 'dry-count', 'place', 'tote-load', 'bother', 'card', 'lift-limit'],
+  schools: ['charge', 'top-up', 'rinse', 'road-reserve', 'flush-floor', 'dose', 'cassette', 'solids-bin'],
+  cards: ['card', 'rinse', 'charge', 'top-up', 'owed', 'metered', 'tote', 'hold'],
+  'run-cards': ['card', 'hold', 'end-valve', 'rinse', 'charge'],
+  card: ['card', 'hold', 'end-valve', 'outlet', 'rinse', 'charge', 'owed', 'dose'],
+  log: ['counted', 'learned', 'reading', 'probe', 'shakedown'],
+  rig: [
+    'reserve',
+    'safe-fill',
+    'residue',
+    'spread',
+    'outlet',
+    'end-valve',
+    'joined',
+    'panel',
+    'payload',
+    'gray',
+    'black',
+    'flush-tank',
+    'urine-jug',
+  ],
+  habits: ['habit', 'bother', 'days-bought', 'plan-on', 'reach', 'flush-floor'],
+}

@@ -1,0 +1,185 @@
+/** The glossary in the owner's words: what a word on a screen means, without another word that would need it. */
+export const terms = {
+  'plan-on': {
+    name: 'Plan on',
+    text: 'Days that hold in nine trips of ten. Plan with these: half of all trips last longer.',
+  },
+  'dry-count': {
+    name: 'Dry days, dry count',
+    text: 'Days from the start until the first tank stops you, if nobody dumps or fills anything.',
+  },
+  average: { name: 'Average', text: 'Days if every use were just its usual size. Half the trips last less.' },
+  holds: { name: 'Holds', text: 'Days with the runs that you have set.' },
+  stopper: { name: 'What stops you', text: 'The first tank that is full, or empty down to its reserve.' },
+  limit: { name: 'Limit', text: 'Where a tank stops you: waste at its safe fill, water at its reserve.' },
+  reserve: {
+    name: 'Reserve',
+    text: 'Water in a tank that is not to be touched, and what lies too low for the pump.',
+  },
+  'safe-fill': {
+    name: 'Safe fill',
+    text: 'How full a waste tank may be: nine tenths, a cassette less. The rest is for a slope, a splash and a wrong guess.',
+  },
+  residue: { name: 'What stays behind', text: 'Litres that an emptying leaves in a tank.' },
+  spread: {
+    name: 'How sure the size is',
+    text: 'A tank of the brochure may hold a few per cent more or less. Metered, it is sure.',
+  },
+  supply: { name: 'Supply', text: 'Fresh water, and a cassette’s own flush tank: they empty downwards.' },
+  waste: { name: 'Waste', text: 'Gray, black, cassette, urine jug, solids bin: they fill upwards.' },
+  gray: { name: 'Gray', text: 'Water from sinks and showers. Mostly the first to be full.' },
+  black: { name: 'Black', text: 'What a toilet flushes. It wants enough water on the solids to run out.' },
+  cassette: { name: 'Cassette', text: 'A toilet tank that is pulled out and carried.' },
+  'flush-tank': { name: 'Flush tank', text: 'Water of a cassette toilet’s own, apart from fresh.' },
+  'urine-jug': {
+    name: 'Urine jug',
+    text: 'What a diverting toilet keeps apart. It sets the rhythm of the week.',
+  },
+  'solids-bin': {
+    name: 'Solids bin',
+    text: 'Counted in uses. Its medium (coir, peat, sawdust) says how many.',
+  },
+  tote: { name: 'Tote', text: 'A tank on wheels: waste is carried away and the rig stays.' },
+  outlet: { name: 'Outlet', text: 'Where waste leaves the rig, for one tank or several.' },
+  'end-valve': {
+    name: 'End valve',
+    text: 'A second valve behind all tank valves, before the cap. It opens first and shuts last.',
+  },
+  joined: { name: 'Joined tanks', text: 'Tanks that stand open to each other: they fill as one.' },
+  panel: { name: 'Panel', text: 'Lights that show a tank in steps. Between two lights it may be anywhere.' },
+  probe: { name: 'Probe', text: 'What a panel feels with. A dirty one says full when the tank is empty.' },
+  reading: { name: 'Reading', text: 'A level somebody looked at: by panel, stick, scale or meter.' },
+  habit: {
+    name: 'Habit',
+    text: 'A way of doing something that saves a tank. It buys days only where that tank is the one that stops you.',
+  },
+  bother: { name: 'Bother', text: 'What a habit or an errand costs in trouble, 0 to 5. Yours to say.' },
+  'days-bought': { name: 'Days bought', text: 'Days with a habit less days without it, all else as it is.' },
+  reach: { name: 'Reach', text: 'The least bother with which your nights are made.' },
+  'flush-floor': {
+    name: 'Flush floor',
+    text: 'Litres of liquid for each solid use that you keep in a black tank, so that no mound builds up.',
+  },
+  charge: {
+    name: 'Charge',
+    text: 'Water put into a waste tank right after it was emptied, so that nothing dries to its floor.',
+  },
+  'top-up': {
+    name: 'Top up',
+    text: 'Water put into a black tank before it is dumped, so that it carries everything out.',
+  },
+  rinse: {
+    name: 'Rinse, round',
+    text: 'Filling a tank to three quarters and letting it go again, until it runs clear.',
+  },
+  owed: { name: 'Owed', text: 'A rinse that was put off. The next one takes a round more.' },
+  dose: { name: 'Dose', text: 'What a label says for its litres, worked out for this tank.' },
+  'road-reserve': { name: 'Road reserve', text: 'Fresh water that you keep aboard for a drive.' },
+  run: { name: 'Run', text: 'An errand on a day: dump, fill, carry, move.' },
+  'tote-load': { name: 'Load', text: 'One tote or jug, filled and emptied once.' },
+  place: { name: 'Place', text: 'Somewhere a run goes. A name is enough; what is not known is said.' },
+  site: { name: 'Pitch', text: 'Where you stand, and what stands there: a tap, a drain, toilets.' },
+  land: {
+    name: 'What the land allows',
+    text: 'Written rules you found, with their source and date. What is not written down counts as not allowed.',
+  },
+  card: {
+    name: 'Run card',
+    text: 'The steps of one job, for this rig and this place, with every number worked out.',
+  },
+  hold: {
+    name: 'Hold',
+    text: 'Where a valve or a danger is, a tap is not enough: hold until the bar is full.',
+  },
+  shakedown: {
+    name: 'Shakedown',
+    text: 'Counting every use at a hookup, once, so that later plans stand on your own numbers.',
+  },
+  counted: {
+    name: 'Counted, expected',
+    text: 'Counted: you log every use. Expected: the usual number is taken, and you log what was different.',
+  },
+  learned: { name: 'Learned', text: 'What your log says a use takes. It comes closer with every reading.' },
+  trip: {
+    name: 'Trip',
+    text: 'Your stay, played once with luck. Ten thousand of them show how sure a number is.',
+  },
+  assumed: { name: 'Assumed', text: 'No figure was found. Your own log will replace it.' },
+  payload: { name: 'Payload', text: 'Kilograms the rig may carry. Water is most of it.' },
+  'lift-limit': { name: 'You lift', text: 'Kilograms that you carry, shell and all.' },
+  metered: { name: 'Metered', text: 'Measured with a flow meter or buckets, and so sure.' },
+} satisfies Record<string, { name: string; text: string }>
+export type TermId = keyof typeof terms
+
+/** What no program can know: who says it, and what to ask. */
+export const askLocally = [
+  {
+    ask: 'May gray water go on the ground here?',
+    who: 'The land manager’s written rule. Washing-up water and tank gray are two permissions.',
+  },
+  {
+    ask: 'Is this drain for toilet waste, for gray, or for rain?',
+    who: 'The sign at the drain, or whoever runs the place. Never a ditch, never a storm drain.',
+  },
+  { ask: 'Is this tap for drinking?', who: 'The mark on the tap. No mark, no water.' },
+  {
+    ask: 'Is there a septic tank, and which products may go in?',
+    who: 'The operator. The wrong one kills it.',
+  },
+  { ask: 'May a cassette or a jug be emptied into a vault toilet?', who: 'Only if its operator says so.' },
+  {
+    ask: 'May bagged solids go into a bin here?',
+    who: 'The waste rules of the place. Packing them out is always right.',
+  },
+  { ask: 'May we dump at home?', who: 'Your local code: a cleanout is not always allowed for it.' },
+  {
+    ask: 'Who may work on the plumbing, gas and wiring?',
+    who: 'A licensed trade, by your local code. Dry Count advises, it does not certify.',
+  },
+  {
+    ask: 'How strong may disinfection of drinking water be, and how long?',
+    who: 'The label, and your health authority. They stand over the card.',
+  },
+  {
+    ask: 'When is it to be quiet, and who may use the dump station?',
+    who: 'The place’s own rules: guests, customers, everybody.',
+  },
+]
+
+export const guide = {
+  title: 'Guide',
+  lead: 'What the words mean, what is dangerous, where the numbers come from, and what only the place can tell you.',
+  search: 'Look something up',
+  none: (words: string) => `Nothing on “${words}”. Try another word.`,
+  found: (n: number) => (n === 1 ? '1 found' : `${n} found`),
+  sections: {
+    terms: 'What the words mean',
+    schools: 'Where good practitioners disagree',
+    cautions: 'What is dangerous',
+    wrongs: 'When it goes wrong',
+    cards: 'Run cards',
+    sources: 'Where the numbers come from',
+    ask: 'What only the place can tell you',
+  },
+  answer: {
+    terms: (n: number) => `${n} words, in plain ones`,
+    schools: (n: number) => `${n} questions, and your side in each`,
+    cautions: (n: number) => `${n} cautions, each at the step where it matters`,
+    wrongs: (n: number) => `${n} mishaps, and what to do`,
+    cards: (n: number) => `${n} jobs, step by step`,
+    sources: (n: number) => `${n} sources; what has none says so`,
+    ask: (n: number) => `${n} questions for the land, the operator, the label`,
+  },
+  toSchools: 'Take your side',
+  openCard: 'Open the card',
+  screenWords: 'Words on this screen',
+  kinds: {
+    term: 'word',
+    school: 'school',
+    caution: 'caution',
+    wrong: 'mishap',
+    card: 'card',
+    source: 'source',
+    ask: 'ask there',
+  },
+}
