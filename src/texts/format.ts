@@ -94,3 +94,12 @@ function decimalsFor(value: number): number {
   const size = Math.abs(value)
   return size >= 20 ? 0 : size >= 3 ? 1 : 2
 }
+
+/** A dose as somebody can measure it: to five from fifty on, to one from five on. */
+export function roundedDose(amount: number): number {
+  return amount >= 50
+    ? Math.round(amount / 5) * 5
+    : amount >= 5
+      ? Math.round(amount)
+      : Math.round(amount * 10) / 10
+}

@@ -9,6 +9,7 @@ export {
   formatLevel,
   formatNumber,
   formatQuantity,
+  roundedDose,
   formatSigned,
   formatSource,
   formatVolume,

@@ -37,6 +37,8 @@ export interface CardStep {
   /** An owner's own words; null: the texts have them. */
   words: string | null
   tank: Id | null
+  /** Where it comes from, of what goes from one container into another by hand. */
+  from: Id | null
   product: Id | null
   acts: CardAct[]
   numbers: CardQuantity[]
@@ -72,7 +74,8 @@ interface Staged {
 export function deriveCard(card: CardCase, kind: CardKind, subject: Subject): Card & { stages: number[] } {
   const state = { stage: 0, steps: [] as Staged[] }
   const whole: Binding = { tank: subject.container, product: null }
-  for (const item of TEMPLATES[kind].items) expand(item, card, subject, whole, state)
+  for (const item of kind === 'by-hand' ? [] : TEMPLATES[kind].items)
+    expand(item, card, subject, whole, state)
   return {
     kind,
     about: subject.container?.id ?? subject.outlet?.id ?? null,
@@ -146,6 +149,7 @@ function stepOf(template: StepTemplate, card: CardCase, subject: Subject, bindin
     id: template.id,
     words: null,
     tank: binding.tank?.id ?? subject.container?.id ?? null,
+    from: null,
     product: binding.product?.id ?? null,
     acts,
     numbers,

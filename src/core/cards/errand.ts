@@ -16,8 +16,8 @@ import { fromSource, type Amount } from '../quantities'
 import { newBlock } from '../runs'
 import { answersOf, didOf, levelsBefore, loadsFor, type StepAnswer } from '../schedule'
 import { contentsAt, type CardAsks, type CardCase, type Subject } from './cardCase'
-import { deriveCard, type Card } from './derive'
-import { inflowOf, tapShare } from './quantities'
+import { deriveCard, type Card, type CardStep } from './derive'
+import { inflowOf, tapShare, type WhyTerm } from './quantities'
 import { recordsOf, stockLeft } from './record'
 import type { Act } from './template'
 
@@ -99,10 +99,13 @@ export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subj
           .filter((one) => one.blacks.length + one.grays.length > 0)
           .map((outlet) => ({ ...outlet, container })),
       )
+    case 'fresh':
+      return about(['fresh', 'flush'])
+    case 'by-hand':
+      return []
     case 'cassette':
     case 'urine':
     case 'solids':
-    case 'fresh':
       return about([kind])
     case 'metered-fill':
       return about(['fresh', 'gray', 'black', 'flush'])
@@ -273,8 +276,43 @@ function blockOf(levels: Float64Array) {
 export function cardsFor(card: CardCase): (Card & { stages: number[] })[] {
   const jobs = jobsOf(card)
   const cards = jobs.map(({ kind, subject }) => deriveCard(card, kind, subject))
-  assign(card, cards)
-  return cards
+  const left = assign(card, cards)
+  return left.length > 0 ? [...cards, byHand(card, left)] : cards
+}
+
+/** What no card has a step for: said as it is, and moved all the same. */
+function byHand(card: CardCase, left: readonly StepAnswer[]): Card & { stages: number[] } {
+  const none: Subject = { outlet: null, blacks: [], grays: [], container: null }
+  const steps = left.map((answer): CardStep => {
+    const { from, to, do: does } = answer.step
+    const tank = to ?? from
+    const isUses = card.stayCase.rig.containers.some(({ id, kind }) => id === tank && kind === 'solids')
+    const why: WhyTerm = {
+      term: 'moved',
+      value: answer.moved,
+      unit: isUses ? 'uses' : 'volume',
+      from: 'errand',
+    }
+    const isOver = from !== null && to !== null && does !== 'charge'
+    return {
+      id: isOver ? 'by-hand.over' : to === null ? 'by-hand.out' : 'by-hand.in',
+      words: null,
+      tank,
+      from,
+      product: null,
+      acts: [],
+      numbers: [{ id: 'moved', unit: isUses ? 'uses' : 'level', value: answer.moved, why: [why] }],
+      lacks: [],
+      timer: null,
+      tally: null,
+      cares: isOver ? ['stay'] : to === null ? ['local-rule'] : [],
+      wrongs: [],
+      holds: isOver || to === null,
+      moves: movesOf(card, answer),
+      did: didOf(answer),
+    }
+  })
+  return { ...deriveCard(card, 'by-hand', none), steps, stages: steps.map(() => 0) }
 }
 
 /** One card that somebody asked for by itself. */
@@ -344,6 +382,11 @@ function isSupply({ stayCase }: CardCase, id: Id | null): boolean {
   return stayCase.rig.containers.some((one) => one.id === id && 'reserve' in one)
 }
 
+/** Whether anything is other than before: jugs that were filled and found no room stand full. */
+function changes({ from, to }: StepAnswer): boolean {
+  return [from, to].some((end) => end !== null && end.after !== end.before)
+}
+
 /** Which steps of an errand an act on a card carries out. */
 const CARRIES: Partial<Record<Act, RunStep['do']>> = {
   'move:empty': 'empty',
@@ -361,8 +404,9 @@ const CARRIES: Partial<Record<Act, RunStep['do']>> = {
 /**
  * Gives every step of the errand to the one step of a card that carries it out. With the fresh water first, what a charge
  * draws from a tank that is filled afterwards comes from the tap (`tapShare`).
+ * @returns what none of them carries out
  */
-function assign(card: CardCase, cards: readonly Card[]): void {
+function assign(card: CardCase, cards: readonly Card[]): StepAnswer[] {
   const steps = cards.flatMap(({ steps: own }) => own)
   const taken = new Set<StepAnswer>()
   for (const step of steps)
@@ -378,6 +422,7 @@ function assign(card: CardCase, cards: readonly Card[]): void {
         step.did.push(...didOf(answer))
       }
     }
+  return card.steps.filter((one) => !taken.has(one) && changes(one))
 }
 
 function isAbout({ step }: StepAnswer, act: Act, tank: Id | null): boolean {

@@ -1,6 +1,7 @@
 import { sparesOf, type Container, type TreatedKind } from '../model'
 import type { Binding, CardCase, Subject } from './cardCase'
 import { chargeMoved, chargeOfTank, leftoverOf, productsFor, topUpOf } from './amounts'
+import { urinePerDay } from './quantities'
 import { carriedKg, freshDrain } from './weights'
 import type { Condition, Fact } from './template'
 
@@ -93,6 +94,13 @@ const FACT: Record<Fact, Says> = {
   'cassette-here': (card) => has(card, 'cassette'),
   'solids-here': (card) => has(card, 'solids'),
   'drain-fresh': (card, _, { tank }) => freshDrain(card, tank) > NOTHING,
+  // Only into a valve that stands open: what fills a shut tank wants the others shut.
+  'with-gray': (card, subject) => {
+    const { sides } = card.stayCase.crew.schools
+    const isOpen = sides['rinse-way'] === 'open' || !card.asks.stays
+    return sides['rinse-water'] === 'with-gray' && subject.grays.length > 0 && isOpen
+  },
+  'urine-flows': (card, { container }) => container !== null && urinePerDay(card, container.id) > 0,
   freezing: ({ stayCase }) =>
     stayCase.stay.weather.usual.value <= 0 ||
     stayCase.stay.weather.days.some(({ warmest }) => warmest.value <= 0),

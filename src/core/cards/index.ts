@@ -1,3 +1,4 @@
+export { CARDS_OF_SCHOOL } from './bySchool'
 export { FIRST_ASKS } from './cardCase'
 export type { CardAsks, CardCase, Content, Subject } from './cardCase'
 export { MOST_STEPS, deriveCard, split } from './derive'

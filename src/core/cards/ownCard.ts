@@ -15,15 +15,15 @@ export function templateStepIds(): string[] {
   return [...ids]
 }
 
-/** A copy to begin with: the steps that the card has on this rig, each once. */
+/** A copy to begin with: the steps that the card has on this rig, each once; what only a later tank has stands in its place. */
 export function ownCopy(card: Card, id: string, name: string): OwnCard {
-  const seen = new Set<string>()
-  const steps = card.steps.flatMap((step) => {
-    if (seen.has(step.id)) return []
-    seen.add(step.id)
-    return [{ step: step.id }]
+  const ids: string[] = []
+  card.steps.forEach((step, k) => {
+    if (ids.includes(step.id)) return
+    const before = card.steps[k - 1]
+    ids.splice(before ? ids.indexOf(before.id) + 1 : 0, 0, step.id)
   })
-  return { id, name, kind: card.kind, from: 'own', steps }
+  return { id, name, kind: card.kind, from: 'own', steps: ids.map((step) => ({ step })) }
 }
 
 /**
@@ -42,7 +42,8 @@ export function ownSteps(card: Card, own: OwnCard): CardStep[] {
   }
   own.steps.forEach((one, k) => {
     const steps = 'words' in one ? [wordsStep(one.words, k)] : of(one.step)
-    if (steps.length > 1) stretch.push(steps)
+    const goesOn = steps.some(({ tank }) => stretch.some((of) => of.some((step) => step.tank === tank)))
+    if (steps.length > 1 || goesOn) stretch.push(steps)
     else {
       close()
       out.push(...steps)
@@ -57,6 +58,7 @@ function wordsStep(words: string, k: number): CardStep {
     id: `own.${k}`,
     words,
     tank: null,
+    from: null,
     product: null,
     acts: [],
     numbers: [],

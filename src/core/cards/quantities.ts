@@ -207,14 +207,14 @@ function carrierMade(
   what: 'loads' | 'litres' | 'kg',
   subject: Subject,
 ): Made {
-  const carrier = (
-    subject.container?.kind === kind
-      ? subject.container
-      : card.stayCase.rig.containers.find((one) => one.kind === kind)
-  ) as CarrierContainer | undefined
-  if (!carrier) return null
   const does = kind === 'tote' ? 'loads' : 'jugs'
-  const steps = card.steps.filter(({ step }) => step.do === does)
+  const steps = card.steps.filter(({ step }) => step.do === does && step.to === subject.container?.id)
+  // Water may come in a tote as well as in jugs.
+  const id = kind === 'tote' ? subject.container?.id : steps[0]?.step.from
+  const carrier = card.stayCase.rig.containers.find(
+    (one): one is CarrierContainer => one.id === id && (one.kind === 'tote' || one.kind === 'jug'),
+  )
+  if (!carrier) return null
   const volume = steps.reduce((sum, { moved }) => sum + moved, 0)
   const loads = steps[0]?.step.loads ?? 1
   const each =
@@ -622,6 +622,8 @@ const MAKE: Record<QuantityId, Make> = {
       ],
     }
   },
+  /** Made where the errand's own steps are at hand (`byHand`). */
+  moved: () => null,
   'known-charge': (card) => {
     const { smallCharge } = card.stayCase.crew.schools
     return {
@@ -646,7 +648,7 @@ function cassetteRinse(card: CardCase, { container }: Subject): Made {
 }
 
 /** L a day that come into a urine jug on the average of the days that are counted. */
-function urinePerDay({ model }: CardCase, id: string): Litres {
+export function urinePerDay({ model }: CardCase, id: string): Litres {
   const at = model.containers.findIndex(({ members }) => members.includes(id))
   const days = model.grid.edges[model.grid.count]!
   return days > 0 ? inflowOf(model, (to) => to === at) / days : 0

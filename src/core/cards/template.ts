@@ -67,7 +67,7 @@ export const FACTS = [
   'charge-some', 'charge-from-tap', 'own-product', 'powder', 'sachet', 'top-up-fresh', 'top-up-hose', 'leftover',
   'flush-own', 'flush-from-fresh', 'too-heavy', 'spare', 'going-home', 'sawdust', 'wet', 'other-toilet',
   'jugs', 'in-vehicle', 'heater', 'cassette-here', 'solids-here', 'drain-fresh',
-  'freezing', 'place-named',
+  'freezing', 'place-named', 'with-gray', 'urine-flows',
 ] as const // prettier-ignore
 export type Fact = (typeof FACTS)[number]
 
@@ -168,6 +168,7 @@ export const QUANTITIES = {
   'probe-low': 'volume',
   'probe-high': 'volume',
   'known-charge': 'volume',
+  moved: 'level',
 } as const
 export type QuantityId = keyof typeof QUANTITIES
 export type QuantityUnit = (typeof QUANTITIES)[QuantityId]
@@ -185,7 +186,7 @@ const isKnown = (atom: string) => SIDES.has(atom) || (FACTS as readonly string[]
 /** Every fault of a template in the language's own terms; the words are checked where they are. Empty: it is sound. */
 export function templateFaults({ kind, items }: CardTemplate): string[] {
   const faults: string[] = []
-  const seen = new Set<string>()
+  const seen = new Map<string, StepTemplate>()
   const among = (list: readonly string[], found: readonly string[] | undefined, where: string) => {
     for (const one of found ?? []) if (!list.includes(one)) faults.push(`${where}: ${one}`)
   }
@@ -197,8 +198,9 @@ export function templateFaults({ kind, items }: CardTemplate): string[] {
       item.items.forEach((inner) => visit(inner, where))
       return
     }
-    if (seen.has(item.id)) faults.push(`${item.id} twice`)
-    seen.add(item.id)
+    // The same step may stand in several branches; another one of its name may not.
+    if ((seen.get(item.id) ?? item) !== item) faults.push(`${item.id} twice`)
+    seen.set(item.id, item)
     among(ACTS, item.acts, item.id)
     among(CARES, item.cares, item.id)
     among(WRONGS, item.wrongs, item.id)

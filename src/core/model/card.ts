@@ -24,6 +24,7 @@ export const CARD_KINDS = [
   'seals',
   'bucket-test',
   'metered-fill',
+  'by-hand',
 ] as const
 export type CardKind = (typeof CARD_KINDS)[number]
 

@@ -33,6 +33,9 @@ const runs = computed(() => forecast.stay?.runs ?? [])
   <NoStay v-if="!forecast.stay" :title="t.cards.title" />
   <div v-else>
     <PageHead :title="t.cards.title" :lead="t.cards.lead" />
+    <p v-if="cards.owed.value.length > 0" class="mt-1 text-lg font-bold" data-testid="owed">
+      {{ t.cards.owedOf(cards.owed.value.map(({ name }) => name).join(', ')) }}
+    </p>
     <div v-if="walk.current" class="mt-2 border-2 border-ink p-4" data-testid="walk-kept">
       <p class="text-lg font-bold">{{ words.title(walk.current.walk.cards[0]!) }}</p>
       <div class="mt-2 flex flex-wrap gap-3">

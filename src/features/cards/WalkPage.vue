@@ -138,14 +138,7 @@ function leave() {
       type="button"
       class="sticky bottom-0 -mx-4 min-h-24 w-[calc(100%+2rem)] max-w-none overflow-hidden bg-ink px-5 pt-3 pb-4 text-left text-paper sm:-mx-8 sm:w-[calc(100%+4rem)] sm:px-8"
       data-testid="walk-next"
-      v-on="{
-        keydown: press.onKeydown,
-        keyup: press.onKeyup,
-        pointerdown: press.onPointerdown,
-        pointerup: press.onPointerup,
-        blur: press.onBlur,
-        click: press.onClick,
-      }"
+      v-on="press"
     >
       <span
         v-if="step.holds"

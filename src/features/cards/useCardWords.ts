@@ -4,7 +4,7 @@ import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatFigures, formatNumber } from '@/texts'
+import { formatFigures, formatNumber, roundedDose } from '@/texts'
 import * as t from '@/texts/t'
 
 /** A piece of a step's words: plain, or a number that can be asked for. */
@@ -25,7 +25,7 @@ export function useCardWords() {
 
   function dose(amount: number, id: Id | null): string {
     const known = product(id)
-    return known ? t.doses[known.form](formatFigures(roundDose(amount)), known.name) : formatFigures(amount)
+    return known ? t.doses[known.form](formatFigures(roundedDose(amount)), known.name) : formatFigures(amount)
   }
 
   function length(metres: number): string {
@@ -90,6 +90,8 @@ export function useCardWords() {
     switch (word) {
       case 'tank':
         return tank(step.tank)?.name ?? ''
+      case 'from':
+        return tank(step.from)?.name ?? ''
       case 'outlet':
         return valves?.name ?? t.cards.names.somewhere
       case 'side':
@@ -176,15 +178,6 @@ function pairOf({ steps }: Card): (Id | null)[] {
     acts.filter(({ act }) => act === 'open:tank').map(({ tank }) => tank),
   )
   return [opened[0] ?? null, opened[1] ?? opened[0] ?? null]
-}
-
-/** To five of a liquid's mL from fifty on, to one below. */
-function roundDose(amount: number): number {
-  return amount >= 50
-    ? Math.round(amount / 5) * 5
-    : amount >= 5
-      ? Math.round(amount)
-      : Math.round(amount * 10) / 10
 }
 
 /** `9:45`, `1:02:00`: of seconds, with its sign left out. */

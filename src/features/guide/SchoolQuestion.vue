@@ -8,6 +8,8 @@ const props = defineProps<{
   ask: string
   why: string
   changes: string
+  /** Names of the cards that follow it. */
+  cards: string
   sides: Record<string, { name: string; reason: string }>
   /** The side that is taken until the owner takes one. */
   first: string
@@ -43,6 +45,8 @@ const inOrder = computed(() =>
         <span class="block text-[0.95rem]">{{ reason }}</span>
       </button>
     </div>
-    <p class="mt-1 text-[0.95rem] text-soft">{{ t.schools.why(why) }} {{ t.schools.changes(changes) }}</p>
+    <p class="mt-1 text-[0.95rem] text-soft">
+      {{ t.schools.why(why) }} {{ t.schools.changes(changes, cards) }}
+    </p>
   </section>
 </template>

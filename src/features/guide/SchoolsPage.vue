@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import SchoolQuestion from './SchoolQuestion.vue'
+import { CARDS_OF_SCHOOL } from '@/core/cards'
 import { SCHOOLS, type FlushSchool, type School, type Schools } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { shutGrayAt } from '@/core/schedule'
@@ -120,6 +121,7 @@ function setNumber(key: NumberKey, value: number) {
           :ask="t.schools.flush.ask"
           :why="t.schools.flush.why"
           :changes="t.schools.flush.changes"
+          cards=""
           :sides="{ plenty: t.schools.flush.plenty, little: t.schools.flush.little }"
           first="plenty"
           :side="forecast.crew.flush.school"
@@ -132,6 +134,7 @@ function setNumber(key: NumberKey, value: number) {
           :ask="t.schoolQuestions[question].ask"
           :why="t.schoolQuestions[question].why"
           :changes="t.schoolQuestions[question].changes"
+          :cards="CARDS_OF_SCHOOL[question].map((kind) => `“${t.cardNames[kind]}”`).join(', ')"
           :sides="question === 'charge' ? charges : t.schoolSides[question]"
           :first="SCHOOLS[question][0]"
           :side="sides[question]"

@@ -81,7 +81,7 @@ const whats = computed(() => [
     label: `– ${name}`,
   })),
   { value: 'reading', label: t.log.list.kinds.reading },
-  { value: 'run', label: t.log.list.kinds.run },
+  { value: 'run dose', label: t.log.list.kinds.run },
   { value: TEXT_KINDS.join(' '), label: t.log.list.kinds.text },
 ])
 const any = { value: '', label: t.log.list.any }

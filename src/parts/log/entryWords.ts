@@ -1,10 +1,10 @@
 import { panelSteps } from '@/core/levels'
-import type { LogEntry, Saw } from '@/core/log'
+import type { LogEntry, RunTook, Saw } from '@/core/log'
 import { unitOf, type Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { stepNames } from '@/parts/levels/stepNames'
-import { dayAndTime, formatFigures } from '@/texts'
+import { dayAndTime, formatFigures, roundedDose } from '@/texts'
 import * as t from '@/texts/t'
 
 /** What an entry says, in a line. */
@@ -25,10 +25,23 @@ export function useEntryWords() {
     return saw.as === 'dry' ? t.log.reading.dry : t.log.reading.amount(level(saw.amount, unit))
   }
 
+  /** Rounds that were done or put off, and how long it took. */
+  function tookWords(took: RunTook | undefined): string[] {
+    if (!took) return []
+    const rinses = took.rinses.flatMap(({ rounds, owed }) =>
+      owed > 0 ? [t.log.owed] : rounds > 0 ? [t.log.rounds(rounds)] : [],
+    )
+    return took.minutes !== null && took.minutes > 0
+      ? [...rinses, t.runs.minutes(formatFigures(took.minutes))]
+      : rinses
+  }
+
   /** 52 mL of Mire-Ease; a product that is gone keeps its number. */
   function doseOf(id: Id, amount: number): string {
     const product = forecast.crew?.products.find((one) => one.id === id)
-    return product ? t.doses[product.form](formatFigures(amount), product.name) : formatFigures(amount)
+    return product
+      ? t.doses[product.form](formatFigures(roundedDose(amount)), product.name)
+      : formatFigures(amount)
   }
 
   function words(entry: LogEntry): string {
@@ -50,6 +63,7 @@ export function useEntryWords() {
           .map(({ container, what, litres }) =>
             t.log.done.words[what](tankName(container), litres === null ? '' : volume(litres)),
           )
+          .concat(tookWords(entry.took))
           .join(', ')
       case 'dose':
         return t.log.dose(tankName(entry.container), doseOf(entry.product, entry.amount))

@@ -19,6 +19,8 @@ export const cardSteps: Record<string, string> = {
     'Park with {outlet} ({side} of the rig) close to the inlet, leaning a little towards the valves.',
   'dump.hookup':
     'At a hookup black stays shut always. Shut gray {shut-hours} before the dump, so that there is enough to wash the hose.',
+  'dump.hookup-kept':
+    'Black and gray were kept shut. {shut-hours} of gray are enough to wash the hose: is there as much?',
   'dump.read': 'Read the panel, and put in what it shows.',
   'dump.top-up':
     'Top {tank} up first: {top-up}. It holds about {content}, and you dump it from {threshold} on. The card is “Top up before a dump”.',
@@ -112,6 +114,7 @@ export const cardSteps: Record<string, string> = {
   'gray-only.open': 'Open {tank}. The hose falls all the way; somebody holds its loose end. About {drain}.',
 
   'cassette.when': 'About {content} in it, {kg} with its shell. You lift up to {lift-limit}.',
+  'cassette.light': 'Its light leaves a few uses and no more: today, not tomorrow.',
   'cassette.heavy': '{kg} is more than {lift-limit}: wheels, or two people. Next time earlier.',
   'cassette.flush': 'Flush tank first, at a tap for drinking water: {flush-litres} to its mark. Plain water.',
   'cassette.flush-product':
@@ -132,11 +135,13 @@ export const cardSteps: Record<string, string> = {
   'cassette.dose': '{dose-water} of water, then {dose}.',
   'cassette.sachet': '{dose-water} of water, then {dose}: a sachet wants water to open.',
   'cassette.label': '{dose-water} of water, then treatment as its label says for {capacity}.',
+  'cassette.label-sachet': '{dose-water} of water, then a sachet: it wants water to open.',
   'cassette.household': '{dose-water} of water, then your own mixture. Nothing else goes in with it.',
   'cassette.in': 'Push it in until it clicks. Try the blade. Is the light out?',
   'cassette.home': 'At home: wash it, let it air, lubricate the seal.',
 
-  'urine.when': 'About {content} of {limit}. It fills in {urine-days} or so.',
+  'urine.when': 'About {content} of {limit} in it.',
+  'urine.rhythm': 'It fills in {urine-days} or so: empty it before that.',
   'urine.lid': 'Lid on, out with it: {kg}.',
   'urine.pour': 'Into a toilet. On the ground only where the written rule allows it.',
   'urine.rinse': 'Rinse with water, and nothing else. Never bleach.',
@@ -199,6 +204,7 @@ export const cardSteps: Record<string, string> = {
   'road.heater': 'Water heater off.',
   'road.slosh': 'Cleaner and a part fill slosh on this drive, into a tank that was rinsed the day before.',
   'road.caps': 'Caps on, valves home, hatch shut. Walk round once.',
+  'road.leftover': 'What is left of fresh goes into black at the last stop, before it is dumped.',
   'road.jug': 'A jug of {flush-owed} within reach, for flushing on the way.',
 
   'arrival.level': 'Level the rig: side to side first, then front to back.',
@@ -208,6 +214,18 @@ export const cardSteps: Record<string, string> = {
   'arrival.empty': 'Empty first where that was booked, before anything is set up.',
   'arrival.owed': 'The water for flushes on the road goes into black now: {flush-owed}.',
   'arrival.levels': 'Read the panel. Those are the levels that the stay starts with.',
+  'house.paper-thin': 'Paper: any thin single ply.',
+  'house.paper-dissolving': 'Paper: only the kind that dissolves at once.',
+  'house.paper-any': 'Paper: any, with plenty of water after it.',
+  'house.paper-none': 'Paper goes into the lidded bin, never into the bowl.',
+  'house.paper-mixed': 'The first wipe is flushed, the rest goes into a bag of its own.',
+  'house.solids': 'Solids elsewhere: the toilet aboard is for liquids.',
+  'house.liquids': 'The cassette takes liquids only.',
+  'house.outdoors': 'Outdoors only as the written rule allows it: who, when, how far from water.',
+  'house.weekly': 'Treatment once a week, on a day that everybody knows.',
+  'house.wipes': 'The bowl: disinfecting wipes, binned, never flushed.',
+  'house.vinegar': 'The bowl: vinegar from a spray bottle.',
+  'house.brush': 'The bowl: mild cleaner and a brush.',
   'arrival.toilets':
     'Where is the next toilet, and what does the land allow? Look, and write it down with its source.',
 
@@ -272,6 +290,10 @@ export const cardSteps: Record<string, string> = {
   'bucket.time': 'Start the clock with the water, stop it at the mark. Last time that was {bucket-seconds}.',
   'bucket.again': 'Once more. Take the mean.',
   'bucket.write': 'Put the seconds in: minutes on the cards are this tap’s from now on.',
+
+  'by-hand.out': '{moved} out of {tank}, where it may go.',
+  'by-hand.in': '{moved} into {tank}.',
+  'by-hand.over': '{moved} from {from} into {tank}. Stay with it.',
 
   'metered.empty': '{tank} empty to where it is always emptied.',
   'metered.level': 'Level the rig.',

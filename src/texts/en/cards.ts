@@ -24,6 +24,7 @@ export const cardNames = {
   seals: 'Seals',
   'bucket-test': 'Bucket test',
   'metered-fill': 'Metered fill',
+  'by-hand': 'By hand',
 } satisfies Record<CardKind, string>
 
 export const cardFor = {
@@ -49,6 +50,7 @@ export const cardFor = {
   seals: 'Keeps water in the bowl, and smell out',
   'bucket-test': 'How fast does this tap run?',
   'metered-fill': 'How much does this tank hold?',
+  'by-hand': 'What else this run moves',
 } satisfies Record<CardKind, string>
 
 export const cares = {
@@ -306,8 +308,7 @@ export const placeRules = {
 export const cards = {
   title: 'Run cards',
   lead: 'A card for the job in hand, made for your rig: every quantity worked out, only the steps that apply.',
-  answer: (n: number, owed: number) =>
-    `${n} cards for this rig${owed === 0 ? '' : owed === 1 ? ' · 1 rinse owed' : ` · ${owed} rinses owed`}`,
+  owedOf: (tanks: string) => `A rinse is owed: ${tanks}.`,
   groups: {
     now: 'At the drain',
     carried: 'Carried by hand',

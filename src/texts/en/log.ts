@@ -105,6 +105,8 @@ export const log = {
     save: 'Keep it',
     empty: 'Write a word or two.',
   },
+  owed: 'a rinse is owed',
+  rounds: (n: number) => (n === 1 ? '1 round of rinsing' : `${n} rounds of rinsing`),
   dose: (tank: string, dose: string) => `${tank}: ${dose}`,
   odd: {
     title: 'Something else moved a level',

@@ -7,6 +7,7 @@ export const cassette: CardTemplate = {
   about: 'cassette',
   items: [
     { id: 'cassette.when', shows: ['content', 'kg', 'lift-limit'], cares: ['lift'], wrongs: ['heavy'] },
+    { id: 'cassette.light', when: ['cassette-when=light'] },
     { id: 'cassette.heavy', when: ['too-heavy'], shows: ['kg', 'lift-limit'], cares: ['lift'] },
     {
       id: 'cassette.flush',
@@ -98,10 +99,17 @@ export const cassette: CardTemplate = {
         },
         {
           id: 'cassette.label',
-          when: ['!own-product', '!treatment=none', '!treatment=household'],
+          when: ['!own-product', '!treatment=none', '!treatment=household', 'cassette-dose=liquid'],
           acts: ['dose', 'move:charge'],
           shows: ['capacity', 'dose-water'],
           cares: ['eyes', 'no-mix', 'label'],
+        },
+        {
+          id: 'cassette.label-sachet',
+          when: ['!own-product', '!treatment=none', '!treatment=household', 'cassette-dose=sachet'],
+          acts: ['dose', 'move:charge'],
+          shows: ['dose-water'],
+          cares: ['no-mix', 'label'],
         },
         {
           id: 'cassette.household',
@@ -124,7 +132,8 @@ export const urine: CardTemplate = {
   kind: 'urine',
   about: 'urine',
   items: [
-    { id: 'urine.when', shows: ['content', 'limit', 'urine-days'], wrongs: ['late-jug'] },
+    { id: 'urine.when', shows: ['content', 'limit'], wrongs: ['late-jug'] },
+    { id: 'urine.rhythm', when: ['urine-flows'], shows: ['urine-days'] },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
     { id: 'urine.lid', acts: ['lift'], shows: ['kg'], cares: ['lift'] },
     { id: 'urine.pour', acts: ['pour', 'move:empty'], cares: ['eyes', 'local-rule'] },

@@ -9,7 +9,8 @@ export const dump: CardTemplate = {
     opening,
     { id: 'dump.take' },
     { id: 'dump.park', cares: ['tilt'] },
-    { id: 'dump.hookup', when: ['hookup'], shows: ['shut-hours'] },
+    { id: 'dump.hookup', when: ['hookup', 'gray-at-hookup=open'], shows: ['shut-hours'] },
+    { id: 'dump.hookup-kept', when: ['hookup', 'gray-at-hookup=shut'], shows: ['shut-hours'] },
     { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
     {
       each: 'black',
@@ -62,10 +63,10 @@ export const dump: CardTemplate = {
               wrongs: ['overflows'],
             },
             { id: 'dump.no-water', when: ['!water-here'] },
-            { when: ['rinse-now', '!rinse-water=with-gray'], items: [rinsing] },
+            { when: ['rinse-now', '!with-gray'], items: [rinsing] },
             {
               id: 'dump.black-shut',
-              when: [['!rinse-now', '!rinse-water=with-gray']],
+              when: [['!rinse-now', '!with-gray']],
               acts: ['shut:tank'],
             },
           ],
@@ -85,7 +86,7 @@ export const dump: CardTemplate = {
         },
         {
           each: 'black',
-          when: ['rinse-now', 'rinse-water=with-gray'],
+          when: ['rinse-now', 'with-gray'],
           items: [rinsing, { id: 'dump.black-shut-last', acts: ['shut:tank'] }],
         },
         { id: 'dump.gray-shut', each: 'gray', acts: ['shut:tank'] },
@@ -168,7 +169,7 @@ export const charge: CardTemplate = {
   about: 'waste',
   items: [
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
-    { id: 'charge.see', shows: ['capacity', 'charge'] },
+    { id: 'charge.see', shows: ['charge'] },
     charging,
     {
       id: 'charge.stock',

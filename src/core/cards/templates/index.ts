@@ -5,6 +5,17 @@ import { cassette, solids, tote, urine } from './carried'
 import { charge, dump, grayOnly, grayToBlackCard, macerator, rinse, topUp } from './dump'
 import { arrival, bucketTest, fresh, meteredFill, roadDay, shakedown } from './water'
 
+/** What else an errand moves, of which no card has a step of its own. */
+const byHand: CardTemplate = {
+  kind: 'by-hand',
+  about: 'rig',
+  items: [
+    { id: 'by-hand.out', shows: ['moved'], cares: ['local-rule'] },
+    { id: 'by-hand.in', shows: ['moved'] },
+    { id: 'by-hand.over', shows: ['moved'], cares: ['stay'] },
+  ],
+}
+
 export const TEMPLATES: Record<CardKind, CardTemplate> = {
   dump,
   'top-up': topUp,
@@ -28,4 +39,5 @@ export const TEMPLATES: Record<CardKind, CardTemplate> = {
   seals,
   'bucket-test': bucketTest,
   'metered-fill': meteredFill,
+  'by-hand': byHand,
 }

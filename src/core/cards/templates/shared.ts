@@ -123,6 +123,7 @@ const backFilled: Block = {
       acts: ['water-off', 'open:end'],
       shows: ['rounds', 'rounds-stop'],
       tally: 'rounds',
+      cares: ['valves'],
       wrongs: ['never-clear', 'no-flow'],
     },
   ],

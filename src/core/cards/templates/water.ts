@@ -1,4 +1,4 @@
-import type { CardTemplate } from '../template'
+import type { CardTemplate, Item } from '../template'
 
 /** Card 10. */
 export const fresh: CardTemplate = {
@@ -6,11 +6,11 @@ export const fresh: CardTemplate = {
   about: 'fresh',
   items: [
     { id: 'fresh.hands' },
+    { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
+    { id: 'fresh.tap', acts: ['flushed'] },
     {
       when: ['!jugs'],
       items: [
-        { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
-        { id: 'fresh.tap', acts: ['flushed'] },
         { id: 'fresh.hose', cares: ['two-hoses'] },
         { id: 'fresh.bucket', shows: ['bucket-size', 'bucket-seconds'] },
         { id: 'fresh.see', shows: ['fill', 'fill-minutes', 'fill-kg'] },
@@ -27,8 +27,6 @@ export const fresh: CardTemplate = {
     {
       when: ['jugs'],
       items: [
-        { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
-        { id: 'fresh.tap', acts: ['flushed'] },
         {
           id: 'fresh.jug-see',
           shows: ['jug-loads', 'jug-litres', 'jug-kg'],
@@ -82,9 +80,26 @@ export const roadDay: CardTemplate = {
     { id: 'road.heater', when: ['heater'], acts: ['heater-off'] },
     { id: 'road.slosh', when: ['on-the-road=cleaner', 'black-here'] },
     { id: 'road.caps', acts: ['shut:all', 'cap-on'] },
+    { id: 'road.leftover', when: ['fresh-left=into-black', 'black-here'] },
     { id: 'road.jug', shows: ['flush-owed'] },
   ],
 }
+
+/** What everybody aboard is told: the crew's sides in what is used every day. */
+const houseRules: Item[] = [
+  { id: 'house.paper-thin', when: ['paper=thin'] },
+  { id: 'house.paper-dissolving', when: ['paper=dissolving'] },
+  { id: 'house.paper-any', when: ['paper=any'] },
+  { id: 'house.paper-none', when: ['paper=none'] },
+  { id: 'house.paper-mixed', when: ['paper-mixed=first-flushed', '!paper=none'] },
+  { id: 'house.solids', when: ['solids-aboard=never'] },
+  { id: 'house.liquids', when: ['cassette-uses=liquids', 'cassette-here'] },
+  { id: 'house.outdoors', when: ['outdoors=allowed'], cares: ['local-rule'] },
+  { id: 'house.weekly', when: ['treatment-rhythm=weekly', '!treatment=none'] },
+  { id: 'house.wipes', when: ['bowl=wipes'] },
+  { id: 'house.vinegar', when: ['bowl=vinegar'], cares: ['no-bleach'] },
+  { id: 'house.brush', when: ['bowl=brush'] },
+]
 
 /** Card 14. */
 export const arrival: CardTemplate = {
@@ -99,6 +114,7 @@ export const arrival: CardTemplate = {
     { id: 'arrival.owed', when: ['black-here'], shows: ['flush-owed'] },
     { id: 'arrival.levels', acts: ['read-before'] },
     { id: 'arrival.toilets' },
+    { stage: true, when: [['black-here', 'cassette-here', 'solids-here']], items: houseRules },
   ],
 }
 

@@ -1,0 +1,33 @@
+import type { CardKind, School } from '../model'
+
+/** Which cards each question changes a step or a number of; a test derives the same table from the cards themselves. */
+export const CARDS_OF_SCHOOL: Record<School, readonly CardKind[]> = {
+  'valve-first': ['dump'],
+  'dump-black': ['dump', 'top-up', 'rinse'],
+  'gray-at-hookup': ['dump'],
+  paper: ['arrival'],
+  'paper-mixed': ['arrival'],
+  treatment: ['dump', 'rinse', 'charge', 'cassette'],
+  'treatment-rhythm': ['arrival'],
+  'gray-treated': ['dump', 'gray-only'],
+  'rinse-way': ['dump', 'rinse'],
+  'rinse-when': ['dump'],
+  'rinse-water': ['dump'],
+  'on-the-road': ['road-day'],
+  charge: ['dump', 'rinse', 'charge', 'road-day'],
+  'first-connection': ['dump', 'rinse', 'gray-only'],
+  'hose-wash': ['dump', 'rinse', 'gray-only'],
+  'solids-aboard': ['arrival'],
+  'fresh-left': ['road-day'],
+  'fresh-driving': ['road-day'],
+  'cassette-uses': ['arrival'],
+  'cassette-when': ['cassette'],
+  'cassette-rinse': ['cassette'],
+  'cassette-flush': ['cassette'],
+  'cassette-dose': ['cassette'],
+  seals: ['lay-up', 'seals'],
+  'bowl-water': ['road-day'],
+  bowl: ['arrival'],
+  vent: ['solids'],
+  outdoors: ['arrival'],
+}
