@@ -66,12 +66,12 @@ useEventListener('keydown', (event) => {
           >{{ t.app.name }}</span
         >
       </RouterLink>
-      <nav class="ml-4 hidden self-stretch lg:flex" :aria-label="t.app.name">
+      <nav class="ml-3 hidden self-stretch lg:flex" :aria-label="t.app.name">
         <RouterLink
           v-for="item in NAVIGATION.slice(0, -1)"
           :key="item.to"
           :to="item.to"
-          class="flex items-center border-b-4 border-transparent px-2 pt-1 font-semibold whitespace-nowrap text-soft xl:px-3"
+          class="flex items-center border-b-4 border-transparent px-2 pt-1 font-semibold whitespace-nowrap text-soft"
           exact-active-class="!border-ink !text-ink"
           >{{ item.label }}</RouterLink
         >
@@ -79,7 +79,7 @@ useEventListener('keydown', (event) => {
           v-for="(item, i) in APART"
           :key="item.to"
           :to="item.to"
-          class="flex items-center border-b-4 border-transparent px-2 pt-1 whitespace-nowrap text-soft xl:px-3"
+          class="flex items-center border-b-4 border-transparent px-2 pt-1 whitespace-nowrap text-soft"
           :class="i === 0 ? 'ml-4' : ''"
           exact-active-class="!border-ink !text-ink font-semibold"
           >{{ item.label }}</RouterLink

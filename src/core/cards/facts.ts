@@ -100,7 +100,7 @@ const FACT: Record<Fact, Says> = {
     const isOpen = sides['rinse-way'] === 'open' || !card.asks.stays
     return sides['rinse-water'] === 'with-gray' && subject.grays.length > 0 && isOpen
   },
-  'urine-flows': (card, { container }) => container !== null && urinePerDay(card, container.id) > 0,
+  'urine-flows': (card, { container }) => container !== null && urinePerDay(card, container.id) > NOTHING,
   freezing: ({ stayCase }) =>
     stayCase.stay.weather.usual.value <= 0 ||
     stayCase.stay.weather.days.some(({ warmest }) => warmest.value <= 0),

@@ -45,8 +45,9 @@ describe('the catalogue of habits', () => {
 
   it('uses every caution, and every piece of gear', () => {
     expect(new Set(catalogue.flatMap(({ cautions }) => cautions))).toEqual(new Set(CAUTIONS))
-    // Paper to line the bowl is no gear any more, a rig of before may list it; a macerator is for runs.
-    const others = ['bowl-liners', 'macerator']
+    // Paper to line the bowl is no gear any more, a rig of before may list it; a macerator is for runs, a meter and a
+    // wand are for run cards.
+    const others = ['bowl-liners', 'macerator', 'flow-meter', 'rinse-wand']
     expect(new Set([...catalogue.flatMap(({ gear }) => gear), ...others])).toEqual(new Set(GEAR))
   })
 

@@ -1,5 +1,5 @@
 import type { Card, CardQuantity, CardStep, WhyTerm } from '@/core/cards'
-import { outletsOf } from '@/core/cards'
+import { outletsOf, subjectsOf } from '@/core/cards'
 import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -148,8 +148,8 @@ export function useCardWords() {
   /** What a card is called: its own name, or what it is for and of which tank. */
   function title(card: Card): string {
     if (card.own) return card.own.name
-    const isOneOfMany = (forecast.stayCase ? outletsOf(forecast.stayCase) : []).length > 1
-    const of = tank(card.about)?.name ?? (isOneOfMany ? outlet(card.about)?.name : undefined)
+    const isOneOfMany = forecast.stayCase !== null && subjectsOf(forecast.stayCase, card.kind).length > 1
+    const of = isOneOfMany ? (tank(card.about)?.name ?? outlet(card.about)?.name) : undefined
     return of ? `${t.cardNames[card.kind]}: ${of}` : t.cardNames[card.kind]
   }
 

@@ -51,8 +51,7 @@ export function useCards() {
   function nameOf(subject: Subject, kind: CardKind): string {
     if (!ground.value) return ''
     const all = subjectsOf(ground.value.stayCase, kind)
-    if (subject.container) return subject.container.name
-    return all.length > 1 ? (subject.outlet?.name ?? '') : ''
+    return all.length > 1 ? (subject.container?.name ?? subject.outlet?.name ?? '') : ''
   }
 
   /** A card by itself, whole. @param place where it is done; null: it is not said */

@@ -58,7 +58,7 @@ export const cardSteps: Record<string, string> = {
   'rinse.hose':
     'Vacuum breaker on the tap. The hose for rinsing, never the drinking hose. Read the label on the rig: it says rinse, not fresh.',
   'rinse.keep-gray': 'Leave {gray-keep} of gray where it is: it chases each round out.',
-  'rinse.open': 'Tap on. {tank} stays open: {rinse-minutes}, about {rinse-litres}. Stay here.',
+  'rinse.open': 'Tap on. {tank} stays open: {rinse-minutes}, about {rinse-litres}.',
   'rinse.open-off':
     'Tap off, let it run out. Clear at the elbow? {rounds} rounds are usual. At {rounds-stop} stop: let it soak, come back.',
   'rinse.shut': '{tank} has run empty. Shut it.',
@@ -93,9 +93,9 @@ export const cardSteps: Record<string, string> = {
   'top-up.see':
     '{tank} holds about {content}. It rinses itself from {top-up-level} on: {top-up} are missing.',
   'top-up.fresh':
-    'Pump on, pedal down: {top-up-fresh} from fresh, about {top-up-fresh-minutes}. Fresh keeps {road-reserve} for the road. Stay here.',
+    'Pump on, pedal down: {top-up-fresh} from fresh, about {top-up-fresh-minutes}. Fresh keeps {road-reserve} for the road.',
   'top-up.hose':
-    '{top-up-hose} more down the toilet from a hose with a vacuum breaker: {top-up-hose-minutes}. It may hold {content-high} already, and takes {limit}. Stay here.',
+    '{top-up-hose} more down the toilet from a hose with a vacuum breaker: {top-up-hose-minutes}. It may hold {content-high} already, and takes {limit}.',
   'top-up.leftover': '{leftover} of leftover fresh into {tank}.',
   'top-up.weight': 'That is {top-up-kg} more on the road: now, right before the dump, and not at home.',
   'top-up.read': 'Read the panel once more.',
@@ -162,7 +162,7 @@ export const cardSteps: Record<string, string> = {
   'tote.hose': 'Hose from {outlet} into the tote. {hose-weight} on it, or a hand.',
   'tote.vent': 'Open the tote’s vent.',
   'tote.fill':
-    'Open {tank} a little. Watch the tote: shut at {tote-litres}, not at the brim. {tote-loads} loads of this tank; count them. Stay here.',
+    'Open {tank} a little. Watch the tote: shut at {tote-litres}, not at the brim. {tote-loads} loads of this tank; count them.',
   'tote.off': 'Hose off the rig, cap on. Vent and cap of the tote shut.',
   'tote.tow': 'Hitch low, walking pace, somebody beside it.',
   'tote.load': '{tote-kg} on an open bed, strapped down. Never where people ride.',
@@ -186,9 +186,9 @@ export const cardSteps: Record<string, string> = {
     'Not sure how it runs? A bucket of {bucket-size} takes {bucket-seconds} at the flow we know of.',
   'fresh.see': '{fill} go in: about {fill-minutes}, {fill-kg}.',
   'fresh.fill':
-    'Hose a hand’s breadth in. Tap on, not too fast: {fill}, about {fill-minutes}. Spits back early? Air: wait, then slower. Stay here.',
+    'Hose a hand’s breadth in. Tap on, not too fast: {fill}, about {fill-minutes}. Spits back early? Air: wait, then slower.',
   'fresh.jug-see': '{jug-loads} jugs of {jug-litres}: {jug-kg} each.',
-  'fresh.jug-pour': 'Lift with a straight back, pour slowly: {jug-kg}. {jug-loads} times. Stay here.',
+  'fresh.jug-pour': 'Lift with a straight back, pour slowly: {jug-kg}. {jug-loads} times.',
   'fresh.cap': 'Cap on. Ends of the hose joined.',
   'fresh.read': 'Read the panel, and put in what it shows.',
 
@@ -271,7 +271,7 @@ export const cardSteps: Record<string, string> = {
   'frost.antifreeze': 'In the lines only the non-toxic antifreeze that is made for it.',
 
   'probes.when': 'Of {tank}: the panel says full and it is not, or the last reading was marked as suspect.',
-  'probes.water': '{probe-low} to {probe-high} of warm water in, by the toilet or the drain. Stay with it.',
+  'probes.water': '{probe-low} to {probe-high} of warm water in, by the toilet or the drain.',
   'probes.product': 'A product for it, as its label says.',
   'probes.drive': 'Drive. Corners and brakes do the work.',
   'probes.dump': 'Dump it, the card “Dump”.',
@@ -293,7 +293,7 @@ export const cardSteps: Record<string, string> = {
 
   'by-hand.out': '{moved} out of {tank}, where it may go.',
   'by-hand.in': '{moved} into {tank}.',
-  'by-hand.over': '{moved} from {from} into {tank}. Stay with it.',
+  'by-hand.over': '{moved} from {from} into {tank}.',
 
   'metered.empty': '{tank} empty to where it is always emptied.',
   'metered.level': 'Level the rig.',
@@ -301,7 +301,7 @@ export const cardSteps: Record<string, string> = {
     'A hose with a vacuum breaker: the drinking hose for fresh, the other one for a waste tank.',
   'metered.shut': 'Valves shut.',
   'metered.fill':
-    'Meter to zero, or count buckets. Fill slowly until it stands full: about {capacity}, {fill-minutes}. Stay here.',
+    'Meter to zero, or count buckets. Fill slowly until it stands full: about {capacity}, {fill-minutes}.',
   'metered.marks': 'Write down the litres at which each light comes on.',
   'metered.write': 'Put the litres in: the tank counts as metered.',
 }

@@ -129,7 +129,7 @@ export const topUp: CardTemplate = {
       wrongs: ['overflows', 'called-away'],
     },
     { id: 'top-up.leftover', when: ['leftover'], acts: ['move:transfer'], shows: ['leftover'] },
-    { id: 'top-up.weight', shows: ['top-up-kg'] },
+    { id: 'top-up.weight', when: ['top-up-hose'], shows: ['top-up-kg'] },
     { id: 'top-up.read', when: ['panel'], acts: ['read-after'] },
   ],
 }
