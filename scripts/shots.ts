@@ -21,19 +21,36 @@ const SHOTS: Shot[] = [
   { name: 'stay', hash: '/stay' },
   { name: 'stay-plan', hash: '/stay', planned: true, prepare: setRuns },
   { name: 'runs', hash: '/runs', planned: true, prepare: setRuns },
-  { name: 'runs-phone', hash: '/runs', planned: true, phone: true, prepare: setRuns },
+  { name: 'card', hash: '/cards/dump/outlet' },
+  { name: 'walk', hash: '/cards/dump/outlet', phone: true, prepare: walkSome },
+  { name: 'guide', hash: '/guide', prepare: lookUp },
   { name: 'schools', hash: '/guide/schools', planned: true, prepare: (page) => openSection(page, 'dump') },
   { name: 'stay-risk', hash: '/stay', prepare: showRisk },
   { name: 'why', hash: '/', prepare: askWhy },
   { name: 'start', hash: '/start' },
   { name: 'rig', hash: '/rig?show=map' },
   { name: 'habits', hash: '/habits' },
-  { name: 'reach', hash: '/habits', planned: true, prepare: reachNights },
   { name: 'gray-to-black', hash: '/rig/gray-to-black' },
-  { name: 'level', hash: '/', phone: true, planned: true, prepare: readPanel },
   { name: 'log', hash: '/log', prepare: showLearned },
   { name: 'panel-sun', hash: '/', phone: true, theme: 'sun', prepare: readWhole },
 ]
+
+/** To the step at which black runs out. */
+async function walkSome(page: Page) {
+  await page.getByTestId('start-card').click()
+  while ((await page.getByTestId('walk').getAttribute('data-step')) !== 'dump.black') {
+    const next = (await page.getByTestId('walk-next').boundingBox())!
+    await page.mouse.move(next.x + 60, next.y + 30)
+    await page.mouse.down()
+    await page.waitForTimeout(850)
+    await page.mouse.up()
+    await page.waitForTimeout(100)
+  }
+}
+
+async function lookUp(page: Page) {
+  await page.getByTestId('guide-search').fill('rinse')
+}
 
 async function showLearned(page: Page) {
   await openSection(page, 'learned')
@@ -62,24 +79,6 @@ async function showRisk(page: Page) {
   await openSection(page, 'risk')
   await page.getByTestId('risk-story').getByRole('listitem').first().waitFor()
   await scrollTo(page, '#risk')
-}
-
-async function reachNights(page: Page) {
-  await openSection(page, 'reach')
-  await page.getByRole('button', { name: 'Find the least bother' }).click()
-  await page.getByTestId('reach-answer').waitFor({ timeout: 60_000 })
-  await page.getByRole('button', { name: 'Find the least bother' }).waitFor({ timeout: 60_000 })
-  await scrollTo(page, '#reach')
-}
-
-async function readPanel(page: Page) {
-  await page
-    .getByTestId('gauge-gray')
-    .getByRole('button', { name: /how its level was read/ })
-    .click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByRole('radio', { name: 'Off the panel' }).click()
-  await dialog.getByRole('radio', { name: 'thirds' }).click()
 }
 
 function openSection(page: Page, section: string) {

@@ -73,7 +73,14 @@ export function truckDemo(): Document {
       leaveAt: '2027-10-16T11:00',
       ...bareSite(),
       places: [
-        { id: 'larch-yard', name: 'Larch yard', accepts: ['urine', 'solids', 'gray'], water: 'potable', rule: 'any', flow: owned(15) },
+        {
+          id: 'larch-yard',
+          name: 'Larch yard',
+          accepts: ['urine', 'solids', 'gray'],
+          water: 'potable',
+          rule: 'any',
+          flow: owned(15),
+        },
       ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),

@@ -94,7 +94,14 @@ export function vanDemo(): Document {
       leaveAt: '2027-09-08T11:00',
       ...bareSite(),
       places: [
-        { id: 'meadow-gate', name: 'Meadow gate point', accepts: ['cassette', 'gray'], water: 'potable', rule: 'any', flow: owned(9) },
+        {
+          id: 'meadow-gate',
+          name: 'Meadow gate point',
+          accepts: ['cassette', 'gray'],
+          water: 'potable',
+          rule: 'any',
+          flow: owned(9),
+        },
         { id: 'brook-tap', name: 'Brook tap', accepts: null, water: 'unknown', rule: 'unknown', flow: null },
       ],
       horizonDays: fromSource(60, 'rule-of-thumb'),

@@ -4,7 +4,8 @@ import type { RunEntry } from '../log'
 import { productsFor } from './amounts'
 import type { Binding, CardCase, Subject } from './cardCase'
 import { holds } from './facts'
-import { quantityOf, type CardQuantity } from './quantities'
+import type { CardQuantity } from './numbers/made'
+import { quantityOf } from './quantities'
 import {
   isBlock,
   QUANTITIES,

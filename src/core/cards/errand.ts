@@ -5,20 +5,21 @@ import {
   type Container,
   type Id,
   type Model,
-  type Outlet,
   type Run,
   type RunStep,
   type StayCase,
-  type TankContainer,
 } from '../model'
 import type { LogEntry } from '../log'
-import { fromSource, type Amount } from '../quantities'
+import type { Amount } from '../quantities'
 import { newBlock } from '../runs'
-import { answersOf, didOf, levelsBefore, loadsFor, type StepAnswer } from '../schedule'
+import { answersOf, didOf, levelsBefore, type StepAnswer } from '../schedule'
 import { contentsAt, type CardAsks, type CardCase, type Subject } from './cardCase'
 import { deriveCard, type Card, type CardStep } from './derive'
-import { inflowOf, tapShare, type WhyTerm } from './quantities'
+import { inflowOf } from './inflow'
+import { tapShare } from './numbers/filling'
+import type { WhyTerm } from './numbers/made'
 import { recordsOf, stockLeft } from './record'
+import { subjectsOf } from './subjects'
 import type { Act } from './template'
 
 /** What there is to make cards of: the stay, its ledger, its log. */
@@ -31,198 +32,6 @@ export interface CardGround {
 
 /** Too little to be worth a word, L (or uses). */
 const NOTHING = 0.05
-
-/** All outlets; a tank that none names has one of its own, without an end valve. */
-export function outletsOf({ rig }: Pick<StayCase, 'rig'>): Outlet[] {
-  const named = new Set(rig.outlets.flatMap(({ containers }) => containers))
-  const alone = rig.containers.filter(
-    ({ id, kind }) => (kind === 'gray' || kind === 'black') && !named.has(id),
-  )
-  return [
-    ...rig.outlets,
-    ...alone.map(({ id, name }): Outlet => ({
-      id,
-      name,
-      containers: [id],
-      endValve: false,
-      rinses: null,
-      side: 'left',
-      handle: 'pull',
-      bore: fromSource(0.076, 'assumed'),
-      joined: [],
-    })),
-  ]
-}
-
-/** Whom a card of a kind can be about on this rig, in the order of the work: outlets without gray first, most gray last. */
-export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subject[] {
-  const none: Subject = { outlet: null, blacks: [], grays: [], container: null }
-  const about = (wanted: Container['kind'][]) =>
-    rig.containers
-      .filter(({ kind: its }) => wanted.includes(its))
-      .map((container) => withOutlet(rig, container, none))
-  const outlets = outletsOf({ rig }).map((outlet): Subject => {
-    const at = (its: 'black' | 'gray') =>
-      rig.containers.filter(
-        (one): one is TankContainer => one.kind === its && outlet.containers.includes(one.id),
-      )
-    return { outlet, blacks: at('black'), grays: at('gray'), container: null }
-  })
-  const grayIn = ({ grays }: Subject) => grays.reduce((sum, { capacity }) => sum + capacity.value, 0)
-  switch (kind) {
-    case 'dump':
-      return outlets.filter(({ blacks }) => blacks.length > 0).sort((a, b) => grayIn(a) - grayIn(b))
-    case 'gray-only':
-      return outlets.filter(({ grays }) => grays.length > 0)
-    case 'macerator':
-      return rig.gear.includes('macerator')
-        ? outlets.filter((one) => one.blacks.length + one.grays.length > 0)
-        : []
-    case 'gray-to-black':
-      return outlets.filter(
-        ({ outlet, blacks, grays }) =>
-          outlet!.endValve && outlet!.joined.length === 0 && blacks.length > 0 && grays.length > 0,
-      )
-    case 'top-up':
-      return about(['black']).filter(({ container, outlet }) => !outlet?.joined.includes(container!.id))
-    case 'rinse':
-      return about(['black'])
-    case 'charge':
-      return about(['black', 'gray'])
-    case 'probes':
-      return about(['black', 'gray']).filter(
-        ({ container }) => container && 'panel' in container && container.panel !== null,
-      )
-    case 'tote':
-      return about(['tote']).flatMap(({ container }) =>
-        outlets
-          .filter((one) => one.blacks.length + one.grays.length > 0)
-          .map((outlet) => ({ ...outlet, container })),
-      )
-    case 'fresh':
-      return about(['fresh', 'flush'])
-    case 'by-hand':
-      return []
-    case 'cassette':
-    case 'urine':
-    case 'solids':
-      return about([kind])
-    case 'metered-fill':
-      return about(['fresh', 'gray', 'black', 'flush'])
-    case 'sanitize':
-      return rig.containers.some(({ kind: its }) => its === 'fresh') ? [none] : []
-    case 'seals':
-      return rig.containers.some(({ kind: its }) => its === 'cassette' || its === 'black') ? [none] : []
-    default:
-      return [none]
-  }
-}
-
-/** A tank with the outlet it leaves through, alone on the card. */
-function withOutlet(rig: StayCase['rig'], container: Container, none: Subject): Subject {
-  if (container.kind !== 'black' && container.kind !== 'gray') return { ...none, container }
-  const outlet = outletsOf({ rig }).find(({ containers }) => containers.includes(container.id)) ?? null
-  const grays = rig.containers.filter(
-    (one): one is TankContainer => one.kind === 'gray' && (outlet?.containers.includes(one.id) ?? false),
-  )
-  return { outlet, blacks: container.kind === 'black' ? [container] : [], grays, container }
-}
-
-/** What a card moves where no errand is planned: the usual of its kind, from the levels of now. */
-export function runFor(stayCase: StayCase, kind: CardKind, subject: Subject): Run {
-  const { crew, rig } = stayCase
-  const step = (
-    does: RunStep['do'],
-    from: Id | null,
-    to: Id | null,
-    as: 'all' | 'one' | 'school' = 'all',
-    loads = 1,
-  ): RunStep => ({
-    do: does,
-    from,
-    to,
-    amount: { as },
-    loads,
-  })
-  const { blacks, grays, container } = subject
-  const out = ({ id }: Container) => step('empty', id, null)
-  const charges = (tanks: readonly Container[]) =>
-    crew.schools.sides.charge === 'none' ? [] : tanks.map(({ id }) => step('charge', null, id, 'school'))
-  const treated = crew.schools.sides['gray-treated'] === 'always' ? grays : []
-  const fresh = rig.containers.find(({ kind: its }) => its === 'fresh')
-  const steps = ((): RunStep[] => {
-    switch (kind) {
-      case 'dump':
-        return [...blacks.map(out), ...grays.map(out), ...charges([...blacks, ...treated])]
-      case 'gray-only':
-        return [...grays.map(out), ...charges(treated)]
-      case 'macerator':
-        return [...blacks.map(out), ...grays.map(out), ...charges(blacks)]
-      case 'rinse':
-        return [out(container!), ...charges([container!])]
-      case 'charge':
-        return charges([container!])
-      case 'top-up':
-        return fresh && crew.schools.sides['dump-black'] !== 'every-move'
-          ? [step('top-up', fresh.id, container!.id, 'school')]
-          : []
-      case 'gray-to-black': {
-        const shaped = (list: TankContainer[]) => list.find(({ shape }) => shape)
-        const [gray, black] = [shaped(grays), shaped(blacks)]
-        return gray && black
-          ? [
-              {
-                do: 'by-head',
-                from: gray.id,
-                to: black.id,
-                amount: { as: 'head', within: fromSource(10, 'assumed') },
-                loads: 1,
-              },
-            ]
-          : []
-      }
-      case 'cassette':
-        return [
-          container && 'spares' in container && container.spares > 0
-            ? step('take', container.id, null, 'one')
-            : out(container!),
-        ]
-      case 'urine':
-      case 'solids':
-        return [out(container!)]
-      case 'fresh':
-        return [step('fill', null, container!.id)]
-      case 'tote':
-        return [...grays, ...blacks].map((tank) =>
-          step('loads', tank.id, container!.id, 'all', tankLoads(tank, container!)),
-        )
-      case 'road-day':
-        return crew.schools.sides['fresh-driving'] === 'reserve' && fresh
-          ? [step('empty', fresh.id, null, 'school')]
-          : []
-      default:
-        return []
-    }
-  })()
-  const none = fromSource(0, 'assumed')
-  return {
-    id: 'card',
-    name: '',
-    kind: kind === 'macerator' ? 'macerate' : 'move',
-    day: 0,
-    part: 'morning',
-    place: null,
-    steps,
-    minutes: none,
-    kilometres: none,
-    fee: none,
-    bother: none,
-  }
-}
-
-function tankLoads({ capacity, safeFill }: TankContainer, tote: Container): number {
-  return 'payload' in tote ? loadsFor(capacity.value * safeFill.value, tote) : 1
-}
 
 /**
  * The case of a card. A run that is planned is taken on the levels right before it; one that is not, on those where the model

@@ -1,7 +1,7 @@
 import { sparesOf, type Container, type TreatedKind } from '../model'
 import type { Binding, CardCase, Subject } from './cardCase'
 import { chargeMoved, chargeOfTank, leftoverOf, productsFor, topUpOf } from './amounts'
-import { urinePerDay } from './quantities'
+import { urinePerDay } from './numbers/carried'
 import { carriedKg, freshDrain } from './weights'
 import type { Condition, Fact } from './template'
 

@@ -1,7 +1,8 @@
 import { sideOf, type Id, type Outlet, type Rig } from '../model'
 import type { Card, CardAct, CardStep } from './derive'
-import { outletsOf } from './errand'
+import { outletsOf } from './subjects'
 import type { Act, Care } from './template'
+import { allShut, play, type Yard } from './yard'
 
 /** What every card must keep to, whoever wrote it; each is named, so that a card that breaks one says which. */
 export const LAWS = [
@@ -37,20 +38,11 @@ export interface Breaking {
   step: number
 }
 
-/** What is open, connected and running while a card is walked. */
-interface Yard {
-  open: Set<Id>
-  end: boolean
-  hose: boolean
-  ground: boolean
-  cap: boolean
-  water: Id | null
-}
 type Says = (law: Law) => void
 
 /** Acts on waste: from the first of them nothing clean is touched any more. */
 const WASTE: readonly Act[] = ['cap-off', 'hose-on', 'pull-out', 'pour', 'gloves', 'dose']
-const RISKY: readonly Act[] = ['cap-off', 'pull-out', 'pour', 'dose', 'chlorine']
+export const RISKY: readonly Act[] = ['cap-off', 'pull-out', 'pour', 'dose', 'chlorine']
 /** Which care each act never stands without. */
 const CARE_OF: Partial<Record<Act, Care>> = {
   'cap-off': 'open-slowly',
@@ -75,7 +67,7 @@ const GAS_FREE: readonly Card['kind'][] = ['road-day']
  */
 export function broken(card: Card, rig: Rig): Breaking[] {
   const found: Breaking[] = []
-  const yard: Yard = { open: new Set(), end: false, hose: false, ground: false, cap: false, water: null }
+  const yard = allShut()
   const outlet = outletsOf({ rig }).find(({ id }) => id === card.outlet) ?? null
   const done = new Set<Act>()
   card.steps.forEach((step, at) => {
@@ -193,92 +185,3 @@ function atTheEnd({ kind, steps }: Card, yard: Yard, done: ReadonlySet<Act>, say
   if (lastWaste >= 0 && kind !== 'sanitize' && acts.lastIndexOf('hands') < lastWaste) says('hands-last')
   if (RISKY.some((act) => done.has(act)) && !done.has('hands')) says('hands-last')
 }
-
-/** What an act leaves standing. */
-function play({ act, tank }: CardAct, yard: Yard): void {
-  switch (act) {
-    case 'open:tank':
-      if (tank !== null) yard.open.add(tank)
-      return
-    case 'shut:tank':
-      if (tank !== null) yard.open.delete(tank)
-      return
-    case 'open:end':
-    case 'shut:end':
-      yard.end = act === 'open:end'
-      return
-    case 'shut:all':
-      yard.open.clear()
-      yard.end = false
-      return
-    case 'cap-off':
-    case 'cap-on':
-      yard.cap = act === 'cap-off'
-      return
-    case 'hose-on':
-    case 'hose-off':
-      yard.hose = act === 'hose-on'
-      return
-    case 'ground-on':
-    case 'ground-off':
-      yard.ground = act === 'ground-on'
-      return
-    case 'water-on':
-    case 'water-off':
-      yard.water = act === 'water-on' ? tank : null
-      return
-  }
-}
-
-export const SAFE_STEPS = [
-  'water-off',
-  'pump-off',
-  'shut-tank',
-  'shut-end',
-  'spout-up',
-  'lift-hose',
-  'cap',
-  'vent',
-  'hands',
-] as const
-export type SafeStep = { safe: (typeof SAFE_STEPS)[number]; tank: Id | null }
-
-/**
- * What makes it safe to stop after so many steps: water and power off, tank valves shut before the end valve, the hose lifted
- * towards the inlet and the cap on where nothing is left in it, hands washed. @param upTo steps that were begun
- */
-export function stopSafely(card: Card, upTo: number): SafeStep[] {
-  const yard: Yard = { open: new Set(), end: false, hose: false, ground: false, cap: false, water: null }
-  const done = new Set<Act>()
-  for (const step of card.steps.slice(0, upTo))
-    for (const act of step.acts) {
-      // A step that was begun may stand in the middle: what it opened is taken as open.
-      const isLast = step === card.steps[upTo - 1]
-      if (!(
-        isLast &&
-        (act.act === 'water-off' || act.act === 'shut:tank' || act.act === 'pump-off') &&
-        opens(step)
-      ))
-        play(act, yard)
-      done.add(act.act)
-    }
-  const safe = (one: SafeStep['safe'], tank: Id | null = null): SafeStep => ({ safe: one, tank })
-  const runs =
-    yard.water !== null ||
-    card.steps[upTo - 1]?.acts.some(({ act }) => act === 'fresh-in' || act === 'move:top-up') === true
-  const isPumping = card.steps[upTo - 1]?.acts.some(({ act }) => act === 'pump-on') === true
-  return [
-    ...(runs ? [safe('water-off')] : []),
-    ...(isPumping ? [safe('pump-off')] : []),
-    ...[...yard.open].reverse().map((tank) => safe('shut-tank', tank)),
-    ...(yard.end ? [safe('shut-end')] : []),
-    ...(done.has('spout-down') && !done.has('push-in') ? [safe('spout-up')] : []),
-    ...(yard.hose ? [safe('lift-hose')] : []),
-    ...(yard.cap ? [safe('cap')] : []),
-    ...(done.has('vent-open') && !done.has('tow') ? [safe('vent')] : []),
-    ...(RISKY.some((act) => done.has(act)) ? [safe('hands')] : []),
-  ]
-}
-
-const opens = ({ acts }: CardStep) =>
-  acts.some(({ act }) => act === 'water-on' || act === 'open:tank' || act === 'pump-on')

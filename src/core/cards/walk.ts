@@ -1,7 +1,7 @@
 import type { RunEntry } from '../log'
 import type { Id } from '../model'
 import type { Card, CardStep } from './derive'
-import { stopSafely, type SafeStep } from './laws'
+import { stopSafely, type SafeStep } from './stopSafely'
 
 /**
  * A walk through the cards of an errand: plain data that outlives a locked screen and a reload. Times are milliseconds of a

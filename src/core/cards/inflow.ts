@@ -1,0 +1,15 @@
+import type { Model } from '../model'
+
+/** L (or uses) that the uses of all parts bring to the ends asked for. */
+export function inflowOf(model: Model, isAsked: (to: number) => boolean): number {
+  const { count } = model.grid
+  return model.streams.reduce((sum, { activity, to, ofDraw, fixed, portion, isOfVessel }) => {
+    if (isOfVessel || !isAsked(to)) return sum
+    let all = sum
+    for (let part = 0; part < count; part++) {
+      const row = activity * count + part
+      all += (portion?.[part] ?? 1) * model.uses[row]! * (ofDraw * model.volume[row]! + fixed)
+    }
+    return all
+  }, 0)
+}

@@ -1,0 +1,58 @@
+import type { Id } from '../model'
+import type { CardAct } from './derive'
+
+/** What is open, connected and running while a card is walked. */
+export interface Yard {
+  open: Set<Id>
+  end: boolean
+  hose: boolean
+  ground: boolean
+  cap: boolean
+  water: Id | null
+}
+
+/** Everything shut, off and capped. */
+export const allShut = (): Yard => ({
+  open: new Set(),
+  end: false,
+  hose: false,
+  ground: false,
+  cap: false,
+  water: null,
+})
+
+/** What an act leaves standing. */
+export function play({ act, tank }: CardAct, yard: Yard): void {
+  switch (act) {
+    case 'open:tank':
+      if (tank !== null) yard.open.add(tank)
+      return
+    case 'shut:tank':
+      if (tank !== null) yard.open.delete(tank)
+      return
+    case 'open:end':
+    case 'shut:end':
+      yard.end = act === 'open:end'
+      return
+    case 'shut:all':
+      yard.open.clear()
+      yard.end = false
+      return
+    case 'cap-off':
+    case 'cap-on':
+      yard.cap = act === 'cap-off'
+      return
+    case 'hose-on':
+    case 'hose-off':
+      yard.hose = act === 'hose-on'
+      return
+    case 'ground-on':
+    case 'ground-off':
+      yard.ground = act === 'ground-on'
+      return
+    case 'water-on':
+    case 'water-off':
+      yard.water = act === 'water-on' ? tank : null
+      return
+  }
+}
