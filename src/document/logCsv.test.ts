@@ -3,9 +3,22 @@ import { expect, it } from 'vitest'
 import type { LogEntry } from '@/core/log'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 import { vanLog } from '../../scripts/demo/vanLog'
+import { entry } from '../../tests/support/entries'
 import { LOG_COLUMNS, logFromCsv, logToCsv } from './logCsv'
 
-const ALL: LogEntry[] = [...trailerLog(), ...vanLog()]
+const TOOK = { minutes: 40, kilometres: null, fee: 3.5, rinses: [{ container: 'black', rounds: 3, owed: 1 }] }
+const ALL: LogEntry[] = [
+  ...trailerLog(),
+  ...vanLog(),
+  entry({
+    kind: 'run',
+    at: '2027-09-14T10:00',
+    did: [{ container: 'black', what: 'emptied', litres: null }],
+    place: null,
+    took: TOOK,
+  }),
+  entry({ kind: 'dose', at: '2027-09-14T10:00', container: 'black', product: 'mire-ease', amount: 52 }),
+]
 const plainText = fc.string({ maxLength: 60 }).filter((text) => !/[<>\p{Cc}]/u.test(text))
 const hostile = fc.constantFrom(
   '=1+1',

@@ -29,6 +29,13 @@ const SCREENS: Screen[] = [
     await page.getByRole('button', { name: 'Add a run' }).click()
   } },
   { name: 'A run', which: 'demo', hash: '/runs?run', ready: '[data-testid=add-run]', prepare: (page) => page.getByRole('button', { name: /^Change / }).first().click() },
+  { name: 'Run cards', which: 'demo', hash: '/cards', ready: '[data-testid=offer-dump]' },
+  { name: 'A card, and where a number comes from', which: 'demo', hash: '/cards/dump/outlet', ready: '[data-testid=part-0]', prepare: (page) => page.getByTestId('number-pipe').click() },
+  { name: 'A step of a card', which: 'demo', hash: '/cards/bucket-test', ready: '[data-testid=start-card]', prepare: (page) => page.getByTestId('start-card').click() },
+  { name: 'Stopped', which: 'demo', hash: '/walk?stopped', ready: '[data-testid=walk]', prepare: (page) => page.getByTestId('stop-safely').click() },
+  { name: 'A card done', which: 'demo', hash: '/walk?done', ready: '[data-testid=stopped]', prepare: (page) => page.getByRole('button', { name: 'Finish here, log what was done' }).click() },
+  { name: 'Guide, looked up', which: 'demo', hash: '/guide?q=rinse', ready: '[data-testid=guide-found]' },
+  { name: 'Guide', which: 'demo', hash: '/guide', ready: '[data-testid=guide-search]', prepare: (page) => page.getByTestId('guide-search').fill('') },
   { name: 'Where you stand', which: 'demo', hash: '/guide/schools', ready: '[data-testid=school-charge]' },
   { name: 'Stay, with runs, the chart and what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]', prepare: async (page) => {
     await fold(page, 'chart').click()

@@ -137,7 +137,7 @@ describe('run cards', () => {
     await page.getByRole('button', { name: 'Add a run' }).click()
     await page.getByTestId('usual-move-dump-fill').click()
     await page
-      .getByRole('link', { name: /^Open the card/ })
+      .getByRole('link', { name: /^Do it by the card/ })
       .first()
       .click()
     await page.getByTestId('part-0').waitFor()
@@ -186,7 +186,7 @@ describe('run cards', () => {
       page.waitForEvent('download'),
       card.getByRole('button', { name: 'Share as a file' }).click(),
     ])
-    const file = (await download.path())!
+    const file = await download.path()
     expect(JSON.parse(await readFile(file, 'utf8'))).toMatchObject({
       format: 'dry-count/card@1',
       card: { kind: 'dump' },

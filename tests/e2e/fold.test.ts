@@ -52,6 +52,7 @@ describe('sections that fold', () => {
       'Log',
       'Habits',
       'Rig',
+      'Guide',
       'Settings',
     ])
   })

@@ -60,7 +60,7 @@ const copies = computed(() => (forecast.stay ? repeated(run.value, { stay: forec
           <RouterLink
             :to="`/cards/run/${run.id}`"
             class="inline-grid min-h-11 place-items-center border-2 border-ink px-4 font-semibold"
-            :aria-label="t.cards.open(run.name)"
+            :aria-label="t.cards.doItFor(run.name)"
             >{{ t.cards.doIt }}</RouterLink
           >
           <AppButton v-if="isNear" kind="quiet" @click="done">{{ t.runs.done }}</AppButton>

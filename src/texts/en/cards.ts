@@ -322,7 +322,7 @@ export const cards = {
   steps: (n: number) => (n === 1 ? '1 step' : `${n} steps`),
   part: (k: number, n: number) => `part ${k} of ${n}`,
   ofErrand: (name: string) => `For the run “${name}”`,
-  open: (name: string) => `Open the card “${name}”`,
+  doItFor: (name: string) => `Do it by the card: ${name}`,
   placeRule: 'Products',
   doIt: 'Do it by the card',
   start: 'Start',
