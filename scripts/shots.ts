@@ -38,15 +38,16 @@ const SHOTS: Shot[] = [
 /** To the step at which black runs out. */
 async function walkSome(page: Page) {
   await page.getByTestId('start-card').click()
-  while ((await page.getByTestId('walk').getAttribute('data-step')) !== 'dump.black') {
-    const next = (await page.getByTestId('walk-next').boundingBox())!
-    await page.mouse.move(next.x + 60, next.y + 30)
-    await page.mouse.down()
+  await page.getByTestId('walk').waitFor()
+  for (let k = 0; k < MOST_STEPS; k++) {
+    if ((await page.getByTestId('walk').getAttribute('data-step')) === 'dump.black') return
+    await page.getByTestId('walk-next').focus()
+    await page.keyboard.down('Enter')
     await page.waitForTimeout(850)
-    await page.mouse.up()
-    await page.waitForTimeout(100)
+    await page.keyboard.up('Enter')
   }
 }
+const MOST_STEPS = 30
 
 async function lookUp(page: Page) {
   await page.getByTestId('guide-search').fill('rinse')
@@ -124,6 +125,9 @@ async function take(
 const server = await createServer({ root: new URL('../dist', import.meta.url).pathname, demo: true })
 const url = await server.listen({ port: 0, host: '127.0.0.1' })
 const browser = await launch()
-for (const shot of SHOTS) await take(browser, url, shot)
+// `npm run shots -- walk card`: only those.
+const asked = process.argv.slice(2)
+for (const shot of SHOTS)
+  if (asked.length === 0 || asked.includes(shot.name)) await take(browser, url, shot)
 await browser.close()
 await server.close()

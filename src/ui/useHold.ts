@@ -17,14 +17,14 @@ export function useHold(surface: Ref<HTMLElement | null>, isHold: () => boolean,
   let from = { x: 0, y: 0 }
   /** What was held through is let go of afterwards: that is no tap on what comes next. */
   let wasHeld = false
-  const { pause, resume } = useRafFn(() => void (now.value = Date.now()), { immediate: false })
+  const { pause, resume } = useRafFn(() => void (now.value = performance.now()), { immediate: false })
   const share = computed(() => (since.value === null ? 0 : Math.min(1, (now.value - since.value) / HOLD_MS)))
   const isOther = (target: EventTarget | null) =>
     target instanceof Element && target.closest('button, a, input, select, label, [role=dialog]') !== null
 
   function begin(at: { x: number; y: number }): void {
     from = at
-    now.value = since.value = Date.now()
+    now.value = since.value = performance.now()
     resume()
   }
   function end(): void {

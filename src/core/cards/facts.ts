@@ -54,7 +54,9 @@ const FACT: Record<Fact, Says> = {
   'has-fresh': (card) => has(card, 'fresh'),
   'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
   heights: ({ steps }) => steps.some(({ step, moved }) => step.do === 'by-head' && moved > NOTHING),
-  'rinse-now': (card) => {
+  'rinse-now': (card, _, { tank }) => {
+    // One that stands open to gray holds nothing that clings.
+    if (tank && isJoined(card.stayCase, tank.id)) return false
     const when = card.stayCase.crew.schools.sides['rinse-when']
     const isMove = ['move', 'on-the-road', 'go-home', 'restock'].includes(card.run.kind)
     const wanted = when === 'every-dump' || (when === 'every-move' && isMove)
@@ -101,6 +103,10 @@ const FACT: Record<Fact, Says> = {
     return sides['rinse-water'] === 'with-gray' && subject.grays.length > 0 && isOpen
   },
   'urine-flows': (card, { container }) => container !== null && urinePerDay(card, container.id) > NOTHING,
+  'fresh-room': (card, { container }) =>
+    container !== null &&
+    (moves(card, container.id, 'fill') ||
+      (card.contents.get(container.id)?.likely ?? 0) < container.capacity.value - 1),
   freezing: ({ stayCase }) =>
     stayCase.stay.weather.usual.value <= 0 ||
     stayCase.stay.weather.days.some(({ warmest }) => warmest.value <= 0),

@@ -70,6 +70,9 @@ describe('the laws, each broken by a card that was tampered with', () => {
   })
   const noAct = (act: Act) => (step: CardStep) => ({ acts: step.acts.filter((one) => one.act !== act) })
   const metered = side('rinse-way', 'metered')
+  const halfFull = (document: Document) => {
+    document.stays[0]!.levels[0]!.level = owned(100)
+  }
   const macerate = (document: Document) => {
     document.rigs[0]!.gear.push('macerator')
   }
@@ -132,7 +135,7 @@ describe('the laws, each broken by a card that was tampered with', () => {
       'gray-only',
       (card) => without(without(card, 'dump.end-shut'), 'dump.home'),
     ],
-    'potable-before-fresh': [trailerDemo, 'fresh', (card) => without(card, 'fresh.potable')],
+    'potable-before-fresh': [trailerDemo, 'fresh', (card) => without(card, 'fresh.potable'), halfFull],
     'hose-fixed-before-power': [
       trailerDemo,
       'macerator',

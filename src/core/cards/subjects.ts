@@ -56,7 +56,7 @@ export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subj
     case 'top-up':
       return about(['black']).filter(({ container, outlet }) => !outlet?.joined.includes(container!.id))
     case 'rinse':
-      return about(['black'])
+      return about(['black']).filter(({ container, outlet }) => !outlet?.joined.includes(container!.id))
     case 'charge':
       return about(['black', 'gray'])
     case 'probes':

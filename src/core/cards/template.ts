@@ -67,7 +67,7 @@ export const FACTS = [
   'charge-some', 'charge-from-tap', 'own-product', 'powder', 'sachet', 'top-up-fresh', 'top-up-hose', 'leftover',
   'flush-own', 'flush-from-fresh', 'too-heavy', 'spare', 'going-home', 'sawdust', 'wet', 'other-toilet',
   'jugs', 'in-vehicle', 'heater', 'cassette-here', 'solids-here', 'drain-fresh',
-  'freezing', 'place-named', 'with-gray', 'urine-flows',
+  'freezing', 'place-named', 'with-gray', 'fresh-room', 'urine-flows',
 ] as const // prettier-ignore
 export type Fact = (typeof FACTS)[number]
 
@@ -85,7 +85,7 @@ export type Act = (typeof ACTS)[number]
 
 export const CARES = [
   'gas', 'eyes', 'valves', 'stay', 'backflow', 'two-hoses', 'no-mix', 'no-bleach', 'lift', 'potable', 'never-poke', 'tilt',
-  'local-rule', 'not-compost', 'open-bed', 'walking-pace', 'vent-room', 'no-flame', 'antifreeze', 'label', 'open-slowly',
+  'local-rule', 'not-compost', 'open-bed', 'walking-pace', 'vent-room', 'no-flame', 'antifreeze', 'label', 'open-slowly', 'drinking-hose',
   'black-first', 'button-last', 'septic',
 ] as const // prettier-ignore
 export type Care = (typeof CARES)[number]
@@ -169,6 +169,7 @@ export const QUANTITIES = {
   'probe-high': 'volume',
   'known-charge': 'volume',
   moved: 'level',
+  'meter-minutes': 'minutes',
 } as const
 export type QuantityId = keyof typeof QUANTITIES
 export type QuantityUnit = (typeof QUANTITIES)[QuantityId]

@@ -84,6 +84,8 @@ export function useCardWords() {
     return quantity({ id: 'content', unit, value, why: [] }, step)
   }
 
+  const hasSeveralOutlets = () => forecast.stayCase !== null && outletsOf(forecast.stayCase).length > 1
+
   function name(word: string, step: CardStep, card: Card): string | null {
     const valves = outlet(card.outlet)
     const [gray = null, black = null] = pairOf(card)
@@ -93,7 +95,7 @@ export function useCardWords() {
       case 'from':
         return tank(step.from)?.name ?? ''
       case 'outlet':
-        return valves?.name ?? t.cards.names.somewhere
+        return hasSeveralOutlets() ? (valves?.name ?? t.cards.names.outlet) : t.cards.names.outlet
       case 'side':
         return t.cards.names.side[valves?.side ?? 'left']
       case 'handle':

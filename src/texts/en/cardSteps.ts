@@ -8,8 +8,7 @@ export const cardSteps: Record<string, string> = {
   'open.toilet': 'Toilet shut, lid down, roof fan off. Children and pets away. Nothing that burns or glows.',
   'open.gloves': 'Gloves on. Eyes covered wherever something is poured or sprayed.',
 
-  'close.point':
-    'Rinse the ground round the inlet with the tap for waste. Leave it cleaner than you found it.',
+  'close.point': 'Rinse where you poured with the tap for waste. Leave it cleaner than you found it.',
   'close.hands': 'Gloves off inside out. Wash your hands with soap.',
   'close.read': 'Read the panel once more, and put in what it shows.',
 
@@ -53,29 +52,29 @@ export const cardSteps: Record<string, string> = {
   'dump.ground-off': 'Ground end out. Join the ends of the hose. Into its bag.',
   'dump.home': 'Every valve home, every cap on. Look once more.',
 
-  'rinse.see': 'About {rounds} rounds of {rinse-litres}, {rinse-minutes} each.',
+  'rinse.see': 'About {rounds} × {rinse-litres}, {rinse-minutes} each.',
   'rinse.begin': 'Open {tank} all the way. Let it run out: about {drain}.',
   'rinse.hose':
     'Vacuum breaker on the tap. The hose for rinsing, never the drinking hose. Read the label on the rig: it says rinse, not fresh.',
   'rinse.keep-gray': 'Leave {gray-keep} of gray where it is: it chases each round out.',
   'rinse.open': 'Tap on. {tank} stays open: {rinse-minutes}, about {rinse-litres}.',
   'rinse.open-off':
-    'Tap off, let it run out. Clear at the elbow? {rounds} rounds are usual. At {rounds-stop} stop: let it soak, come back.',
+    'Tap off, let it run out. Clear at the elbow? Usual here: {rounds} ×. At {rounds-stop} stop: let it soak, come back.',
   'rinse.shut': '{tank} has run empty. Shut it.',
   'rinse.meter': 'Meter to zero. Tap on. Off at {rinse-litres}: about {rinse-minutes}. Nobody walks away.',
   'rinse.timed': 'Tap on. Off at {rinse-minutes}: that is {rinse-litres}. Nobody walks away.',
   'rinse.release':
-    'Tap off. Open {tank}. Look. Not clear yet? Shut, and fill again: {rounds} rounds are usual. At {rounds-stop} stop, let it soak.',
+    'Tap off. Open {tank}. Look. Not clear yet? Shut, and fill again. Usual here: {rounds} ×. At {rounds-stop} stop, let it soak.',
   'rinse.back-shut':
     'End valve shut, gray shut. {tank} stays open: the water goes back into it through the outlet.',
   'rinse.back-water':
     'Tap on at the outlet. Off at {rinse-litres}: about {rinse-minutes}. Nobody walks away.',
   'rinse.back-release':
-    'Tap off. Open the end valve. Look. {rounds} rounds are usual. At {rounds-stop} stop, let it soak.',
+    'Tap off. Open the end valve. Look. Usual here: {rounds} ×. At {rounds-stop} stop, let it soak.',
   'rinse.wand':
-    'Wand down the toilet, {tank} open: {rinse-minutes} a round. {rounds} rounds are usual, at {rounds-stop} stop.',
+    'Wand down the toilet, {tank} open: {rinse-minutes} a round. Usual here: {rounds} ×, at {rounds-stop} stop.',
   'rinse.buckets':
-    '{buckets} buckets of {bucket-size} down the toilet with {tank} open, or hold the pedal. {rounds} rounds are usual, at {rounds-stop} stop.',
+    '{buckets} buckets of {bucket-size} down the toilet with {tank} open, or hold the pedal. Usual here: {rounds} ×, at {rounds-stop} stop.',
   'rinse.end': 'Shut {tank}.',
 
   'charge.see': '{tank} is empty and shut. It takes {charge} of water back.',
@@ -127,9 +126,9 @@ export const cardSteps: Record<string, string> = {
   'cassette.down': 'Spout down, over the middle of the drain.',
   'cassette.pour': 'Now the air button, and pour. Upright again before you let go of it.',
   'cassette.rinse-twice':
-    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell). Blade open to pour, shut to tilt. Out. {cassette-rounds} times.',
+    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell). Blade open to pour, shut to tilt. Out. {cassette-rounds} ×.',
   'cassette.rinse-soak':
-    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell), and {soak} of soaking. Tilt it gently, never throw it about. Out. {cassette-rounds} times.',
+    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell), and {soak} of soaking. Tilt it gently, never throw it about. Out. {cassette-rounds} ×.',
   'cassette.no-water': 'No water here: rinse it at the next tap for waste.',
   'cassette.seat': 'Seal clean, float free, plate seated. Cap on.',
   'cassette.dose': '{dose-water} of water, then {dose}.',
@@ -158,11 +157,11 @@ export const cardSteps: Record<string, string> = {
   'solids.wet': 'Too wet? Dry medium in, or the hatch open with the fan on, a window open and nobody inside.',
   'solids.seat': 'Latch it. The uses are back to nought.',
 
-  'tote.see': '{tote-loads} loads of {tote-litres}, {tote-kg} each.',
+  'tote.see': '{tote-loads} × {tote-litres}, {tote-kg} a load.',
   'tote.hose': 'Hose from {outlet} into the tote. {hose-weight} on it, or a hand.',
   'tote.vent': 'Open the tote’s vent.',
   'tote.fill':
-    'Open {tank} a little. Watch the tote: shut at {tote-litres}, not at the brim. {tote-loads} loads of this tank; count them.',
+    'Open {tank} a little. Watch the tote: shut at {tote-litres}, not at the brim. {tote-loads} × for this tank; count them.',
   'tote.off': 'Hose off the rig, cap on. Vent and cap of the tote shut.',
   'tote.tow': 'Hitch low, walking pace, somebody beside it.',
   'tote.load': '{tote-kg} on an open bed, strapped down. Never where people ride.',
@@ -184,11 +183,12 @@ export const cardSteps: Record<string, string> = {
   'fresh.hose': 'The drinking hose, kept only for this. Read the label on the rig: it says fresh.',
   'fresh.bucket':
     'Not sure how it runs? A bucket of {bucket-size} takes {bucket-seconds} at the flow we know of.',
+  'fresh.full': 'It is full: nothing to fill.',
   'fresh.see': '{fill} go in: about {fill-minutes}, {fill-kg}.',
   'fresh.fill':
     'Hose a hand’s breadth in. Tap on, not too fast: {fill}, about {fill-minutes}. Spits back early? Air: wait, then slower.',
-  'fresh.jug-see': '{jug-loads} jugs of {jug-litres}: {jug-kg} each.',
-  'fresh.jug-pour': 'Lift with a straight back, pour slowly: {jug-kg}. {jug-loads} times.',
+  'fresh.jug-see': '{jug-loads} × {jug-litres}, {jug-kg} a jug.',
+  'fresh.jug-pour': 'Lift with a straight back, pour slowly: {jug-kg}. {jug-loads} ×.',
   'fresh.cap': 'Cap on. Ends of the hose joined.',
   'fresh.read': 'Read the panel, and put in what it shows.',
 
@@ -301,7 +301,7 @@ export const cardSteps: Record<string, string> = {
     'A hose with a vacuum breaker: the drinking hose for fresh, the other one for a waste tank.',
   'metered.shut': 'Valves shut.',
   'metered.fill':
-    'Meter to zero, or count buckets. Fill slowly until it stands full: about {capacity}, {fill-minutes}.',
+    'Meter to zero, or count buckets. Fill slowly until it stands full: about {capacity}, {meter-minutes}.',
   'metered.marks': 'Write down the litres at which each light comes on.',
   'metered.write': 'Put the litres in: the tank counts as metered.',
 }

@@ -74,6 +74,7 @@ export const cares = {
   'no-flame': 'No flame near a tank, ever.',
   antifreeze: 'Non-toxic, made for drinking-water lines.',
   label: 'What the label says stands over this card.',
+  'drinking-hose': 'Only the drinking hose, and never one that was near waste.',
   'open-slowly': 'Slowly: what waits behind it comes out on you.',
   'black-first': 'Black is the first one shut.',
   'button-last': 'Spout first, button after. The other way round it comes out at you.',
@@ -433,6 +434,7 @@ export const cards = {
     end: 'the end valve',
     and: ' and ',
     somewhere: 'this place',
+    outlet: 'the outlet',
   },
   printed: {
     panel: 'Panel before ______ after ______',

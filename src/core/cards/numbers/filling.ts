@@ -105,6 +105,14 @@ export const filling = {
     }
   },
   fill: fillMade,
+  'meter-minutes': (card, { container }) =>
+    minutesOf(
+      card,
+      container && {
+        value: container.capacity.value,
+        why: [levelTerm('capacity', container.capacity.value, container, 'rig')],
+      },
+    ),
   'fill-minutes': (card, subject) => minutesOf(card, fillMade(card, subject)),
   'fill-kg': (card, subject) => kgOf(fillMade(card, subject)),
   'bucket-seconds': (card) => {

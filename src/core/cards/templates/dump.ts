@@ -169,7 +169,7 @@ export const charge: CardTemplate = {
   about: 'waste',
   items: [
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
-    { id: 'charge.see', shows: ['charge'] },
+    { id: 'charge.see', when: ['charge-some'], shows: ['charge'] },
     charging,
     {
       id: 'charge.stock',
@@ -210,7 +210,7 @@ export const grayToBlackCard: CardTemplate = {
       cares: ['black-first', 'stay'],
       wrongs: ['level-wrong', 'overflows'],
     },
-    { id: 'over.black-shut', acts: ['shut:black'], cares: ['black-first'] },
+    { id: 'over.black-shut', acts: ['shut:black'] },
     { id: 'over.gray-shut', acts: ['shut:gray'] },
     { id: 'over.again', wrongs: ['level-wrong'] },
     { id: 'close.hands', acts: ['hands'] },

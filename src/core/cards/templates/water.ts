@@ -11,11 +11,13 @@ export const fresh: CardTemplate = {
     {
       when: ['!jugs'],
       items: [
-        { id: 'fresh.hose', cares: ['two-hoses'] },
-        { id: 'fresh.bucket', shows: ['bucket-size', 'bucket-seconds'] },
-        { id: 'fresh.see', shows: ['fill', 'fill-minutes', 'fill-kg'] },
+        { id: 'fresh.hose', cares: ['drinking-hose'] },
+        { id: 'fresh.full', when: ['!fresh-room'] },
+        { id: 'fresh.bucket', when: ['fresh-room'], shows: ['bucket-size', 'bucket-seconds'] },
+        { id: 'fresh.see', when: ['fresh-room'], shows: ['fill', 'fill-minutes', 'fill-kg'] },
         {
           id: 'fresh.fill',
+          when: ['fresh-room'],
           acts: ['fresh-in', 'attend', 'move:fill'],
           shows: ['fill', 'fill-minutes'],
           timer: 'fill-minutes',
@@ -153,13 +155,13 @@ export const meteredFill: CardTemplate = {
   items: [
     { id: 'metered.empty' },
     { id: 'metered.level', cares: ['tilt'] },
-    { id: 'metered.hose', cares: ['two-hoses', 'backflow'] },
+    { id: 'metered.hose', cares: ['backflow'] },
     { id: 'metered.shut', acts: ['shut:all'] },
     {
       id: 'metered.fill',
       acts: ['attend'],
-      shows: ['capacity', 'fill-minutes'],
-      timer: 'fill-minutes',
+      shows: ['capacity', 'meter-minutes'],
+      timer: 'meter-minutes',
       cares: ['stay'],
       wrongs: ['overflows', 'air-lock', 'called-away'],
     },
