@@ -127,7 +127,6 @@ const url = await server.listen({ port: 0, host: '127.0.0.1' })
 const browser = await launch()
 // `npm run shots -- walk card`: only those.
 const asked = process.argv.slice(2)
-for (const shot of SHOTS)
-  if (asked.length === 0 || asked.includes(shot.name)) await take(browser, url, shot)
+for (const shot of SHOTS) if (asked.length === 0 || asked.includes(shot.name)) await take(browser, url, shot)
 await browser.close()
 await server.close()
