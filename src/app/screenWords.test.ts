@@ -1,0 +1,17 @@
+// @vitest-environment happy-dom
+import { expect, it } from 'vitest'
+import { WORDS_OF } from '@/parts/screenWords'
+import { en } from '@/texts'
+import { createAppRouter } from './router'
+
+it('every word of the glossary is led to from a screen that there is', () => {
+  const routes = new Set(
+    createAppRouter()
+      .getRoutes()
+      .map(({ name }) => String(name)),
+  )
+  for (const route of Object.keys(WORDS_OF)) expect(routes).toContain(route)
+  const led = new Set(Object.values(WORDS_OF).flat())
+  expect(Object.keys(en.terms).filter((term) => !led.has(term as never))).toEqual([])
+  for (const words of Object.values(WORDS_OF)) expect(new Set(words).size).toBe(words.length)
+})
