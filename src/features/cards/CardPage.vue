@@ -4,7 +4,6 @@ import { useRoute, useRouter } from 'vue-router'
 import { ownCopy } from '@/core/cards'
 import { CARD_KINDS, isOneOf, type CardKind, type Run } from '@/core/model'
 import CardParts from './CardParts.vue'
-import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWalkStore } from '@/data/walkStore'
@@ -24,7 +23,6 @@ const route = useRoute()
 const router = useRouter()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-const clock = useClockStore()
 const walk = useWalkStore()
 const cards = useCards()
 const words = useCardWords()
@@ -105,7 +103,7 @@ const printLink = computed(() => ({
 
 <template>
   <NoStay v-if="!forecast.stay" :title="t.cards.title" />
-  <div v-else :data-now="clock.now">
+  <div v-else>
     <RouterLink
       to="/cards"
       class="mt-4 inline-flex min-h-11 items-center font-semibold text-soft underline"

@@ -97,7 +97,7 @@ export function useCardWords() {
       case 'outlet':
         return hasSeveralOutlets() ? (valves?.name ?? t.cards.names.outlet) : t.cards.names.outlet
       case 'side':
-        return t.cards.names.side[valves?.side ?? 'left']
+        return t.rigSides[valves?.side ?? 'left']
       case 'handle':
         return t.cards.names.handle[valves?.handle ?? 'pull']
       case 'valves':

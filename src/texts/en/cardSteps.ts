@@ -114,6 +114,7 @@ export const cardSteps: Record<string, string> = {
 
   'cassette.when': 'About {content} in it, {kg} with its shell. You lift up to {lift-limit}.',
   'cassette.light': 'Its light leaves a few uses and no more: today, not tomorrow.',
+  'cassette.spare': 'The spare goes in when this one is out: is it rinsed, dosed and at hand?',
   'cassette.heavy': '{kg} is more than {lift-limit}: wheels, or two people. Next time earlier.',
   'cassette.flush': 'Flush tank first, at a tap for drinking water: {flush-litres} to its mark. Plain water.',
   'cassette.flush-product':

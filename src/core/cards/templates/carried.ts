@@ -8,6 +8,7 @@ export const cassette: CardTemplate = {
   items: [
     { id: 'cassette.when', shows: ['content', 'kg', 'lift-limit'], cares: ['lift'], wrongs: ['heavy'] },
     { id: 'cassette.light', when: ['cassette-when=light'] },
+    { id: 'cassette.spare', when: ['spare'] },
     { id: 'cassette.heavy', when: ['too-heavy'], shows: ['kg', 'lift-limit'], cares: ['lift'] },
     {
       id: 'cassette.flush',
