@@ -75,14 +75,22 @@ function benchRuns(tables: ReturnType<typeof riskTables>, without: () => void): 
   const tanks = ['gray', 'galley', 'black']
   for (let k = 0; k < 8; k++)
     runs.push({
-      id: `run-${k}`, name: 'Run', kind: 'move', day: 1 + k, part: 'midday', place: null,
+      id: `run-${k}`,
+      name: 'Run',
+      kind: 'move',
+      day: 1 + k,
+      part: 'midday',
+      place: null,
       steps: [
         { do: 'empty', from: tanks[k % 3]!, to: null, amount: { as: 'all' }, loads: 1 },
         { do: 'charge', from: null, to: 'black', amount: { as: 'school' }, loads: 1 },
         { do: 'fill', from: null, to: 'fresh', amount: { as: 'all' }, loads: 1 },
       ],
-      minutes: owned(90), kilometres: owned(20), fee: owned(0), bother: owned(3),
-    }) // prettier-ignore
+      minutes: owned(90),
+      kilometres: owned(20),
+      fee: owned(0),
+      bother: owned(3),
+    })
   const model = compile(caseOf(document, 'stay'), { horizonDays: 14 })
   const sampler = samplerOf(model, compileChances(caseOf(document, 'stay'), model), { tables })
   const play = () => sampleTrips(sampler, { seed: 1, from: 0, to: TRIALS, bandParts: model.grid.count })

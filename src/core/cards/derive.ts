@@ -122,8 +122,6 @@ function bindingsOf(
       return tanks(grays.slice(0, 1))
     case 'fresh':
       return tanks(of('fresh'))
-    case 'cassette':
-      return tanks(of('cassette'))
     case 'loaded': {
       const loaded = card.steps.filter(({ step }) => step.do === 'loads' && step.to === container?.id)
       return tanks([...grays, ...blacks].filter(({ id }) => loaded.some(({ step }) => step.from === id)))

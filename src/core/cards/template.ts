@@ -27,16 +27,7 @@ export interface Block {
 }
 
 /** For which tanks (of the outlet, or of the rig) or products a block or step is repeated. */
-export const EACH = [
-  'black',
-  'gray',
-  'first-gray',
-  'first-black',
-  'fresh',
-  'cassette',
-  'loaded',
-  'product',
-] as const
+export const EACH = ['black', 'gray', 'first-gray', 'first-black', 'fresh', 'loaded', 'product'] as const
 export type Each = (typeof EACH)[number]
 
 export interface StepTemplate {

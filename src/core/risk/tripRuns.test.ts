@@ -48,8 +48,12 @@ it('levels with runs: their quantiles are those of all trips sorted, to one fine
     for (let part = 0; part < count; part += 5) {
       const sorted = levels[c]![part]!.sort()
       const bin = width[c * count + part]!
-      for (const [row, q] of [[low, 0.1], [middle, 0.5], [high, 0.9]] as const)
-        expect(Math.abs(row[part]! - sorted[Math.floor(q * trips)]!)).toBeLessThanOrEqual(bin) // prettier-ignore
+      for (const [row, q] of [
+        [low, 0.1],
+        [middle, 0.5],
+        [high, 0.9],
+      ] as const)
+        expect(Math.abs(row[part]! - sorted[Math.floor(q * trips)]!)).toBeLessThanOrEqual(bin)
       expect(sorted[0]!).toBeGreaterThan(lowest[c * count + part]!)
       expect(sorted.at(-1)!).toBeLessThan(lowest[c * count + part]! + 512 * bin)
     }

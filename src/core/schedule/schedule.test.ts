@@ -93,15 +93,43 @@ describe('the usual errands', () => {
   const of = (document: Document) => usualRuns(caseWith(document)).map(({ usual }) => usual)
 
   it('are those that the rig has the things for', () => {
-    expect(of(trailerDemo())).toEqual(['move-dump-fill', 'tote-loads', 'gray-to-black', 'top-up-black', 'fresh-into-black', 'arrive-empty', 'last-dump', 'go-home'])
-    expect(of(vanDemo())).toEqual(['move-dump-fill', 'cassette-swap', 'empty-cassette', 'arrive-empty', 'last-dump', 'go-home'])
+    expect(of(trailerDemo())).toEqual([
+      'move-dump-fill',
+      'tote-loads',
+      'gray-to-black',
+      'top-up-black',
+      'fresh-into-black',
+      'arrive-empty',
+      'last-dump',
+      'go-home',
+    ])
+    expect(of(vanDemo())).toEqual([
+      'move-dump-fill',
+      'cassette-swap',
+      'empty-cassette',
+      'arrive-empty',
+      'last-dump',
+      'go-home',
+    ])
     expect(of(truckDemo())).toContain('empty-jug')
     const all = trailerDemo()
     const [rig] = all.rigs
     rig!.gear.push('macerator')
-    for (const [kind, id] of [['jug', 'jug'], ['tote', 'barrel'], ['cassette', 'c'], ['urine', 'u'], ['solids', 's']] as const) {
+    for (const [kind, id] of [
+      ['jug', 'jug'],
+      ['tote', 'barrel'],
+      ['cassette', 'c'],
+      ['urine', 'u'],
+      ['solids', 's'],
+    ] as const) {
       const container = newContainer(kind, id, id)
-      rig!.containers.push(kind === 'tote' ? { ...container, ...{ payload: owned(120) } } : 'spares' in container ? { ...container, spares: 1 } : container)
+      rig!.containers.push(
+        kind === 'tote'
+          ? { ...container, ...{ payload: owned(120) } }
+          : 'spares' in container
+            ? { ...container, spares: 1 }
+            : container,
+      )
       all.stays[0]!.levels.push(startLevel(id, owned(0)))
     }
     Object.assign(all.stays[0]!.site, { water: 'tap', sewer: 'all' })
@@ -109,7 +137,7 @@ describe('the usual errands', () => {
     // A tote in the tow vehicle is filled to what that may carry: (120 − 9)/0.998 is more than nine tenths of 60.
     const barrel = rig!.containers.find(({ id }) => id === 'barrel')!
     if (barrel.kind === 'tote') expect([loadsFor(109, barrel), loadsFor(0, barrel)]).toEqual([3, 1])
-  }) // prettier-ignore
+  })
 
   it('those that only lack a thing say which; what lacks nothing is offered', () => {
     const of = (document: Document) => lacks(caseWith(document)).map(({ usual, lack }) => `${usual} ${lack}`)
@@ -159,7 +187,11 @@ describe('the usual errands', () => {
       runStep('fill', null, 'fresh'),
     ])
     const copies = repeated(run, caseWith(document), () => `copy-${(n += 1)}`)
-    expect(copies.map(({ id, day }) => [id, day])).toEqual([['copy-1', 5], ['copy-2', 8], ['copy-3', 11]]) // prettier-ignore
+    expect(copies.map(({ id, day }) => [id, day])).toEqual([
+      ['copy-1', 5],
+      ['copy-2', 8],
+      ['copy-3', 11],
+    ])
     document.stays[0]!.levels[1]!.level = owned(120)
     document.stays[0]!.levels[0]!.level = owned(200)
     const saysOfFresh = (fresh: object) => {
@@ -215,7 +247,7 @@ describe('schools: which side changes which sum or step', () => {
       day: usual === 'last-dump' ? 12 : 5,
       part: usual === 'last-dump' ? 'midday' : 'evening',
     }))
-    const all = runs.map((run) => answersOf(document, [run])) // prettier-ignore
+    const all = runs.map((run) => answersOf(document, [run]))
     const van = vanDemo()
     Object.assign(van.crews[0]!.schools.sides, { [school]: side })
     const heavy = kinds(
@@ -241,8 +273,18 @@ describe('schools: which side changes which sum or step', () => {
       (school) => new Set(SCHOOLS[school].map((side) => follows(school, side))).size > 1,
     )
     expect(changing.sort()).toEqual(
-      ['cassette-when', 'charge', 'dump-black', 'fresh-driving', 'fresh-left', 'gray-at-hookup', 'on-the-road', 'rinse-when', 'valve-first'].sort(),
-    ) // prettier-ignore
+      [
+        'cassette-when',
+        'charge',
+        'dump-black',
+        'fresh-driving',
+        'fresh-left',
+        'gray-at-hookup',
+        'on-the-road',
+        'rinse-when',
+        'valve-first',
+      ].sort(),
+    )
   })
 
   it('by hand: a charge of none, 6, 15 L or a fifth of 130', () => {

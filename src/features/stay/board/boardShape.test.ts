@@ -90,9 +90,16 @@ it('by hand: days lived are drawn from how the levels went, and what was read on
     overL: 0,
     marks: [{ x: 0.5, from: 0, to: 0.33, fits: true }],
   })
-  expect(days[0]!.lived.map(({ x, share }) => [x, share])).toEqual([[0, 0], [0.5, 0.1], [1, 0.22]]) // prettier-ignore
+  expect(days[0]!.lived.map(({ x, share }) => [x, share])).toEqual([
+    [0, 0],
+    [0.5, 0.1],
+    [1, 0.22],
+  ])
   // The day that goes on has both: lived up to now, expected from there.
-  expect(days[1]!.lived).toEqual([{ x: 0, share: 0.22 }, { x: 0.25, share: 0.3 }]) // prettier-ignore
+  expect(days[1]!.lived).toEqual([
+    { x: 0, share: 0.22 },
+    { x: 0.25, share: 0.3 },
+  ])
   expect(days[1]!.part).not.toBeNull()
   expect(days[2]!.lived).toEqual([])
   // A level past its limit is said to be.
