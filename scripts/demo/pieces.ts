@@ -1,6 +1,6 @@
 import type { Activity, Document, RoleShare, Role } from '@/core/model'
 import { owned } from '@/core/quantities'
-import { starterActivities, starterHabits } from '@/document/starters'
+import { starterActivities, starterHabits, usualChores } from '@/document/starters'
 import { starters } from '@/texts/en/starters'
 
 /** What a crew does differently from the starting points. */
@@ -35,9 +35,14 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 7,
+    version: 8,
     currentStay: stay.id,
-    rigs: [rig],
+    rigs: [
+      {
+        ...rig,
+        chores: rig.chores.length > 0 ? rig.chores : usualChores(rig.containers, crew.schools.sides),
+      },
+    ],
     crews: [crew],
     habits: starterHabits(starters),
     stays: [stay],

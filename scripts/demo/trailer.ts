@@ -68,6 +68,7 @@ export function trailerDemo(): Document {
       gear: ['spray-bottle', 'shower-basin', 'lidded-pail'],
       payload: { limit: owned(780), other: owned(455) },
       cards: [],
+      chores: [],
     },
     {
       ...assumedCrew(),

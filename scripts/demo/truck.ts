@@ -48,6 +48,7 @@ export function truckDemo(): Document {
       gear: ['shut-off-head', 'outdoor-shower', 'lidded-bin', 'lidded-pail'],
       payload: { limit: owned(1500), other: owned(700) },
       cards: [],
+      chores: [],
     },
     {
       ...assumedCrew(),

@@ -40,6 +40,7 @@ export function vanDemo(): Document {
       gear: ['shut-off-head', 'run-up-jug'],
       payload: { limit: owned(420), other: owned(260) },
       cards: [],
+      chores: [],
     },
     {
       ...assumedCrew(),

@@ -70,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 7,
+    version: 8,
     currentStay: 'stay',
     rigs: [
       {
@@ -115,6 +115,7 @@ export function example({
         gear: [],
         payload: null,
         cards: [],
+        chores: [],
         roles: roles.map((role) => ({ role, fixture: role, share: owned(1) })),
       },
     ],

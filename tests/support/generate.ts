@@ -89,6 +89,7 @@ const rigArb: fc.Arbitrary<Rig> = fc
       gear: [],
       payload: null,
       cards: [],
+      chores: [],
     }
   })
 
@@ -263,7 +264,7 @@ export const documentArb: fc.Arbitrary<Document> = fc
     }
     return {
       format: 'dry-count/document',
-      version: 7,
+      version: 8,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

@@ -124,6 +124,8 @@ export interface TextEntry {
   kind: (typeof TEXT_KINDS)[number]
   /** What was treated, cared for or tried, where it is a container. */
   container: Id | null
+  /** The rig's chore that was done; left out where it is none of its list. */
+  chore?: Id | undefined
 }
 
 export interface EndEntry {

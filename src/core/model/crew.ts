@@ -142,6 +142,10 @@ export interface Crew {
   costs: CostWeights
   /** What they treat their waste tanks with. */
   products: Product[]
+  /** Changes of medium for a solids bin that were bought; what is left is those less the changes in the log. */
+  mediumStock: Quantity
+  /** Activities of the owner's own that a budget may grant fewer of. */
+  saves: Id[]
 }
 
 /** L of one use that run while the water is paused. */

@@ -1,3 +1,4 @@
+import type { Chore } from './chore'
 import type { Quantity } from '../quantities'
 import type { OwnCard } from './card'
 import type { Container } from './containers'
@@ -82,4 +83,6 @@ export interface Rig {
   payload: Payload | null
   /** Run cards of one's own. */
   cards: OwnCard[]
+  /** What it wants done again and again. */
+  chores: Chore[]
 }

@@ -1,5 +1,6 @@
 import { type DayNumber, type Part, type WallTime, weekdayOf } from '../calendar'
 import type { Litres, Quantity } from '../quantities'
+import type { StayBudget } from './budget'
 import type { HabitOn, LandRule } from './habit'
 import type { Id } from './ids'
 import type { Place, Run } from './run'
@@ -95,6 +96,7 @@ export interface Stay {
   /** Where its runs go. */
   places: Place[]
   runs: Run[]
+  budget: StayBudget
 }
 
 /** Whether an absence falls on a day of the stay. @param day number, from 0 */

@@ -27,6 +27,7 @@ export function rigChecks(rig: Rig, path: Path): DocumentFault[] {
     ...heaterChecks(rig, [...path, 'heater', 'supply']),
     ...listedTwice(rig.gear, [...path, 'gear']),
     ...duplicateIds(rig.cards, [...path, 'cards']),
+    ...duplicateIds(rig.chores, [...path, 'chores']),
   ]
 }
 

@@ -4,6 +4,7 @@ import { fromVersion3 } from './fromVersion3'
 import { fromVersion4 } from './fromVersion4'
 import { fromVersion5 } from './fromVersion5'
 import { fromVersion6 } from './fromVersion6'
+import { fromVersion7 } from './fromVersion7'
 
 export type Migration = (document: unknown) => unknown
 
@@ -15,6 +16,7 @@ export const chain: Record<number, Migration> = {
   4: fromVersion4,
   5: fromVersion5,
   6: fromVersion6,
+  7: fromVersion7,
 }
 
 /**

@@ -50,6 +50,15 @@ export const LIMITS = {
   cards: 60,
   cardSteps: 60,
   products: 20,
+  /** Of a rig's chores, and what each is due by. */
+  chores: 60,
+  choreEvery: { min: 1, max: 10_000 },
+  mediumStock: { min: 0, max: 1_000 },
+  /** Of a stay: uses given for others, people set apart, and advice that was declined. */
+  swaps: 400,
+  usesSwapped: { min: 0, max: 1_000 },
+  apart: 400,
+  declined: 400,
   dose: { min: 0, max: 10_000 },
   stock: { min: 0, max: 100_000 },
   fileBytes: 50 * 1024 * 1024,

@@ -72,6 +72,11 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     why: z.enum(ODD_REASONS),
   }),
   z.strictObject({ ...head, kind: z.literal('shakedown'), did: z.enum(SHAKEDOWN_STEPS) }),
-  z.strictObject({ ...head, kind: z.enum(TEXT_KINDS), container: idField.nullable() }),
+  z.strictObject({
+    ...head,
+    kind: z.enum(TEXT_KINDS),
+    container: idField.nullable(),
+    chore: idField.optional(),
+  }),
   z.strictObject({ ...head, kind: z.literal('end') }),
 ])

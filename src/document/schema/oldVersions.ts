@@ -11,6 +11,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   4: () => import('../../../docs/schema/document-4.schema.json'),
   5: () => import('../../../docs/schema/document-5.schema.json'),
   6: () => import('../../../docs/schema/document-6.schema.json'),
+  7: () => import('../../../docs/schema/document-7.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

@@ -1,5 +1,6 @@
 import {
   SCHOOLS,
+  noBudget,
   sideOf,
   type Container,
   type Crew,
@@ -14,7 +15,7 @@ import { fromSource, type Quantity } from '@/core/quantities'
 /** What a crew is taken to bear and to do in heat until it says otherwise. */
 export function assumedCrew(): Pick<
   Crew,
-  'heat' | 'liftLimit' | 'flushFloor' | 'flush' | 'schools' | 'costs' | 'products'
+  'heat' | 'liftLimit' | 'flushFloor' | 'flush' | 'schools' | 'costs' | 'products' | 'mediumStock' | 'saves'
 > {
   return {
     heat: {
@@ -51,6 +52,8 @@ export function assumedCrew(): Pick<
       bother: fromSource(1, 'assumed'),
     },
     products: [],
+    mediumStock: fromSource(0, 'assumed'),
+    saves: [],
   }
 }
 
@@ -61,7 +64,7 @@ function firstSides(): Sides {
 }
 
 /** A pitch of which nothing is recorded, and no errand set. */
-export function bareSite(): Pick<Stay, 'site' | 'places' | 'runs'> {
+export function bareSite(): Pick<Stay, 'site' | 'places' | 'runs' | 'budget'> {
   return {
     site: {
       water: 'none',
@@ -74,6 +77,7 @@ export function bareSite(): Pick<Stay, 'site' | 'places' | 'runs'> {
     },
     places: [],
     runs: [],
+    budget: noBudget(),
   }
 }
 

@@ -1,6 +1,7 @@
 export { ownActivity, starterActivities } from './activities'
 export { assumedCrew, assumedWeather, bareSite, fullOrEmpty, startLevel } from './assumed'
 export { newContainer, newFixture } from './containers'
+export { usualChores } from './chores'
 export { starterHabits } from './habits'
 export { PLUMBING_IDS, TOILET_IDS, layoutRig, plannedTanks, toiletsFor } from './layouts'
 export type { LayoutNames, PlannedTank, PlumbingId, TankLitres, TankName, ToiletId } from './layouts'

@@ -126,7 +126,16 @@ function laidOut(
     solo !== null,
   )
   if (plumbing === 'two-bathrooms') addSecondBathroom(layout, fresh, bath, litres.black)
-  const rig = { id: newId('rig'), name, ...layout.parts(), heater: null, gear: [], payload: null, cards: [] }
+  const rig = {
+    id: newId('rig'),
+    name,
+    ...layout.parts(),
+    heater: null,
+    gear: [],
+    payload: null,
+    cards: [],
+    chores: [],
+  }
   return { rig, planned: layout.planned }
 }
 

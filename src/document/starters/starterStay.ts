@@ -4,6 +4,7 @@ import type { Crew, Document, Rig, Stay } from '@/core/model'
 import { fromSource, roundIn, type UnitChoice } from '@/core/quantities'
 import { starterActivities } from './activities'
 import { assumedCrew, assumedWeather, bareSite, fullOrEmpty } from './assumed'
+import { usualChores } from './chores'
 import { starterHabits } from './habits'
 import {
   layoutRig,
@@ -99,9 +100,9 @@ export function startDocument(
   stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
-    version: 7,
+    version: 8,
     currentStay: stay.id,
-    rigs: [rig],
+    rigs: [{ ...rig, chores: usualChores(rig.containers, crew.schools.sides) }],
     crews: [crew],
     habits: starterHabits(texts),
     stays: [stay],

@@ -5,6 +5,8 @@ import {
   ADDED_FROM,
   CARRIER_KINDS,
   CAUTIONS,
+  CHORE_EVERY,
+  CHORE_KINDS,
   DOCUMENT_FORMAT,
   DOSED_BY,
   FLUSH_SCHOOLS,
@@ -134,6 +136,19 @@ const outlet = z.strictObject({
   joined: listOf(idField),
 })
 
+const chore = z.strictObject({
+  id: idField,
+  kind: z.enum(CHORE_KINDS),
+  name: nameField.nullable(),
+  container: idField.nullable(),
+  every: listOf(
+    z.strictObject({ by: z.enum(CHORE_EVERY), n: quantityField(LIMITS.choreEvery) }),
+    CHORE_EVERY.length,
+  ),
+  done: wallTimeField.nullable(),
+  snoozed: dateField.nullable(),
+})
+
 export const rigSchema = z.strictObject({
   ...named,
   containers: listOf(container).min(1),
@@ -148,6 +163,7 @@ export const rigSchema = z.strictObject({
     .strictObject({ limit: quantityField(LIMITS.payloadKg), other: quantityField(LIMITS.payloadKg) })
     .nullable(),
   cards: listOf(ownCardSchema, LIMITS.cards),
+  chores: listOf(chore, LIMITS.chores),
 })
 
 const minutes = quantityField(LIMITS.minutes)
@@ -245,6 +261,8 @@ export const crewSchema = z.strictObject({
     bother: quantityField(LIMITS.worth),
   }),
   products: listOf(product, LIMITS.products),
+  mediumStock: quantityField(LIMITS.mediumStock),
+  saves: listOf(idField),
 })
 
 const effect = z.discriminatedUnion('kind', [
@@ -326,6 +344,8 @@ const run = z.strictObject({
   bother: quantityField(LIMITS.bother),
 })
 
+const swapped = z.number().min(LIMITS.usesSwapped.min).max(LIMITS.usesSwapped.max)
+
 export const staySchema = z.strictObject({
   id: idField,
   name: nameField,
@@ -394,12 +414,25 @@ export const staySchema = z.strictObject({
     }),
   ),
   runs: listOf(run, LIMITS.runs),
+  budget: z.strictObject({
+    night: day.nullable(),
+    confidence: quantityField(LIMITS.confidence).nullable(),
+    apart: listOf(
+      z.strictObject({ person: idField, activity: idField, rate: quantityField(LIMITS.ratePerDay) }),
+      LIMITS.apart,
+    ),
+    swaps: listOf(
+      z.strictObject({ day, less: idField, by: swapped, more: idField, plus: swapped }),
+      LIMITS.swaps,
+    ),
+    declined: listOf(idField, LIMITS.declined),
+  }),
 })
 
-/** Document version 7; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+/** Document version 8; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
 export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(7),
+  version: z.literal(8),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),

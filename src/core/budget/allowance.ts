@@ -1,0 +1,151 @@
+import { addWallDays, dayZero, wallDaysBetween, type DayNumber, type WallTime } from '../calendar'
+import { todayOf } from '../habits'
+import { standing, type LogEntry, type UseEntry } from '../log'
+import { compile, type Activity, type Id, type Model, type StayCase } from '../model'
+import type { Days, Factor } from '../quantities'
+import { apartAsTheyWant, grantedFrom } from './rates'
+
+/** Uses by a line: at factor f there are `fixed` + f × `perFactor` of them. */
+export interface Line {
+  fixed: number
+  perFactor: number
+}
+export const lineAt = ({ fixed, perFactor }: Line, f: Factor): number => fixed + f * perFactor
+
+/** What is known of one activity's uses for its budget, up to now. */
+export interface Allowance {
+  activity: Id
+  /** What a day of the stay grants, up to the last day before the goal. */
+  byDay: Line[]
+  /** Uses that were made on each day up to today: logged where they are counted, else expected by the clock, corrected by entries. */
+  spent: number[]
+  /** Uses that swaps of each of these days brought, or took. */
+  swapped: number[]
+  today: DayNumber
+}
+
+/**
+ * What each activity that may be saved is granted by day, and what of it was spent.
+ * @param until the goal @param log of the stay; none while it is planned
+ */
+export function allowances(
+  stayCase: StayCase,
+  saved: readonly Activity[],
+  until: WallTime,
+  log: readonly LogEntry[],
+): Allowance[] {
+  const { stay, now } = stayCase
+  const { now: _, ...whole } = stayCase
+  const horizonDays = Math.max(0.25, wallDaysBetween(stay.start, until))
+  const [none, one] = [0, 1].map((f) =>
+    compile(grantedFrom(apartAsTheyWant(whole, saved), saved, f, 0), { horizonDays }),
+  ) as [Model, Model]
+  const usual = compile(whole, { horizonDays })
+  const today = todayOf(stayCase)
+  const made = now ? standing(log).filter((entry) => isUse(entry) && entry.stay === stay.id) : []
+  const uses = made as (UseEntry & LogEntry)[]
+  return saved.map(({ id }) => {
+    const a = stayCase.crew.activities.findIndex((activity) => activity.id === id)
+    const [least, most] = [byDay(none, a, horizonDays), byDay(one, a, horizonDays)]
+    const days = least.map((fixed, day) => ({ fixed, perFactor: most[day]! - fixed }))
+    return {
+      activity: id,
+      byDay: days,
+      spent: now ? spentByDay(stayCase, id, a, usual, uses, today) : [],
+      swapped: swappedByDay(stayCase, id, today),
+      today,
+    }
+  })
+}
+
+const isUse = (entry: LogEntry): boolean => entry.kind === 'use'
+
+/** Uses of each day of a model that begins with the stay, cut at an instant. */
+function byDay({ grid, uses }: Model, a: number, until: Days): number[] {
+  const days: number[] = []
+  for (let i = 0; i < grid.count; i++) {
+    const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
+    const share = Math.min(1, Math.max(0, (until - from) / (to - from)))
+    const day = grid.day[i]!
+    days[day] = (days[day] ?? 0) + uses[a * grid.count + i]! * share
+  }
+  return days
+}
+
+function spentByDay(
+  { stay, now }: StayCase,
+  id: Id,
+  a: number,
+  usual: Model,
+  uses: readonly (UseEntry & LogEntry)[],
+  today: DayNumber,
+): number[] {
+  const zero = dayZero(stay.start)
+  return Array.from({ length: today + 1 }, (_, day) => {
+    const [begins, ends] = [addWallDays(zero, day), addWallDays(zero, day + 1)]
+    const own = uses.filter(({ activity, at }) => activity === id && at >= begins && at < ends)
+    const logged = own.reduce((sum, { n }) => sum + n, 0)
+    const from = begins < stay.start ? stay.start : begins
+    const isCounted = stay.counted.some(
+      (one) => one.activity === id && one.from <= from && (one.until === null || one.until >= ends),
+    )
+    if (isCounted || own.some(({ n }) => n === 0)) return logged
+    const until = now!.at < ends ? now!.at : ends
+    return logged + expectedUntil(usual, a, day, wallDaysBetween(stay.start, until))
+  })
+}
+
+function expectedUntil({ grid, uses }: Model, a: number, day: DayNumber, until: Days): number {
+  let sum = 0
+  for (let i = 0; i < grid.count; i++) {
+    if (grid.day[i] !== day) continue
+    const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
+    sum += uses[a * grid.count + i]! * Math.min(1, Math.max(0, (until - from) / (to - from)))
+  }
+  return sum
+}
+
+function swappedByDay({ stay }: StayCase, id: Id, today: DayNumber): number[] {
+  return Array.from({ length: today + 1 }, (_, day) =>
+    stay.budget.swaps.reduce((sum, swap) => {
+      if (swap.day !== day) return sum
+      return sum + (swap.more === id ? swap.plus : 0) - (swap.less === id ? swap.by : 0)
+    }, 0),
+  )
+}
+
+/** More than one use is not carried over: what was not taken by then is in the tanks, and spread over the days to come. */
+const MOST_CARRIED = 1
+
+/**
+ * Uses that are left today at a factor, >= 0, not rounded: today's allowance and what was carried over, less what was spent.
+ * Never falls with the factor.
+ */
+export function leftToday({ byDay: days, spent, swapped, today }: Allowance, f: Factor): number {
+  // Of days gone by nobody was granted more than usual.
+  const before = Math.min(1, f)
+  let carried = 0
+  for (let day = 0; day < today; day++) {
+    const rest = carried + lineAt(days[day]!, before) + (swapped[day] ?? 0) - (spent[day] ?? 0)
+    carried = Math.min(MOST_CARRIED, Math.max(0, rest))
+  }
+  const granted = days[today] ? lineAt(days[today], f) : 0
+  return Math.max(0, carried + granted + (swapped[today] ?? 0) - (spent[today] ?? 0))
+}
+
+/** Uses of the days after today, up to the goal. */
+export function leftLater({ byDay: days, today }: Allowance, f: Factor): number {
+  return days.slice(today + 1).reduce((sum, line) => sum + lineAt(line, f), 0)
+}
+
+/** The first day after today by which a whole use has added up at a factor; null: none before the goal. */
+export function nextWhole(allowance: Allowance, f: Factor): DayNumber | null {
+  let sum = leftToday(allowance, f) % 1
+  for (let day = allowance.today + 1; day < allowance.byDay.length; day++) {
+    sum += lineAt(allowance.byDay[day]!, f)
+    if (sum >= 1 - WHOLE_HAIR) return day
+  }
+  return null
+}
+/** A hair below a whole use is one. */
+export const WHOLE_HAIR = 1e-6
