@@ -1,0 +1,146 @@
+import { describe, expect, it } from 'vitest'
+import { wallDaysBetween } from '../calendar'
+import { goalOf } from '../budget'
+import { count } from '../count'
+import { blockedBy, canApply } from '../habits'
+import { caseOf, compile, compileChances, type Document, type Run, type StayCase } from '../model'
+import { playTrips, riskTables, samplerOf, tripLuck } from '../risk'
+import { bestSlot, blocks, runAnswer, runCost, usualRuns } from '../schedule'
+import { caseNow, learnStay } from '../underway'
+import { trailerDemo } from '../../../scripts/demo/trailer'
+import { trailerLog } from '../../../scripts/demo/trailerLog'
+import { truckDemo } from '../../../scripts/demo/truck'
+import { vanDemo } from '../../../scripts/demo/van'
+import { nextBest, type NextStep } from './index'
+
+const TRIALS = 400
+const options = { seed: 4, trials: TRIALS, tables: riskTables() }
+
+function whole<T>(steps: Generator<unknown, T>): T {
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}
+const best = (stayCase: StayCase, declined: string[] = []) =>
+  whole(nextBest(stayCase, { ...options, declined }))
+
+/** Reference: the tenth of the counts, sorted, of the same trips. */
+function planOn(stayCase: StayCase): number {
+  const { stay, now } = stayCase
+  const left = wallDaysBetween(now?.at ?? stay.start, stay.leaveAt)
+  const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(2 * left + 4))
+  const model = compile(stayCase, { horizonDays })
+  const sampler = samplerOf(model, compileChances(stayCase, model), { tables: options.tables })
+  const { days } = playTrips(sampler, tripLuck(options.seed, 0, TRIALS))
+  const nth = [...days].sort((a, b) => a - b)[Math.floor(TRIALS * 0.1)]!
+  return Math.min(nth, horizonDays)
+}
+
+/** Reference: each single change tried by hand, and the dearest gain for its bother. */
+function byHand(stayCase: StayCase): { id: string; gain: number; score: number }[] {
+  const { stay, rig, crew, habits, now } = stayCase
+  const goal = goalOf(stay)
+  const left = wallDaysBetween(now?.at ?? stay.start, goal.at)
+  const today = now ? Math.floor(wallDaysBetween(`${stay.start.slice(0, 10)}T05:00`, now.at)) : 0
+  const base = planOn(stayCase)
+  const rows: { id: string; gain: number; score: number }[] = []
+  const put = (id: string, changed: StayCase, cost: number) => {
+    const with_ = planOn(changed)
+    rows.push({ id, gain: with_ - base, score: (Math.min(with_, left) - base) / (0.5 + cost) })
+  }
+  const from = (day: number): [number, number] | null => (day === 0 ? null : [day, 366])
+  for (const habit of habits) {
+    const isOn = stay.habits.some(({ habit: id }) => id === habit.id)
+    if (isOn) {
+      const others = stay.habits.flatMap((on) =>
+        on.habit !== habit.id
+          ? [on]
+          : today === 0
+            ? []
+            : [{ ...on, days: [on.days?.[0] ?? 0, today - 1] as [number, number] }],
+      )
+      put(habit.id, { ...stayCase, stay: { ...stay, habits: others } }, 0)
+      continue
+    }
+    if (blockedBy(habit, rig, stay) || !canApply(habit, rig, crew)) continue
+    const isRival = (id: string) => {
+      const other = habits.find((one) => one.id === id)!
+      return (
+        (habit.group !== null && other.group === habit.group) ||
+        (habit.where !== null && other.where === habit.where)
+      )
+    }
+    const kept = stay.habits.filter(({ habit: id }) => !isRival(id))
+    const on = [...kept, { habit: habit.id, days: from(today), persons: null }]
+    put(
+      habit.id,
+      { ...stayCase, stay: { ...stay, habits: on } },
+      habit.bother.value * Math.max(1, goal.night + 1 - today) * crew.costs.bother.value,
+    )
+  }
+  const spare = Math.max(0, count(compile(stayCase)).days! - base)
+  for (const { usual, when, ...rest } of usualRuns(stayCase)) {
+    if (when !== null || usual === 'go-home') continue
+    const asked: Run = { ...rest, id: 'tried', name: '', place: null, day: today, part: 'midday' }
+    const run = { ...asked, ...bestSlot(stayCase, { ...asked, when }, spare) }
+    const changed = { ...stayCase, stay: { ...stay, runs: [...stay.runs, run] } }
+    const model = compile(changed)
+    const answer = runAnswer(changed, model, count(model), run)
+    if (!answer.troubles.some(blocks)) put(usual, changed, runCost(stayCase, answer).total)
+  }
+  return rows.filter(({ gain }) => gain >= 0.1).sort((a, b) => b.score - a.score)
+}
+
+const nameOf = ({ change }: NextStep) => (change.kind === 'habit' ? change.habit : change.usual)
+
+function underWay(): StayCase {
+  const plan = caseOf(trailerDemo(), 'harrow-ridge')
+  const at = '2027-09-14T15:20'
+  return caseNow(plan, learnStay({ stayCase: plan, log: trailerLog(), earlier: [], at, seed: 1 }))
+}
+
+describe('the next best thing', () => {
+  const first = (document: Document) => caseOf(document, document.stays[0]!.id)
+  const cases: [string, () => StayCase][] = [
+    ['the trailer planned', () => first(trailerDemo())],
+    ['the trailer under way', underWay],
+    ['the van', () => first(vanDemo())],
+    ['the truck', () => first(truckDemo())],
+  ]
+  it.each(cases)('is the best of all single changes tried one by one: %s', (_, make) => {
+    const stayCase = make()
+    const found = best(stayCase)
+    const reference = byHand(stayCase)
+    const left = wallDaysBetween(stayCase.now?.at ?? stayCase.stay.start, goalOf(stayCase.stay).at)
+    if (planOn(stayCase) >= left) {
+      expect(found).toEqual([])
+      return
+    }
+    expect(found.map(nameOf)).toEqual(reference.slice(0, 3).map(({ id }) => id))
+    found.forEach(({ gain }, k) => expect(gain).toBeCloseTo(reference[k]!.gain, 9))
+  })
+
+  it('comes true when it is taken, and is not offered again', () => {
+    const stayCase = underWay()
+    const [step] = best(stayCase)
+    const { stay } = stayCase
+    const taken: StayCase =
+      step!.change.kind === 'run'
+        ? { ...stayCase, stay: { ...stay, runs: [...stay.runs, step!.change.run] } }
+        : { ...stayCase, stay: { ...stay, habits: [...stay.habits, { habit: step!.change.habit, days: [3, 366], persons: null }] } } // prettier-ignore
+    expect(planOn(taken) - planOn(stayCase)).toBeCloseTo(step!.gain, 9)
+    const again = best(taken)
+      .filter(({ change }) => change.kind === 'habit')
+      .map(nameOf)
+    expect(again).not.toContain(nameOf(step!))
+  })
+
+  it('leaves out what was declined, and says nothing where the goal is reached', () => {
+    const stayCase = underWay()
+    const [one, two] = best(stayCase).map(nameOf)
+    expect(best(stayCase, [one!]).map(nameOf)[0]).toBe(two)
+    const near = { ...stayCase, stay: { ...stayCase.stay, budget: { ...stayCase.stay.budget, night: 3 } } }
+    expect(best(near)).toEqual([])
+  })
+})
