@@ -21,7 +21,7 @@ function measured(
 
 /** The family trailer of the demo world: twelve nights at the autumn raptor count on Harrow Ridge. */
 export function trailerDemo(): Document {
-  return demoOf(
+  const document = demoOf(
     {
       id: 'trailer',
       name: 'Family trailer',
@@ -184,4 +184,13 @@ export function trailerDemo(): Document {
       },
     },
   )
+  // What was done in the spring: the fresh system is due on the ridge, the seals are not.
+  const done: Record<string, string> = {
+    sanitize: '2027-03-12T10:00',
+    seals: '2027-04-03T15:00',
+    'lay-up': '2027-06-08T10:00',
+  }
+  for (const chore of document.rigs[0]!.chores) chore.done = done[chore.kind] ?? null
+  document.stays[0]!.budget.night = 5
+  return document
 }

@@ -33,6 +33,7 @@ export function addFile(
     rig: rigIds.get(stay.rig)!,
     crew: crewIds.get(stay.crew)!,
     habits: stay.habits.map((on) => ({ ...on, habit: habitIds.get(on.habit)! })),
+    budget: { ...stay.budget, declined: stay.budget.declined.map((id) => habitIds.get(id) ?? id) },
   }))
   const stayIds = idsFor(base.stays, stays, () => newId('stay'))
   const document = {

@@ -25,6 +25,8 @@ export type EditLabel =
   | 'site'
   | 'card'
   | 'product'
+  | 'budget'
+  | 'chore'
 
 /** A change of the document as a function, so that it can be made again on top of another tab's edit. */
 export interface Edit {

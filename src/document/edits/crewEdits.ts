@@ -21,6 +21,7 @@ export function dropStrangers(stay: Stay, { persons, activities }: Crew): void {
   const isThere = (person: Id) => persons.some(({ id }) => id === person)
   stay.absences = stay.absences.filter(({ person }) => isThere(person))
   stay.guests = stay.guests.filter(({ person }) => isThere(person))
+  stay.budget.apart = stay.budget.apart.filter(({ person }) => isThere(person))
   for (const on of stay.habits) {
     const left = on.persons?.filter(isThere) ?? []
     on.persons = left.length === 0 ? null : left
@@ -45,7 +46,14 @@ export function removeActivity(draft: Document, crewId: Id, activityId: Id): voi
   const crew = crewOf(draft, crewId)
   crew.activities = crew.activities.filter(({ id }) => id !== activityId)
   for (const stay of draft.stays)
-    if (stay.crew === crewId) stay.counted = stay.counted.filter(({ activity }) => activity !== activityId)
+    if (stay.crew === crewId) {
+      stay.counted = stay.counted.filter(({ activity }) => activity !== activityId)
+      stay.budget.apart = stay.budget.apart.filter(({ activity }) => activity !== activityId)
+      stay.budget.swaps = stay.budget.swaps.filter(
+        ({ less, more }) => less !== activityId && more !== activityId,
+      )
+    }
+  crew.saves = crew.saves.filter((id) => id !== activityId)
   for (const person of crew.persons)
     person.rates = person.rates.filter(({ activity }) => activity !== activityId)
   const elsewhere = draft.crews.some(({ activities }) => activities.some(({ id }) => id === activityId))

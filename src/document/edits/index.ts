@@ -44,3 +44,14 @@ export { setCounted, startNow, takeOver } from './logEdits'
 export { addAbsences, setAbsence, setGuest } from './presenceEdits'
 export { setLevel, setModelLevel, setNights, setReading, setStart, setWarmest } from './stayEdits'
 export { addRuns, moveRun, putPlace, removePlace, removeRun, replaceRun, setSide, setSite } from './runEdits'
+export {
+  addSwap,
+  declineAdvice,
+  dropSwaps,
+  hearAllAdvice,
+  setApart,
+  setBudgetConfidence,
+  setGoal,
+  setSaves,
+} from './budgetEdits'
+export { addUsualChores, doneChore, putChore, removeChore, setMediumStock, snoozeChore } from './choreEdits'

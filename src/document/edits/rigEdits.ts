@@ -35,6 +35,7 @@ export function removeContainer(draft: Document, rigId: Id, containerId: Id): vo
   rig.containers = rig.containers.filter(({ id }) => id !== containerId)
   for (const outlet of rig.outlets) leaveOutlet(outlet, containerId)
   if (rig.heater?.supply === containerId) rig.heater = null
+  rig.chores = rig.chores.filter(({ container }) => container !== containerId)
   for (const stay of draft.stays) {
     if (stay.rig !== rigId) continue
     stay.levels = stay.levels.filter(({ container }) => container !== containerId)

@@ -10,4 +10,5 @@ export const FROZEN = [
   { version: 5, schema: '0887b638c6ac24aa', fixture: 'f9360922991681e9' },
   { version: 6, schema: '346d4fe958e140c3', fixture: 'bcf5c2c196611123' },
   { version: 7, schema: '0a4127718e2916be', fixture: 'bdd6e92bdc9a1aec' },
+  { version: 8, schema: 'de13cb74b2a71f71', fixture: '43a3e3cae7db101b' },
 ]

@@ -47,6 +47,8 @@ export const edits = {
     site: 'what stands at the pitch',
     card: 'run card',
     product: 'treatment',
+    budget: 'budget',
+    chore: 'chore',
   },
   undoOf: (what: string) => `Undo: ${what}`,
   redoOf: (what: string) => `Redo: ${what}`,

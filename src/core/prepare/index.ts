@@ -1,0 +1,2 @@
+export { drinkingReserve, preparationOf } from './prepare'
+export type { DrinkingReserve, Preparation } from './prepare'

@@ -1,0 +1,124 @@
+import { dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
+import { ledger, partAt, type Ledger } from '../count'
+import { standing, happened, type LogEntry, type UseEntry } from '../log'
+import { compile, sideOf, type ContainerKind, type Id, type Model, type StayCase } from '../model'
+import type { Days, Litres } from '../quantities'
+import { caseNow, type StayLearned } from '../underway'
+
+/** A stay as it was lived: uses that were logged where they were counted, else expected, with what came on top or was left out. */
+export interface Lived {
+  model: Model
+  ledger: Ledger
+  /** Days from the start to the end. */
+  days: Days
+  /** Person-days: a person there for a whole day is one. */
+  personDays: number
+}
+
+/** @param learned by the end of the stay: litres of a use as this crew's own */
+export function livedOf(
+  stayCase: StayCase,
+  log: readonly LogEntry[],
+  end: WallTime,
+  learned: StayLearned,
+): Lived {
+  const { now: _, ...whole } = caseNow(stayCase, learned)
+  const days = Math.max(wallDaysBetween(stayCase.stay.start, end), 1 / 96)
+  const runs = happened(log, stayCase).filter(({ day, part }) => isBefore(stayCase, end, day, part))
+  const model = compile({ ...whole, stay: { ...whole.stay, runs } }, { horizonDays: days })
+  cutLast(model, days)
+  const uses = standing(log).filter(
+    (entry): entry is UseEntry & LogEntry =>
+      entry.kind === 'use' && entry.stay === stayCase.stay.id && entry.at <= end,
+  )
+  stayCase.crew.activities.forEach(({ id }, a) => putUses(model, a, id, stayCase, uses))
+  return { model, ledger: ledger(model), days, personDays: personDaysOf(model, days) }
+}
+
+const SLOTS = ['morning', 'midday', 'evening', 'night']
+function isBefore({ stay }: StayCase, end: WallTime, day: number, part: string): boolean {
+  const last = dayAndPartOf(stay.start, end)
+  return day < last.day || (day === last.day && SLOTS.indexOf(part) <= last.part)
+}
+
+/** Of the part in which a stay ended only what was lived of it counts. */
+function cutLast({ grid, uses, activities }: Model, days: Days): void {
+  const last = grid.count - 1
+  const share = (days - grid.edges[last]!) / (grid.edges[last + 1]! - grid.edges[last]!)
+  activities.forEach((_, a) => (uses[a * grid.count + last]! *= Math.min(1, Math.max(0, share))))
+}
+
+function putUses(
+  model: Model,
+  a: number,
+  id: Id,
+  { stay }: StayCase,
+  uses: readonly (UseEntry & LogEntry)[],
+): void {
+  const { grid } = model
+  const row = model.uses.subarray(a * grid.count, (a + 1) * grid.count)
+  const own = uses.filter(({ activity }) => activity === id)
+  const counted = stay.counted
+    .filter(({ activity }) => activity === id)
+    .map(({ from, until }) => [
+      wallDaysBetween(model.start, from),
+      until === null ? Infinity : wallDaysBetween(model.start, until),
+    ])
+  for (let i = 0; i < grid.count; i++) {
+    const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
+    const share = counted.reduce(
+      (sum, [begins, ends]) => sum + Math.max(0, Math.min(to, ends!) - Math.max(from, begins!)),
+      0,
+    )
+    row[i]! *= Math.max(0, 1 - share / (to - from))
+  }
+  const at = (entry: UseEntry & LogEntry) =>
+    partAt(model, Math.max(0, wallDaysBetween(model.start, entry.at)))
+  for (const entry of own)
+    if (entry.n === 0) {
+      const day = grid.day[at(entry)]
+      for (let i = 0; i < grid.count; i++) if (grid.day[i] === day) row[i] = 0
+    }
+  for (const entry of own) row[at(entry)]! += entry.n
+}
+
+function personDaysOf({ grid, here }: Model, days: Days): number {
+  let sum = 0
+  for (let i = 0; i < grid.count; i++) {
+    const width = Math.min(days, grid.edges[i + 1]!) - grid.edges[i]!
+    sum += Math.max(0, width) * here.groups[here.group[i]!]!.filter(Boolean).length
+  }
+  return sum
+}
+
+/** L that a stay drew and where they went, and each activity's share of what was drawn. */
+export interface LivedLitres {
+  drawn: Litres
+  gray: Litres
+  toilet: Litres
+  byActivity: { activity: Id; uses: number; drawn: Litres }[]
+}
+
+const TOILET_KINDS: readonly ContainerKind[] = ['black', 'cassette', 'urine']
+
+export function litresOf({ model, ledger: { amounts } }: Pick<Lived, 'model' | 'ledger'>): LivedLitres {
+  const { grid, containers, activities, streams, uses } = model
+  const kindOf = (code: number) => (code >= 0 ? containers[code]!.kind : null)
+  const byActivity = activities.map(({ id }, a) => ({
+    activity: id,
+    uses: uses.subarray(a * grid.count, (a + 1) * grid.count).reduce((sum, n) => sum + n, 0),
+    drawn: 0,
+  }))
+  const all: LivedLitres = { drawn: 0, gray: 0, toilet: 0, byActivity }
+  streams.forEach(({ activity, from, to }, s) => {
+    const litres = amounts.subarray(s * grid.count, (s + 1) * grid.count).reduce((sum, x) => sum + x, 0)
+    const [giver, taker] = [kindOf(from), kindOf(to)]
+    if (giver && sideOf(giver) === 'supply') {
+      all.drawn += litres
+      byActivity[activity]!.drawn += litres
+    }
+    if (taker === 'gray') all.gray += litres
+    if (taker && TOILET_KINDS.includes(taker)) all.toilet += litres
+  })
+  return all
+}
