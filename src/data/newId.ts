@@ -15,6 +15,7 @@ export function newId(
     | 'outlet'
     | 'card'
     | 'product'
+    | 'chore'
     | 'person'
     | 'use'
     | 'habit'

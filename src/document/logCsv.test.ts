@@ -18,6 +18,7 @@ const ALL: LogEntry[] = [
     took: TOOK,
   }),
   entry({ kind: 'dose', at: '2027-09-14T10:00', container: 'black', product: 'mire-ease', amount: 52 }),
+  entry({ kind: 'chore', at: '2027-09-14T11:00', container: 'fresh', chore: 'chore-sanitize' }),
 ]
 const plainText = fc.string({ maxLength: 60 }).filter((text) => !/[<>\p{Cc}]/u.test(text))
 const hostile = fc.constantFrom(

@@ -40,6 +40,7 @@ const FIELD: Partial<Record<Column, string>> = { removed: 'isRemoved', offLevel:
 function detailsOf(entry: LogEntry): string | null {
   if (entry.kind === 'reading') return JSON.stringify(entry.saw)
   if (entry.kind === 'dose') return JSON.stringify({ product: entry.product, amount: entry.amount })
+  if (entry.kind === 'chore' && entry.chore !== undefined) return JSON.stringify({ chore: entry.chore })
   if (entry.kind !== 'run') return null
   const { did, place, took } = entry
   return JSON.stringify({ did, place, took })
@@ -155,6 +156,6 @@ function ofKind(cell: Cell): object {
     case 'end':
       return {}
     default:
-      return { container: orNull(cell('container')) }
+      return { container: orNull(cell('container')), ...((details() as object | null) ?? {}) }
   }
 }

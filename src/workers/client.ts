@@ -7,7 +7,7 @@ const HELLO_MS = 20_000
 const SILENCE_MS = 60_000
 
 /** Jobs of one lane wait for each other; those of different lanes do not. */
-export type LaneName = 'advice' | 'reach' | 'learn' | `risk-${number}`
+export type LaneName = 'advice' | 'reach' | 'learn' | 'today' | `risk-${number}`
 
 export interface JobClient {
   run: <J extends JobName>(

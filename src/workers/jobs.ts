@@ -1,7 +1,10 @@
-import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
+import type { HabitCompany, HabitWorth, NextStep, Swing } from '@/core/advice'
+import type { Budget, SwapOffer } from '@/core/budget'
+import type { LogEntry } from '@/core/log'
 import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
-import type { LearnRequest, StayLearned } from '@/core/underway'
+import type { Review } from '@/core/review'
+import type { LearnRequest, SinceYesterday, StayLearned } from '@/core/underway'
 import type { FlushRange, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */
@@ -35,6 +38,16 @@ export interface Jobs {
   reach: Job<ReachOptions, Reach, ReachSoFar>
   /** What the subject's own log and those of earlier stays teach. */
   learn: Job<Omit<LearnRequest, 'stayCase'>, StayLearned>
+  /** What may be used up to the goal; `guess` is where to look first. */
+  budget: Job<Trips & { log: readonly LogEntry[]; guess: number }, Budget>
+  /** What uses of one activity given up today buy of another, within that budget. */
+  swap: Job<Trips & { log: readonly LogEntry[]; budget: Budget; less: Id; more: Id }, SwapOffer>
+  /** The single changes that help most. */
+  next: Job<Trips & { declined: readonly string[] }, NextStep[]>
+  /** What moved the count since yesterday; the subject is the stay as it is planned. */
+  since: Job<Trips & Omit<LearnRequest, 'stayCase' | 'seed'>, SinceYesterday>
+  /** What a stay came to by `at`; the subject is the stay as it was planned. */
+  review: Job<Omit<LearnRequest, 'stayCase'>, Review>
 }
 
 export type JobName = keyof Jobs

@@ -1,4 +1,5 @@
-import { habitsCompany, habitsWorth, sensitivity } from '@/core/advice'
+import { habitsCompany, habitsWorth, nextBest, sensitivity } from '@/core/advice'
+import { budget, swapOffer } from '@/core/budget'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps } from '@/core/count'
 import { compile, compileChances } from '@/core/model'
@@ -17,7 +18,8 @@ import {
   type Sampler,
 } from '@/core/risk'
 import type { Steps } from '@/core/steps'
-import { learnStay } from '@/core/underway'
+import { reviewOf } from '@/core/review'
+import { learnStay, sinceYesterday } from '@/core/underway'
 import type { Args, JobName, Subject, Work } from './jobs'
 
 /** Trips × parts × activities of one breath of sampling: some twenty milliseconds. */
@@ -69,6 +71,23 @@ export function jobRoom(): Room {
     *learn({ stayCase }, request) {
       yield
       return learnStay({ stayCase, ...request })
+    },
+    *budget({ stayCase }, { log, ...trips }) {
+      yield
+      return budget(stayCase, log, { ...trips, tables })
+    },
+    *swap({ stayCase }, { log, budget: known, less, more, ...trips }) {
+      yield
+      return swapOffer(stayCase, log, known, less, more, { ...trips, tables })
+    },
+    next: ({ stayCase }, { declined, ...trips }) => nextBest(stayCase, { ...trips, declined, tables }),
+    *since({ stayCase }, request) {
+      yield
+      return sinceYesterday({ stayCase, ...request, tables })
+    },
+    *review({ stayCase }, { log, at, ...request }) {
+      yield
+      return reviewOf(stayCase, log, learnStay({ stayCase, log, at, ...request }), at)
     },
   }
 }

@@ -5,6 +5,7 @@ import CampGauges from './CampGauges.vue'
 import CampHabitsRoom from './CampHabitsRoom.vue'
 import CampNights from './CampNights.vue'
 import CampPhase from './CampPhase.vue'
+import CampTodayRoom from './CampTodayRoom.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useNoticeStore } from '@/data/noticeStore'
@@ -33,6 +34,18 @@ const CampHabits = whenNeeded(
 )
 /** One tap logs a use, at the thumb. */
 const LogKeys = whenNeeded(() => import('@/parts/log/LogKeys.vue'), notLoaded)
+/** What is left today and what helps most: worked out once the count stands. */
+const CampToday = whenNeeded(
+  () => nextFrame().then(() => import('./CampToday.vue')),
+  notLoaded,
+  CampTodayRoom,
+)
+const SinceLine = whenNeeded(
+  () => nextFrame().then(() => import('@/parts/today/SinceLine.vue')),
+  () => undefined,
+)
+const CampPrepare = whenNeeded(() => nextFrame().then(() => import('./CampPrepare.vue')), notLoaded)
+const CampOver = whenNeeded(() => nextFrame().then(() => import('./CampOver.vue')), notLoaded)
 const forecast = useForecastStore()
 const underWay = useUnderWayStore()
 const isWide = useMediaQuery('(min-width: 64rem)')
@@ -58,7 +71,10 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
         >
           {{ t.count.why }}
         </button>
-        <template #below><CampNights class="mt-1" /></template>
+        <template #below>
+          <SinceLine v-if="isUnderWay" class="mt-1" />
+          <CampNights class="mt-1" />
+        </template>
       </TheCount>
     </div>
     <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
@@ -67,8 +83,11 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
         class="flex flex-col lg:col-start-2 lg:row-span-2 lg:row-start-1"
         :class="isUnderWay ? 'max-lg:order-2' : ''"
       >
+        <CampOver v-if="underWay.phase === 'over'" class="pt-6" />
+        <CampToday v-if="isUnderWay" class="pt-6" />
         <LogKeys v-if="isUnderWay && isWide" class="pt-6" />
         <CampHabits class="pt-6" />
+        <CampPrepare v-if="underWay.phase === 'planned'" class="pt-6" />
       </div>
       <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" :class="isUnderWay ? 'max-lg:order-1' : ''" />
       <div class="pt-4 max-lg:order-3 lg:col-start-1 lg:row-start-2">

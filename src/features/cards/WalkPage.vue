@@ -11,7 +11,7 @@ import { useHold } from '@/ui/useHold'
 import CardParts from './CardParts.vue'
 import FinishForm from './FinishForm.vue'
 import { firstSentence, useCardWords } from './useCardWords'
-import { useStayAwake } from './useStayAwake'
+import { useStayAwake } from '@/ui/useStayAwake'
 import WalkStep from './WalkStep.vue'
 import WalkTally from './WalkTally.vue'
 

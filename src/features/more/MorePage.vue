@@ -40,6 +40,10 @@ const entries = computed(() => [
       ? t.more.rig(forecast.rig.name, forecast.rig.containers.map(({ name }) => name).join(', '))
       : t.more.noRig,
   },
+  { to: '/budget', name: t.budget.title, answer: t.budget.lead },
+  { to: '/shower', name: t.showerTimer.title, answer: t.showerTimer.lead },
+  { to: '/chores', name: t.chores.title, answer: t.chores.lead },
+  { to: '/review', name: t.review.title, answer: t.review.lead },
   { to: '/cards', name: t.cards.title, answer: t.cards.lead },
   { to: '/guide', name: t.guide.title, answer: t.guide.lead },
   { to: '/guide/schools', name: t.schools.title, answer: own.value },

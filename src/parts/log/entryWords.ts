@@ -5,6 +5,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { stepNames } from '@/parts/levels/stepNames'
 import { dayAndTime, formatFigures, roundedDose } from '@/texts'
+import { choreName } from '@/parts/today/choreName'
 import * as t from '@/texts/t'
 
 /** What an entry says, in a line. */
@@ -75,10 +76,11 @@ export function useEntryWords() {
         return t.phase.started
       case 'end':
         return t.phase.ended
-      default:
-        return [t.log.text.kinds[entry.kind], tankName(entry.container)]
-          .filter((one) => one !== '')
-          .join(', ')
+      default: {
+        const chore = forecast.rig?.chores.find(({ id }) => entry.chore !== undefined && id === entry.chore)
+        const what = chore ? choreName(chore) : tankName(entry.container)
+        return [t.log.text.kinds[entry.kind], what].filter((one) => one !== '').join(', ')
+      }
     }
   }
   return { words, sawWords, tankName, activityName, personName }

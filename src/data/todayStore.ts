@@ -1,0 +1,143 @@
+import { useDebounceFn } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import type { NextStep } from '@/core/advice'
+import type { Budget, SwapOffer } from '@/core/budget'
+import type { LogEntry } from '@/core/log'
+import { caseOf, type Id } from '@/core/model'
+import type { SinceYesterday } from '@/core/underway'
+import { useForecastStore } from './forecastStore'
+import { useJobStore } from './jobStore'
+import { useLogStore } from './logStore'
+import { SEED } from './seed'
+import { useUnderWayStore } from './underWayStore'
+import { useWorkspaceStore } from './workspaceStore'
+
+/** Trips of the first answer, and of the one that confirms it. */
+const FIRST = 2_000
+const CONFIRMED = 10_000
+/** Trips on which single changes, and yesterday, are compared: the same for all, so that fewer will do. */
+const COMPARED = 1_000
+/** A moment for the screen first, ms; and how long nothing must change before what takes longer begins. */
+const SOON_MS = 30
+const QUIET_MS = 350
+const LATER_MS = 900
+
+/** What is asked of today: what may be used, what helps most, and what moved since yesterday; only while somebody looks. */
+export const useTodayStore = defineStore('today', () => {
+  const forecast = useForecastStore()
+  const underWay = useUnderWayStore()
+  const workspace = useWorkspaceStore()
+  const log = useLogStore()
+  const jobs = useJobStore()
+  const budget = shallowRef<Budget | null>(null)
+  /** Whether it is of the stay as it stands. */
+  const isCurrent = ref(false)
+  const next = shallowRef<NextStep[] | null>(null)
+  const isNextCurrent = ref(false)
+  const since = shallowRef<SinceYesterday | null>(null)
+  const hasFailed = ref(false)
+  const watchers = ref(0)
+  let revision = 0
+
+  const uses = computed((): LogEntry[] =>
+    underWay.phase === 'under-way' ? log.entries.filter(({ kind }) => kind === 'use') : [],
+  )
+  const mayAsk = () => watchers.value > 0 && forecast.stayCase !== null && underWay.isReady
+
+  function forget(): void {
+    budget.value = next.value = since.value = null
+  }
+
+  /** One after the other, each left where the stay has changed meanwhile. */
+  async function askBudget(): Promise<void> {
+    const own = (revision += 1)
+    isCurrent.value = isNextCurrent.value = false
+    if (!mayAsk()) return
+    try {
+      await askFor(FIRST, own)
+      if (own === revision) await confirmSoon(own)
+    } catch {
+      if (own === revision) fail()
+    }
+  }
+  function fail(): void {
+    hasFailed.value = true
+    forget()
+  }
+
+  async function askFor(trials: number, own: number): Promise<void> {
+    const subject = jobs.subjectOf(forecast.stayCase!)
+    const args = { seed: SEED, trials, log: uses.value, guess: budget.value?.factor ?? 1 }
+    const found = await jobs.run('today', 'budget', subject, args)
+    if (own !== revision) return
+    budget.value = found
+    isCurrent.value = true
+    hasFailed.value = false
+  }
+  const confirmSoon = useDebounceFn(async (own: number) => {
+    if (own === revision && budget.value && budget.value.trials > 0) await askFor(CONFIRMED, own)
+  }, QUIET_MS)
+
+  /** What helps most, and yesterday: they take longer, and nobody looks at them while something is dragged. */
+  async function askRest(): Promise<void> {
+    const own = revision
+    if (!mayAsk()) return
+    const { stay } = forecast.stayCase!
+    const trips = { seed: SEED, trials: COMPARED }
+    try {
+      const subject = jobs.subjectOf(forecast.stayCase!)
+      const found = await jobs.run('advice', 'next', subject, { ...trips, declined: stay.budget.declined })
+      if (own !== revision) return
+      next.value = found
+      isNextCurrent.value = true
+      const { planCase, at } = underWay
+      if (underWay.phase !== 'under-way' || !planCase || at === null) return
+      const request = { ...trips, log: log.entries, at, earlier: earlier() }
+      const moved = await jobs.run('today', 'since', jobs.subjectOf(planCase), request)
+      if (own === revision) since.value = moved
+    } catch {
+      // The budget is asked anew at the next change, and so are these.
+    }
+  }
+  /** Stays before this one that taught something of it. */
+  function earlier() {
+    const { document } = workspace
+    return log.wanted
+      .filter((id) => id !== forecast.stay?.id && document.stays.some((stay) => stay.id === id))
+      .map((id) => ({ stayCase: caseOf(document, id), log: log.ofStay(id) }))
+      .filter((one) => one.log.length > 0)
+  }
+
+  /** What a swap would buy; null where it cannot be said. */
+  async function swap(less: Id, more: Id): Promise<SwapOffer | null> {
+    if (!mayAsk() || !budget.value) return null
+    const subject = jobs.subjectOf(forecast.stayCase!)
+    const args = { seed: SEED, trials: FIRST, log: uses.value, budget: budget.value, less, more }
+    return jobs.run('today', 'swap', subject, args).catch(() => null)
+  }
+
+  const soon = useDebounceFn(askBudget, SOON_MS)
+  const rest = useDebounceFn(askRest, LATER_MS)
+  watch(() => forecast.stay?.id, forget)
+  watch([() => forecast.stayCase, uses, () => underWay.isReady], () => {
+    revision += 1
+    isCurrent.value = isNextCurrent.value = false
+    void soon()
+    void rest()
+  })
+
+  /** Keeps it current as long as the component that calls it is there. */
+  function follow(): void {
+    onMounted(() => {
+      watchers.value += 1
+      if (budget.value === null || !isCurrent.value) {
+        void soon()
+        void rest()
+      }
+    })
+    onBeforeUnmount(() => void (watchers.value -= 1))
+  }
+
+  return { budget, isCurrent, next, isNextCurrent, since, hasFailed, follow, swap }
+})

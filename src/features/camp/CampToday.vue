@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { useForecastStore } from '@/data/forecastStore'
+import { useTodayStore } from '@/data/todayStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setGoal } from '@/document/edits'
+import BudgetRows from '@/parts/today/BudgetRows.vue'
+import DueChores from '@/parts/today/DueChores.vue'
+import NextBest from '@/parts/today/NextBest.vue'
+import { useBudgetWords } from '@/parts/today/useBudgetWords'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+
+/** Under way: what may be used today, what helps most, and what is due. */
+const forecast = useForecastStore()
+const workspace = useWorkspaceStore()
+const today = useTodayStore()
+const { rows, headline, instead, reachable } = useBudgetWords()
+
+function takeNight(night: number) {
+  const { id } = forecast.stay!
+  workspace.edit('budget', (draft) => setGoal(draft, id, night))
+}
+</script>
+
+<template>
+  <div class="grid gap-y-4" data-testid="today">
+    <section aria-labelledby="left-today">
+      <div class="flex items-baseline justify-between gap-4">
+        <h2 id="left-today" class="text-[0.95rem] font-semibold text-soft" data-testid="budget-head">
+          {{ headline }}
+        </h2>
+        <RouterLink
+          to="/budget"
+          class="-my-3 grid min-h-11 flex-none place-items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
+          >{{ t.budget.link }}</RouterLink
+        >
+      </div>
+      <p
+        v-if="instead"
+        class="mt-1 max-w-[52ch] text-lg leading-snug font-semibold"
+        data-testid="budget-instead"
+      >
+        {{ instead }}
+      </p>
+      <p v-if="reachable" class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {{ t.budget.reaches(reachable.words) }}
+        <AppButton @click="takeNight(reachable.night)">{{ t.budget.take(reachable.words) }}</AppButton>
+      </p>
+      <BudgetRows v-if="rows.length > 0 && instead === null" :rows="rows" :is-behind="!today.isCurrent" />
+    </section>
+    <NextBest />
+    <DueChores />
+  </div>
+</template>

@@ -1,0 +1,3 @@
+<template>
+  <div class="min-h-[21rem]" aria-hidden="true" />
+</template>

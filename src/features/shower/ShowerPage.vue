@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { useIntervalFn, useStorage } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { volumePerUse } from '@/core/model'
+import { flowsOf, readTimer } from '@/core/timer'
+import { useForecastStore } from '@/data/forecastStore'
+import { useLogStore } from '@/data/logStore'
+import { useTimerStore } from '@/data/timerStore'
+import { useTodayStore } from '@/data/todayStore'
+import { useUnderWayStore } from '@/data/underWayStore'
+import { safeStorage } from '@/data/safeStorage'
+import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import PageHead from '@/parts/PageHead.vue'
+import { useAmounts } from '@/parts/useAmounts'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+import AppStepper from '@/ui/AppStepper.vue'
+import { useHold } from '@/ui/useHold'
+import { useStayAwake } from '@/ui/useStayAwake'
+
+/** The whole screen is the button: a wet hand finds it. Litres as they run, against a usual shower and what is left today. */
+const forecast = useForecastStore()
+const underWay = useUnderWayStore()
+const log = useLogStore()
+const timers = useTimerStore()
+const today = useTodayStore()
+const router = useRouter()
+const { volume, factor } = useAmounts()
+today.follow()
+
+const shower = computed(() => forecast.crew?.activities.find(({ kind }) => kind === 'shower') ?? null)
+const known = computed(() => flowsOf(shower.value?.timed ?? null))
+/** L a minute that was set here; 0: the shower's own, or the assumed. Kept with the browser. */
+const own = useStorage('dry-count:shower-flow', 0, safeStorage())
+const flow = computed(() => (own.value > 0 ? own.value : known.value.flow))
+const kept = computed(() => timers.current)
+const isOn = computed(() => kept.value?.timer.state === 'on')
+const person = ref('')
+watch(kept, (now) => (person.value = now?.person ?? person.value), { immediate: true })
+
+const now = ref(Date.now())
+useIntervalFn(() => (now.value = Date.now()), 200)
+const read = computed(() => (kept.value ? readTimer(kept.value.timer, now.value) : null))
+const usual = computed(() => (shower.value ? volumePerUse(shower.value) : 0))
+const share = computed(() => (read.value && usual.value > 0 ? read.value.litres / usual.value : 0))
+const left = computed(() => {
+  const line = today.budget?.lines.find(({ activity }) => activity === shower.value?.id)
+  return line && underWay.phase === 'under-way' && today.budget?.state === 'held' ? line.today : null
+})
+const clock = (seconds: number) =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
+
+function start() {
+  now.value = Date.now()
+  const { trickle, runUp } = known.value
+  timers.begin(shower.value!.id, person.value || null, { flow: flow.value, trickle, runUp }, now.value)
+}
+function turn() {
+  now.value = Date.now()
+  timers.act({ do: isOn.value ? 'pause' : 'on', at: now.value })
+}
+const said = ref('')
+function end() {
+  const one = kept.value
+  if (!one) return
+  const { litres, onSeconds } = readTimer(one.timer, Date.now())
+  timers.discard()
+  if (underWay.phase !== 'under-way') {
+    said.value = t.showerTimer.notBegun
+    return
+  }
+  const rounded = Math.round(litres * 10) / 10
+  const { result } = log.add([
+    {
+      kind: 'use',
+      at: log.at,
+      activity: one.activity,
+      n: 1,
+      person: one.person,
+      litres: rounded,
+      minutes: Math.round((onSeconds / 60) * 100) / 100,
+    },
+  ])
+  said.value = result.ok ? t.showerTimer.logged(shower.value?.name ?? '', volume(rounded)) : t.log.refused
+}
+const surface = ref<HTMLElement | null>(null)
+useHold(surface, () => false, turn)
+const button = ref<HTMLElement | null>(null)
+const { share: held, press } = useHold(button, () => true, end)
+const { isHeld } = useStayAwake(() => kept.value !== null)
+const people = computed(() => [
+  { value: '', label: t.showerTimer.anybody },
+  ...(forecast.crew?.persons ?? []).map(({ id, name }) => ({ value: id, label: name })),
+])
+function choose(id: string) {
+  person.value = id
+  timers.isFor(id === '' ? null : id)
+}
+const STEP = 0.5
+const MOST = 20
+</script>
+
+<template>
+  <div v-if="!kept">
+    <PageHead :title="t.showerTimer.title" :lead="t.showerTimer.lead" />
+    <p
+      v-if="said"
+      class="mt-2 border-l-[6px] border-sage pl-3 text-xl font-semibold"
+      role="status"
+      data-testid="timer-said"
+    >
+      {{ said }}
+    </p>
+    <p v-if="!shower" class="mt-3 text-lg">{{ t.showerTimer.none }}</p>
+    <div v-else class="mt-4 grid max-w-xl gap-5">
+      <p v-if="left !== null" class="text-xl font-semibold" data-testid="showers-left">
+        {{ t.showerTimer.leftToday(left) }}
+      </p>
+      <ChoiceField :label="t.showerTimer.who" :value="person" :options="people" @choose="choose" />
+      <div>
+        <p class="text-[0.92rem] font-semibold text-soft">{{ t.showerTimer.flow }}</p>
+        <AppStepper
+          :value="Math.round(flow / STEP)"
+          :min="1"
+          :max="MOST / STEP"
+          :text="`${factor(flow)}/min`"
+          :fewer="`${t.showerTimer.flow} −`"
+          :more="`${t.showerTimer.flow} +`"
+          @change="own = $event * STEP"
+          >{{ factor(flow) }}/min{{
+            known.isAssumed && own === 0 ? ` (${t.showerTimer.assumed})` : ''
+          }}</AppStepper
+        >
+        <p class="text-[0.95rem] text-soft">{{ t.showerTimer.flowHint }}</p>
+      </div>
+      <button
+        type="button"
+        class="min-h-32 bg-ink text-3xl font-extrabold text-paper"
+        data-testid="timer-start"
+        @click="start"
+      >
+        {{ t.showerTimer.start }}
+      </button>
+      <AppButton kind="quiet" class="justify-self-start" @click="router.back()">{{
+        t.cards.previous
+      }}</AppButton>
+    </div>
+  </div>
+  <div v-else class="flex min-h-dvh flex-col" data-testid="timer">
+    <h1 class="sr-only">{{ t.showerTimer.title }}</h1>
+    <div
+      ref="surface"
+      class="flex grow touch-manipulation flex-col justify-center gap-3 py-8 select-none"
+      data-testid="timer-surface"
+    >
+      <p class="figure text-2xl font-bold" role="status">
+        {{ isOn ? t.showerTimer.on : t.showerTimer.paused }}
+      </p>
+      <p
+        class="figure text-[6.5rem] leading-[0.9] font-extrabold tracking-tight sm:text-[10rem]"
+        data-testid="timer-litres"
+      >
+        {{ volume(Math.round((read?.litres ?? 0) * 10) / 10) }}
+      </p>
+      <div class="relative h-8 border-2 border-ink" aria-hidden="true">
+        <div
+          class="absolute inset-y-0 left-0"
+          :class="share > 1 ? 'hatch-over' : 'hatch-supply'"
+          :style="{ width: `${Math.min(100, share * 66.7)}%` }"
+        />
+        <div class="absolute -inset-y-2 left-[66.7%] border-l-4 border-ink" />
+      </div>
+      <p class="text-xl">
+        {{
+          share > 1
+            ? t.showerTimer.over(volume((read?.litres ?? 0) - usual))
+            : t.showerTimer.usual(volume(usual))
+        }};
+        {{ t.showerTimer.seconds(clock(read?.onSeconds ?? 0), clock(read?.waitedSeconds ?? 0)) }}
+      </p>
+      <button
+        type="button"
+        class="grid min-h-24 place-items-center border-4 border-ink text-2xl font-bold"
+        :class="isOn ? '' : 'bg-ink text-paper'"
+        data-testid="timer-turn"
+        @click="turn"
+      >
+        {{ isOn ? t.showerTimer.pause : t.showerTimer.resume }}
+      </button>
+      <p v-if="left !== null" class="text-lg text-soft">{{ t.showerTimer.leftToday(left) }}</p>
+    </div>
+    <div class="pb-6">
+      <div ref="button">
+        <button
+          type="button"
+          class="relative grid min-h-20 w-full place-items-center overflow-hidden border-2 border-ink text-xl font-bold select-none"
+          data-testid="timer-end"
+          v-on="press"
+        >
+          <span
+            class="absolute inset-y-0 left-0 bg-select"
+            :style="{ width: `${held * 100}%` }"
+            aria-hidden="true"
+          />
+          <span class="relative">{{ t.showerTimer.end }}</span>
+        </button>
+      </div>
+      <div class="mt-2 flex flex-wrap items-center justify-between gap-3">
+        <ChoiceField
+          class="grow"
+          :label="t.showerTimer.who"
+          :value="person"
+          :options="people"
+          @choose="choose"
+        />
+        <AppButton kind="quiet" @click="timers.discard()">{{ t.showerTimer.discard }}</AppButton>
+      </div>
+      <p class="text-[0.95rem] text-soft">{{ isHeld ? t.showerTimer.awake : t.showerTimer.notAwake }}</p>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,122 @@
+import { computed } from 'vue'
+import { addWallDays, dayZero, wallDaysBetween } from '@/core/calendar'
+import type { Budget, BudgetLine } from '@/core/budget'
+import type { Crew, Id, Stay } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useTodayStore } from '@/data/todayStore'
+import { formatDate, formatNumber } from '@/texts'
+import * as t from '@/texts/t'
+
+/** One activity of a budget as it is shown. */
+export interface BudgetRow {
+  id: Id
+  name: string
+  /** Strokes: whole uses left today. */
+  n: number
+  /** In a few words what stands behind them. */
+  side: string
+}
+
+/** The budget of the stay in words; it follows every entry and edit. */
+export function useBudgetWords() {
+  const forecast = useForecastStore()
+  const today = useTodayStore()
+  today.follow()
+  const goal = computed(() => (today.budget ? formatDate(today.budget.until) : ''))
+  const isUnderWay = computed(() => forecast.stayCase?.now !== undefined)
+  const tank = (id: Id | null) => forecast.rig?.containers.find((one) => one.id === id)?.name ?? ''
+  const rows = computed((): BudgetRow[] => {
+    const { budget } = today
+    const { stay, crew } = forecast
+    if (!budget || !stay || !crew || budget.state === 'past' || budget.state === 'short') return []
+    return budget.lines
+      .filter(({ left, later, spent }) => left + later + spent > LEAST)
+      .map((line) =>
+        rowOf(line, budget, { stay, crew, today: forecast.today, isUnderWay: isUnderWay.value }, goal.value),
+      )
+  })
+  const headline = computed(() => {
+    const { budget } = today
+    if (!budget) return today.hasFailed ? t.budget.failed : t.budget.working
+    return isUnderWay.value ? t.budget.left(goal.value) : t.budget.planned(goal.value)
+  })
+  /** What there is to say instead of uses; null: the rows say it. */
+  const instead = computed((): string | null => {
+    const { budget } = today
+    if (!budget) return null
+    if (budget.state === 'past') return t.budget.past
+    if (budget.state === 'nothing') return t.budget.nothing
+    if (budget.state === 'short') return t.budget.short(tank(budget.binds), goal.value)
+    return budget.isFree ? t.budget.free(goal.value) : null
+  })
+  /** The night that saving alone does reach, to be taken with one tap. */
+  const reachable = computed(() => {
+    const { budget } = today
+    const { stay } = forecast
+    if (!budget || !stay || budget.state !== 'short' || budget.reaches === null) return null
+    return { night: budget.reaches, words: nightOf(stay, budget.reaches) }
+  })
+  /** A line for where the section is closed, or stands small. */
+  const short = computed(() => {
+    const { budget } = today
+    if (!budget) return headline.value
+    if (instead.value !== null) return instead.value
+    return rows.value.map(({ n, name }) => `${n} ${name.toLowerCase()}`).join(', ')
+  })
+  return {
+    budget: computed(() => today.budget),
+    goal,
+    rows,
+    headline,
+    instead,
+    reachable,
+    short,
+    tank,
+    isUnderWay,
+  }
+}
+
+/** Less of something than this, all in all, is none. */
+const LEAST = 0.05
+
+/** The morning up to which a budget for a night holds, in words. */
+export function nightOf({ start }: Pick<Stay, 'start'>, night: number): string {
+  return formatDate(addWallDays(dayZero(start), night))
+}
+
+function rowOf(
+  line: BudgetLine,
+  budget: Budget,
+  { stay, crew, today, isUnderWay }: { stay: Stay; crew: Crew; today: number; isUnderWay: boolean },
+  goal: string,
+): BudgetRow {
+  const name = crew.activities.find(({ id }) => id === line.activity)?.name ?? line.activity
+  const row = { id: line.activity, name, n: line.today }
+  if (!isUnderWay) {
+    const all = line.left + line.later
+    const days = Math.max(1, wallDaysBetween(stay.start, budget.until))
+    return { ...row, n: 0, side: `${t.budget.aDay(shown(all / days))}, ${t.budget.inAll(shown(all))}` }
+  }
+  if (line.today === 0) {
+    return { ...row, side: whenNext(line, stay, today, goal) }
+  }
+  const names = line.persons.flatMap(({ person, n }) =>
+    n > 0 ? [t.budget.each(crew.persons.find(({ id }) => id === person)?.name ?? person, n)] : [],
+  )
+  const used = line.spent >= 0.5 ? t.budget.of(shown(line.spent), shown(line.allowed)) : t.budget.notYet
+  return {
+    ...row,
+    side: names.length > 1 || (names.length === 1 && crew.persons.length > 1) ? names.join(', ') : used,
+  }
+}
+
+function whenNext({ next, later }: BudgetLine, stay: Stay, today: number, goal: string): string {
+  if (next === null || later < LEAST) return t.budget.noneBefore(goal)
+  const day = formatDate(addWallDays(dayZero(stay.start), next))
+  return next === today + 1 ? `${t.budget.none}, ${t.budget.nextTomorrow}` : t.budget.notBefore(day)
+}
+
+/** Uses as they are known: whole from ten on, else a tenth. */
+export function shown(uses: number): string {
+  return formatNumber(uses, uses >= 9.95 ? 0 : 1)
+}

@@ -1,0 +1,66 @@
+import { computed } from 'vue'
+import { dayAndPartOf } from '@/core/calendar'
+import type { Cause } from '@/core/underway'
+import { useForecastStore } from '@/data/forecastStore'
+import { useTodayStore } from '@/data/todayStore'
+import { useAmounts } from '@/parts/useAmounts'
+import { dayAndTime, formatDays, formatNumber, formatSigned } from '@/texts'
+import * as t from '@/texts/t'
+
+/** Less than this, days, is nothing to speak of. */
+const LEAST = 0.05
+/** A day this much warmer than the usual one, °C, is a warm day. */
+const WARMER = 3
+const NAMED = 2
+
+/** What moved the count since yesterday, in a line and one by one; null while it is not known. */
+export function useSinceWords() {
+  const today = useTodayStore()
+  const forecast = useForecastStore()
+  const { temperature } = useAmounts()
+
+  function causeWords(cause: Cause): string {
+    if (cause.kind === 'day') {
+      const isWarm = cause.warmest - cause.usual >= WARMER
+      return isWarm ? t.since.cause.hot(temperature(cause.warmest)) : t.since.cause.day
+    }
+    if (cause.kind === 'use') {
+      const name = forecast.crew?.activities.find(({ id }) => id === cause.activity)?.name ?? ''
+      const by = Math.abs(cause.n - cause.expected)
+      const n = formatNumber(by, by < 9.95 ? 1 : 0)
+      return cause.n > cause.expected ? t.since.cause.usesMore(n, name) : t.since.cause.usesLess(n, name)
+    }
+    if (cause.kind === 'levels') return cause.isRead ? t.since.cause.read : t.since.cause.unread
+    return t.since.cause[cause.kind]
+  }
+
+  return computed(() => {
+    const { since } = today
+    const { stay } = forecast
+    if (!since || !stay) return null
+    const isFirst = dayAndPartOf(stay.start, since.at).day === 0 || since.elapsed < 1
+    const words = isFirst ? t.since.sinceStart : t.since
+    const size = formatDays(Math.abs(since.change))
+    const isSame = Math.abs(since.change) < LEAST
+    const change = isSame ? words.same : since.change < 0 ? words.less(size) : words.more(size)
+    const parts = since.parts
+      .filter(({ days }) => Math.abs(days) >= LEAST)
+      .map(({ cause, days }) => ({ words: causeWords(cause), days, text: formatSigned(days) }))
+    const same = parts.filter(({ days }) => days < 0 === since.change < 0)
+    const named = (isSame ? [] : same).slice(0, NAMED).map((part) => part.words)
+    const plan =
+      Math.abs(since.ahead) < LEAST * 2
+        ? t.since.onPlan
+        : since.ahead > 0
+          ? t.since.ahead(formatDays(since.ahead))
+          : t.since.behind(formatDays(-since.ahead))
+    return {
+      change,
+      why: named.join(', '),
+      plan,
+      parts,
+      total: formatSigned(since.change),
+      explained: t.since.explained(formatDays(since.then), dayAndTime(since.from)),
+    }
+  })
+}

@@ -1,0 +1,197 @@
+/** Today: what may be used, what helps most, what moved since yesterday. */
+
+const times = (n: number) => (n === 1 ? 'one' : n === 2 ? 'two' : n === 3 ? 'three' : String(n))
+
+export const budget = {
+  title: 'Budget',
+  lead: 'What may be used, if it is to last to a night of your choice.',
+  left: (goal: string) => `Left today, if it is to last to ${goal}`,
+  planned: (goal: string) => `A day's share, if it is to last to ${goal}`,
+  link: 'Budget',
+  working: 'Working out what is left today…',
+  failed: 'What is left today cannot be worked out here.',
+  none: 'none left today',
+  nextOn: (day: string) => `the next on ${day}`,
+  nextTomorrow: 'the next tomorrow',
+  notBefore: (day: string) => `not before ${day}`,
+  noneBefore: (goal: string) => `none before ${goal}`,
+  of: (spent: string, allowed: string) => `${spent} of ${allowed} used`,
+  notYet: 'none used yet',
+  later: (n: string, goal: string) => `and ${n} more to ${goal}`,
+  aDay: (n: string) => `${n} a day`,
+  inAll: (n: string) => `${n} in all`,
+  each: (name: string, n: number) => `${name} ${n}`,
+  many: (n: number) => `${n} and more`,
+  short: (tank: string, goal: string) =>
+    `Saving showers and washing-up alone does not reach ${goal}: ${tank} is full or empty before.`,
+  reaches: (night: string) => `It does reach ${night}.`,
+  take: (night: string) => `Budget to ${night}`,
+  free: (goal: string) => `Nothing needs saving to ${goal}.`,
+  usual: (goal: string) => `As usual lasts to ${goal}.`,
+  times: (percent: string) => `${percent} of the usual`,
+  more: (percent: string) => `${percent} of the usual, so there is room`,
+  past: 'The night this budget was for has gone by.',
+  nothing: 'There is nothing in this crew’s days that a budget may save.',
+  sure: (hundred: string, asUsual: string) => `Holds in ${hundred} of 100 trips; as usual in ${asUsual}.`,
+  certain: 'By the average: nothing here is uncertain.',
+  binds: (tank: string) => `${tank} is what binds.`,
+  goalTitle: 'To last through',
+  night: 'The night of',
+  lastNight: (day: string) => `${day} (the last)`,
+  confidence: 'How sure',
+  ofStay: (percent: string) => `${percent}, as on Stay`,
+  percent: (n: number) => `${n} of 100 trips`,
+  usesTitle: 'What may be used',
+  swapTitle: 'Swap',
+  swapHint:
+    'Drag one use onto another, or choose two: what one less buys of the other today, at their litres into what binds.',
+  swapLess: 'One less of',
+  swapMore: 'More of',
+  swapAsk: 'What does it buy?',
+  swapBuys: (by: number, less: string, plus: number, more: string) =>
+    `${times(by)} ${less.toLowerCase()} less buys ${times(plus)} ${more.toLowerCase()} more today.`,
+  swapHeld: (tank: string) => `No more than that: ${tank} would not hold.`,
+  swapTake: 'Swap',
+  swapDrop: 'Undo today’s swaps',
+  swapTaken: (by: string, less: string, plus: string, more: string) =>
+    `Swapped today: ${by} ${less.toLowerCase()} for ${plus} ${more.toLowerCase()}.`,
+  swapNo: {
+    'none-left': (less: string) => `There is not enough of ${less.toLowerCase()} left today to give.`,
+    'no-help': (less: string, tank: string) =>
+      `${less} spares nothing of ${tank}, which is what binds: giving it up buys nothing.`,
+    forbidden: (more: string, tank: string) =>
+      `Not one ${more.toLowerCase()} more: ${tank} would not hold to the goal.`,
+  },
+  apartTitle: 'Set somebody apart',
+  apartHint: 'So many a day are theirs whatever the others save; the others share what is left.',
+  apartOff: 'shared',
+  apartNone: 'Nobody is set apart',
+  apartOf: (n: number) => (n === 1 ? 'One share is set apart' : `${n} shares are set apart`),
+  apartDay: (name: string, activity: string) => `${name}, ${activity.toLowerCase()} a day`,
+  savesTitle: 'Of your own: may be saved',
+  keptTitle: 'Kept as it is',
+  kept: (names: string) => `${names}: never rationed.`,
+  keptWhy:
+    'No budget grants less drinking, cooking, washing of hands, teeth, toilet or water for animals. Drink when you are thirsty; wash your hands after the toilet, after a dump and before food.',
+  how: 'Everything that may be saved is done so many times as usual that the tanks just last, on the same trips as the count. What is left today is counted as if it were used at once. What is not logged is spent by the clock.',
+}
+
+export const next = {
+  title: 'The next best thing',
+  none: 'Nothing needs doing today.',
+  working: 'Looking for what helps most…',
+  gain: (days: string) => `+${days} d`,
+  gainWords: (days: string) => `${days} days more to plan on`,
+  atLeast: (days: string) => `at least ${days} days more to plan on`,
+  spares: (tank: string) => `It spares ${tank}, which stops you first.`,
+  thenStops: (tank: string) => `After it ${tank} does.`,
+  reaches: (goal: string) => `With it you reach ${goal}.`,
+  pushes: (tanks: string) => `It brings ${tanks} nearer the limit.`,
+  runOn: (when: string) => `Best on ${when}.`,
+  off: (habit: string) => `Leave off: ${habit}`,
+  doIt: 'Do it',
+  notUs: 'Not us',
+  more: (n: number) => (n === 1 ? 'One more that helps' : `${n} more that help`),
+  declined: (n: number) =>
+    n === 1
+      ? 'One piece of advice is not heard on this stay.'
+      : `${n} pieces of advice are not heard on this stay.`,
+  hearAgain: 'Hear all of it again',
+}
+
+export const since = {
+  less: (days: string) => `${days} less than yesterday said`,
+  more: (days: string) => `${days} more than yesterday said`,
+  same: 'As yesterday said',
+  sinceStart: {
+    less: (days: string) => `${days} less than at the start`,
+    more: (days: string) => `${days} more than at the start`,
+    same: 'As at the start',
+  },
+  ahead: (days: string) => `${days} ahead of the plan`,
+  behind: (days: string) => `${days} behind the plan`,
+  onPlan: 'as planned',
+  and: ' and ',
+  why: 'Why?',
+  title: 'What moved since yesterday',
+  explained: (then: string, from: string) =>
+    `${then} days to plan on at ${from}. A day has gone by; the rest of the difference, put in one by one on the same trips:`,
+  total: 'Together',
+  cause: {
+    hot: (degrees: string) => `a warm day, ${degrees}`,
+    day: 'the day as it was expected',
+    usesMore: (n: string, name: string) => `${n} ${name.toLowerCase()} more than expected`,
+    usesLess: (n: string, name: string) => `${n} ${name.toLowerCase()} less than expected`,
+    runs: 'what was emptied or filled',
+    read: 'what the panel said',
+    unread: 'levels, better known',
+    learned: 'what a use costs, better known',
+    plan: 'what you changed today',
+  },
+}
+
+export const prepare = {
+  title: 'Before you go',
+  answer: (parts: string[]) => parts.join(', '),
+  fill: (tank: string, amount: string) => `Fill ${tank} to ${amount}`,
+  byWeight: 'More would be too heavy for what is recorded of the rig.',
+  fillNear: 'As near the site as you can: water is weight on the road.',
+  dump: (tanks: string) => `Empty ${tanks} at the last stop`,
+  dumpWhy: 'On the day you arrive, and not the day before: an errand day uses the tanks too.',
+  charge: (tank: string, amount: string) => `Put ${amount} into ${tank} as a charge`,
+  chargeWhy: 'Your school’s amount; the treatment goes in with it.',
+  road: (amount: string) => `Keep ${amount} of fresh for the road`,
+  roadWhy: 'So that hands and toilet have water on the way.',
+  reserve: (amount: string) => `Seal ${amount} of drinking water apart`,
+  reserveWhy: (persons: number, days: number, each: string) =>
+    `${persons} people, ${days} days, ${each} a day. It is in no tank and in no count.`,
+  reserveHot: 'Heat included.',
+  tap: 'Fill fresh even though a tap is promised',
+  tapWhy: 'A tap can fail.',
+  toilet: 'Choose the pitch with the toilet in mind',
+  toiletSite: 'This site has toilets: near, but not too near.',
+  toiletNone: 'Privacy, and what the land allows.',
+}
+
+export const came = {
+  title: 'What it came to',
+  nights: (lived: number, planned: number) =>
+    lived === planned ? `${lived} nights, as planned` : `${lived} nights of ${planned} planned`,
+  nearest: (tank: string, percent: string) => `${tank} came nearest, ${percent} of the way to its limit`,
+  reached: (tank: string, day: string) => `${tank} was at its limit on ${day}`,
+  each: (amount: string) => `${amount} drawn per person and day`,
+  link: 'The whole review',
+  working: 'Reckoning what it came to…',
+}
+
+export const showerTimer = {
+  title: 'Shower timer',
+  lead: 'Litres as they run, against what is left.',
+  start: 'Water on',
+  pause: 'Tap anywhere to pause',
+  resume: 'Tap anywhere when the water is on again',
+  on: 'Water on',
+  paused: 'Paused',
+  end: 'Hold to end and log it',
+  seconds: (on: string, waited: string) => `on ${on}, paused ${waited}`,
+  usual: (amount: string) => `a usual one is ${amount}`,
+  over: (amount: string) => `${amount} over a usual one`,
+  leftToday: (n: number) =>
+    n === 1
+      ? 'One shower is left today.'
+      : n === 0
+        ? 'No shower is left today.'
+        : `${n} showers are left today.`,
+  who: 'Who',
+  anybody: 'Nobody in particular',
+  flow: 'Flow',
+  flowHint: 'Litres in a minute with the water on: by a bucket and a watch.',
+  trickle: 'Trickle while paused',
+  assumed: 'assumed',
+  logged: (name: string, amount: string) => `${name} logged: ${amount}.`,
+  discard: 'Throw it away',
+  awake: 'The screen stays on.',
+  notAwake: 'Keep the screen lit yourself: this device does not let the page do it.',
+  none: 'This crew has no shower among its uses.',
+  notBegun: 'The stay is not under way: the timer runs, and nothing is logged.',
+}
