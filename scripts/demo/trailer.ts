@@ -191,6 +191,6 @@ export function trailerDemo(): Document {
     'lay-up': '2027-06-08T10:00',
   }
   for (const chore of document.rigs[0]!.chores) chore.done = done[chore.kind] ?? null
-  document.stays[0]!.budget.night = 5
+  document.stays[0]!.budget.night = 4
   return document
 }

@@ -13,6 +13,7 @@ import { useKeepingStore } from '@/data/keepingStore'
 import { useNoticeStore, type Notice } from '@/data/noticeStore'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
+import { useWaysStore } from '@/data/waysStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { SPACE } from '@/parts/space'
 import { useWhyStore } from '@/parts/why/whyStore'
@@ -35,6 +36,8 @@ const ScreenWords = whenNeeded(
   () => later().then(() => import('@/parts/ScreenWords.vue')),
   () => undefined,
 )
+/** The search and the keys: loaded when they are first opened. */
+const TheWays = whenNeeded(() => import('@/parts/ways/TheWays.vue'), notLoaded)
 const KeepingReminder = whenNeeded(() => import('./KeepingReminder.vue'), notLoaded)
 
 const settings = useSettingsStore()
@@ -50,6 +53,24 @@ watch(
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const jobs = useJobStore()
+const ways = useWaysStore()
+const wasFinding = ref(false)
+watch(
+  () => ways.open,
+  (open) => {
+    if (open) wasFinding.value = true
+  },
+)
+const isField = (target: EventTarget | null) =>
+  target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(target.tagName)
+useEventListener('keydown', (event) => {
+  const { key, ctrlKey, metaKey, altKey } = event
+  const finds = (ctrlKey || metaKey) && !altKey && key.toLowerCase() === 'k'
+  const shows = key === '?' && !ctrlKey && !metaKey && !altKey && !isField(event.target)
+  if ((!finds && !shows) || document.querySelector('[role=dialog]') !== null) return
+  event.preventDefault()
+  ways.open = finds ? 'find' : 'keys'
+})
 const keeping = useKeepingStore()
 const typing = useTypingStore()
 const route = useRoute()
@@ -185,4 +206,5 @@ function toContent() {
     }}</AppButton>
   </AppNotices>
   <WhyDialog v-if="wasAsked" />
+  <TheWays v-if="wasFinding" />
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { Redo2, Undo2 } from '@lucide/vue'
+import { Redo2, Search, Undo2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { APART, NAVIGATION } from './navigation'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTypingStore } from '@/data/typingStore'
+import { useWaysStore } from '@/data/waysStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import CountStrip from '@/parts/count/CountStrip.vue'
 import { useSpace } from '@/parts/space'
@@ -14,6 +15,7 @@ import * as t from '@/texts/t'
 const workspace = useWorkspaceStore()
 const typing = useTypingStore()
 const forecast = useForecastStore()
+const ways = useWaysStore()
 const route = useRoute()
 const { space } = useSpace()
 
@@ -61,8 +63,8 @@ useEventListener('keydown', (event) => {
           <path d="M34 20h10" stroke="var(--oxide)" />
         </svg>
         <span
-          class="figure hidden whitespace-nowrap text-[1.35rem] font-extrabold tracking-tight sm:inline lg:hidden xl:inline"
-          :class="route.path === '/' ? 'max-lg:!inline' : ''"
+          class="figure hidden whitespace-nowrap text-[1.35rem] font-extrabold tracking-tight sm:inline lg:hidden"
+          :class="route.path === '/' ? 'max-lg:!inline xl:!inline' : ''"
           >{{ t.app.name }}</span
         >
       </RouterLink>
@@ -100,6 +102,14 @@ useEventListener('keydown', (event) => {
         <span class="hidden text-[0.95rem] text-soft sm:inline" role="status" data-testid="saved">{{
           savedText
         }}</span>
+        <button
+          class="grid h-11 w-11 place-items-center max-sm:hidden"
+          :aria-label="t.app.find"
+          data-testid="find"
+          @click="ways.open = 'find'"
+        >
+          <Search :size="22" aria-hidden="true" />
+        </button>
         <button
           class="grid h-11 w-11 place-items-center disabled:opacity-35"
           :disabled="workspace.undoLabel === null"

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { wallDaysBetween } from '../calendar'
-import { goalOf } from '../budget'
+import { dayAndPartOf, wallDaysBetween } from '../calendar'
 import { count } from '../count'
 import { blockedBy, canApply } from '../habits'
 import { caseOf, compile, compileChances, type Document, type Run, type StayCase } from '../model'
@@ -40,8 +39,7 @@ function planOn(stayCase: StayCase): number {
 /** Reference: each single change tried by hand, and the dearest gain for its bother. */
 function byHand(stayCase: StayCase): { id: string; gain: number; score: number }[] {
   const { stay, rig, crew, habits, now } = stayCase
-  const goal = goalOf(stay)
-  const left = wallDaysBetween(now?.at ?? stay.start, goal.at)
+  const left = wallDaysBetween(now?.at ?? stay.start, stay.leaveAt)
   const today = now ? Math.floor(wallDaysBetween(`${stay.start.slice(0, 10)}T05:00`, now.at)) : 0
   const base = planOn(stayCase)
   const rows: { id: string; gain: number; score: number }[] = []
@@ -76,7 +74,9 @@ function byHand(stayCase: StayCase): { id: string; gain: number; score: number }
     put(
       habit.id,
       { ...stayCase, stay: { ...stay, habits: on } },
-      habit.bother.value * Math.max(1, goal.night + 1 - today) * crew.costs.bother.value,
+      habit.bother.value *
+        Math.max(1, dayAndPartOf(stay.start, stay.leaveAt).day - today) *
+        crew.costs.bother.value,
     )
   }
   const spare = Math.max(0, count(compile(stayCase)).days! - base)
@@ -112,7 +112,7 @@ describe('the next best thing', () => {
     const stayCase = make()
     const found = best(stayCase)
     const reference = byHand(stayCase)
-    const left = wallDaysBetween(stayCase.now?.at ?? stayCase.stay.start, goalOf(stayCase.stay).at)
+    const left = wallDaysBetween(stayCase.now?.at ?? stayCase.stay.start, stayCase.stay.leaveAt)
     if (planOn(stayCase) >= left) {
       expect(found).toEqual([])
       return
@@ -140,7 +140,9 @@ describe('the next best thing', () => {
     const stayCase = underWay()
     const [one, two] = best(stayCase).map(nameOf)
     expect(best(stayCase, [one!]).map(nameOf)[0]).toBe(two)
-    const near = { ...stayCase, stay: { ...stayCase.stay, budget: { ...stayCase.stay.budget, night: 3 } } }
-    expect(best(near)).toEqual([])
+    const near = { ...stayCase.stay, leaveAt: '2027-09-15T11:00' }
+    expect(best({ ...stayCase, stay: near })).toEqual([])
+    const far = { ...near, budget: { ...near.budget, night: 9 } }
+    expect(best({ ...stayCase, stay: far }).length).toBeGreaterThan(0)
   })
 })

@@ -1,8 +1,8 @@
-import { wallDaysBetween, type DayNumber, type Slot } from '../calendar'
+import { dayAndPartOf, wallDaysBetween, type DayNumber, type Slot, type WallTime } from '../calendar'
 import { goalOf } from '../budget'
 import { count, lastsSteps } from '../count'
 import { blockedBy, canApply, daysPerBother, isOnFrom, switchHabit, todayOf } from '../habits'
-import { compile, type Habit, type Id, type Run, type StayCase } from '../model'
+import { compile, type Habit, type Id, type Run, type Stay, type StayCase } from '../model'
 import type { Days } from '../quantities'
 import { bestSlot, blocks, runAnswer, runCost, usualRuns, type UsualRun } from '../schedule'
 import { whole } from '../steps'
@@ -48,13 +48,13 @@ const LEAST_PUSH = 0.1
 export function* nextBest(stayCase: StayCase, options: NextOptions): Generator<undefined, NextStep[]> {
   const counts = tripCounts(stayCase, options)
   const { stay, now } = stayCase
-  const goalDays = wallDaysBetween(now?.at ?? stay.start, goalOf(stay).at)
+  const goalDays = wallDaysBetween(now?.at ?? stay.start, aimOf(stay))
   const asItStands = counts(stayCase)
   if (goalDays <= 0 || asItStands.planOn >= goalDays) return []
   const base = whole(lastsSteps(stayCase))
   const spare = Math.max(0, asItStands.days - asItStands.planOn)
   const declined = new Set(options.declined ?? [])
-  const tried: (NextStep & { score: number })[] = []
+  const tried: { step: NextStep; score: number }[] = []
   for (const { changed, change, cost } of changesOf(stayCase, spare)) {
     yield
     if (declined.has(change.kind === 'habit' ? change.habit : change.usual)) continue
@@ -66,7 +66,7 @@ export function* nextBest(stayCase: StayCase, options: NextOptions): Generator<u
     const stopperOf = ({ days, model }: typeof then) => (days === null ? null : count(model).stopper)
     const shorter = (c: number) =>
       (base.containers[c] ?? Infinity) - (then.containers[c] ?? Infinity) >= LEAST_PUSH
-    tried.push({
+    const step: NextStep = {
       change,
       gain,
       atLeast: isBeyond,
@@ -75,13 +75,19 @@ export function* nextBest(stayCase: StayCase, options: NextOptions): Generator<u
       stops: stopperOf(base),
       thenStops: stopperOf(then),
       pushes: base.model.containers.filter((_, c) => shorter(c)).map(({ id }) => id),
-      score: daysPerBother(needed, cost),
-    })
+    }
+    tried.push({ step, score: daysPerBother(needed, cost) })
   }
   return tried
-    .sort((a, b) => b.score - a.score || b.gain - a.gain)
+    .sort((a, b) => b.score - a.score || b.step.gain - a.step.gain)
     .slice(0, MOST)
-    .map(({ score: _, ...step }) => step)
+    .map(({ step }) => step)
+}
+
+/** Until when it is to last: the stay's end, or the night of its budget where that is later. */
+export function aimOf(stay: Stay): WallTime {
+  const { at } = goalOf(stay)
+  return at > stay.leaveAt ? at : stay.leaveAt
 }
 
 /** Every single change there is. @param spare days by which a run is to come before the average stop */
@@ -91,7 +97,7 @@ function* changesOf(
 ): Generator<{ change: NextChange; changed: StayCase; cost: number }> {
   const { stay, rig, crew, habits } = stayCase
   const today = todayOf(stayCase)
-  const days = Math.max(1, goalOf(stay).night + 1 - today)
+  const days = Math.max(1, dayAndPartOf(stay.start, aimOf(stay)).day - today)
   const bother = (habit: Habit) => habit.bother.value * days * crew.costs.bother.value
   for (const habit of habits) {
     const on = isOnFrom(stay.habits, habit.id, today)

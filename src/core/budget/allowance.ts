@@ -1,7 +1,7 @@
 import { addWallDays, dayZero, wallDaysBetween, type DayNumber, type WallTime } from '../calendar'
 import { todayOf } from '../habits'
 import { standing, type LogEntry, type UseEntry } from '../log'
-import { compile, type Activity, type Id, type Model, type StayCase } from '../model'
+import { compile, fromItsStart, type Activity, type Id, type Model, type StayCase } from '../model'
 import type { Days, Factor } from '../quantities'
 import { apartAsTheyWant, grantedFrom } from './rates'
 
@@ -35,7 +35,7 @@ export function allowances(
   log: readonly LogEntry[],
 ): Allowance[] {
   const { stay, now } = stayCase
-  const { now: _, ...whole } = stayCase
+  const whole = fromItsStart(stayCase)
   const horizonDays = Math.max(0.25, wallDaysBetween(stay.start, until))
   const [none, one] = [0, 1].map((f) =>
     compile(grantedFrom(apartAsTheyWant(whole, saved), saved, f, 0), { horizonDays }),

@@ -12,7 +12,14 @@ import { partedBySaving } from './saved'
 export type SwapOffer =
   | { state: 'offered'; swap: Swap; binds: Id; held: Id | null }
   /** `none-left`: there are not enough of it. `no-help`: it spares nothing that binds. `forbidden`: another container would fail. */
-  | { state: 'none-left' | 'no-help' | 'forbidden'; swap: null; binds: Id | null; held: Id | null }
+  | {
+      state: 'none-left' | 'no-help' | 'forbidden'
+      swap: null
+      /** How many uses a whole one of the other takes. */
+      by: number
+      binds: Id | null
+      held: Id | null
+    }
 
 /** Nobody wants more of anything in a day. */
 const MOST_PLUS = 30
@@ -32,17 +39,18 @@ export function swapOffer(
   options: BudgetOptions,
 ): SwapOffer {
   const [from, to] = [less, more].map((id) => lines.find(({ activity }) => activity === id))
-  const none = (state: 'none-left' | 'no-help' | 'forbidden', held: Id | null = null): SwapOffer => ({
+  const none = (state: 'none-left' | 'no-help' | 'forbidden', by = 1, held: Id | null = null): SwapOffer => ({
     state,
     swap: null,
+    by,
     binds,
     held,
   })
-  if (!from || !to || less === more || from.today < 1) return none('none-left')
+  if (!from || !to || less === more) return none('none-left')
   if (binds === null || from.cost <= 0) return none('no-help')
   const perUse = to.cost > 0 ? from.cost / to.cost : MOST_PLUS
   const by = Math.max(1, Math.ceil(1 / perUse - 1e-9))
-  if (by > from.today) return none('none-left')
+  if (by > from.today) return none('none-left', by)
   const { saved } = partedBySaving(stayCase.crew)
   const goal = goalOf(stayCase.stay)
   const day = todayOf(stayCase)
@@ -63,7 +71,7 @@ export function swapOffer(
     if (tried.held.chance >= needed) return { state: 'offered', swap: tried.swap, binds, held: limiting }
     limiting = tried.held.failing.find(({ container }) => container !== binds)?.container ?? binds
   }
-  return none('forbidden', limiting)
+  return none('forbidden', by, limiting)
 }
 
 /** Large numbers fall faster: a look at each would take long. */

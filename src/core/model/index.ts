@@ -108,7 +108,7 @@ export type { Site } from './site'
 export { stepBlocked } from './stepBlocked'
 export type { Blocked } from './stepBlocked'
 export { LEVEL_ERRORS, isAwayOn, warmestOf } from './stay'
-export { caseOf } from './stayCase'
+export { caseOf, fromItsStart } from './stayCase'
 export type { StayCase } from './stayCase'
 export type {
   Absence,

@@ -20,6 +20,11 @@ export interface StayCase {
   now?: Now
 }
 
+/** The same from its start: what is known of a stay under way left aside. */
+export function fromItsStart({ stay, rig, crew, habits }: StayCase): StayCase {
+  return { stay, rig, crew, habits }
+}
+
 /**
  * A stay with what it refers to, the document's own objects.
  * @throws RangeError where a reference of the stay does not resolve: a broken contract, not a user's mistake

@@ -10,7 +10,7 @@ it('fills as the payload allows, charges black, and keeps a drinking reserve apa
   const found = preparationOf(stayCase)
   // 780 − 455 = 325 kg, less 3 L of gray and 8 of black at 0.998 kg.
   expect(found.fill).toEqual([
-    { container: 'fresh', litres: expect.closeTo(325 / 0.998 - 11, 6), byWeight: true },
+    { container: 'fresh', litres: expect.closeTo(325 / 0.998 - 11, 6) as number, byWeight: true },
   ])
   expect(found.charge).toEqual([{ container: 'black', litres: 6 }])
   expect(found.empty).toEqual(['gray', 'black'])
@@ -28,7 +28,10 @@ it('keeps more of it in heat, and no more days than the stay has', () => {
     stay: { ...stayCase.stay, weather: { ...stayCase.stay.weather, usual: owned(35) } },
   }
   // Ten degrees above: two steps of 0.4 L.
-  expect(preparationOf(hot).reserve).toMatchObject({ heat: 0.8, litres: expect.closeTo(3 * 3 * 3.8, 9) })
+  expect(preparationOf(hot).reserve).toMatchObject({
+    heat: 0.8,
+    litres: expect.closeTo(3 * 3 * 3.8, 9) as number,
+  })
   const short = { ...hot, stay: { ...hot.stay, leaveAt: '2027-09-12T11:00' } }
   expect(preparationOf(short).reserve.days).toBe(2)
 })

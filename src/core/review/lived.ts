@@ -1,7 +1,15 @@
 import { dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt, type Ledger } from '../count'
 import { standing, happened, type LogEntry, type UseEntry } from '../log'
-import { compile, sideOf, type ContainerKind, type Id, type Model, type StayCase } from '../model'
+import {
+  compile,
+  fromItsStart,
+  sideOf,
+  type ContainerKind,
+  type Id,
+  type Model,
+  type StayCase,
+} from '../model'
 import type { Days, Litres } from '../quantities'
 import { caseNow, type StayLearned } from '../underway'
 
@@ -22,7 +30,7 @@ export function livedOf(
   end: WallTime,
   learned: StayLearned,
 ): Lived {
-  const { now: _, ...whole } = caseNow(stayCase, learned)
+  const whole = fromItsStart(caseNow(stayCase, learned))
   const days = Math.max(wallDaysBetween(stayCase.stay.start, end), 1 / 96)
   const runs = happened(log, stayCase).filter(({ day, part }) => isBefore(stayCase, end, day, part))
   const model = compile({ ...whole, stay: { ...whole.stay, runs } }, { horizonDays: days })

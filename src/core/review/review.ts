@@ -2,7 +2,7 @@ import { addWallDays, nightsBetween, wallDaysBetween, type WallTime } from '../c
 import { count } from '../count'
 import { CONTRADICTS, LEARNED, type Range, type Track } from '../learn'
 import { standing, type LogEntry, type RunEntry, type RunTook } from '../log'
-import { compile, sideOf, type Id, type Model, type StayCase } from '../model'
+import { compile, fromItsStart, sideOf, type Id, type Model, type StayCase } from '../model'
 import type { Amount, Days, Litres, Share } from '../quantities'
 import type { StayLearned } from '../underway'
 import { litresOf, livedOf, type LivedLitres } from './lived'
@@ -60,7 +60,7 @@ export function reviewOf(
   end: WallTime,
 ): Review {
   const { stay } = plan
-  const { now: _, ...planned } = plan
+  const planned = fromItsStart(plan)
   const dry = count(compile({ ...planned, stay: { ...stay, runs: [] } }))
   const lived = livedOf(planned, log, end, learned)
   const runs = runsOf(log, lived)

@@ -10,7 +10,7 @@ it('by hand: a minute and a half on, two paused, half a minute on again', () => 
   const on = timed(paused, { do: 'on', at: 211_000 })
   const read = readTimer(on, 241_000)
   // 2 min × 6 + 2 min × 0.3 + 1.5
-  expect(read).toEqual({ onSeconds: 120, waitedSeconds: 120, litres: expect.closeTo(14.1, 9) })
+  expect(read).toEqual({ onSeconds: 120, waitedSeconds: 120, litres: expect.closeTo(14.1, 9) as number })
   const ended = timed(on, { do: 'end', at: 241_000 })
   expect(readTimer(ended, 999_000)).toEqual(read)
   expect(timed(ended, { do: 'on', at: 300_000 })).toBe(ended)

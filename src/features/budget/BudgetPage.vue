@@ -90,48 +90,49 @@ const apart = computed(() => {
   <NoStay v-if="!forecast.stay || !forecast.crew" :title="t.budget.title" />
   <div v-else>
     <PageHead :title="t.budget.title" :lead="t.budget.lead" />
-    <div class="grid max-w-3xl gap-4 pt-2 sm:grid-cols-2">
-      <ChoiceField
-        :label="`${t.budget.goalTitle}: ${t.budget.night.toLowerCase()}`"
-        :value="night"
-        :options="nights"
-        @choose="chooseNight"
-      />
-      <ChoiceField :label="t.budget.confidence" :value="sure" :options="sures" @choose="chooseSure" />
-    </div>
-    <section class="mt-5" aria-labelledby="uses-left">
-      <h2 id="uses-left" class="text-2xl leading-tight font-bold" data-testid="budget-head">
-        {{ headline }}
-      </h2>
-      <p v-if="factor" class="figure text-xl font-semibold" data-testid="budget-factor">{{ factor }}.</p>
-      <p v-if="instead" class="max-w-[60ch] text-lg font-semibold" data-testid="budget-instead">
-        {{ instead }}
-      </p>
-      <p v-if="reachable" class="mt-1 flex flex-wrap items-center gap-4">
-        {{ t.budget.reaches(reachable.words) }}
-        <AppButton @click="chooseNight(String(reachable.night))">{{
-          t.budget.take(reachable.words)
-        }}</AppButton>
-      </p>
-      <p v-if="stands" class="mt-1 text-soft" data-testid="budget-sure">{{ stands }}</p>
-      <BudgetSwap
-        v-if="rows.length > 0"
-        class="mt-2 max-w-3xl"
-        :rows="rows"
-        :is-behind="!today.isCurrent"
-        :may-swap="isUnderWay && rows.length > 1"
-      />
-    </section>
-    <div class="mt-4 max-w-4xl">
-      <section class="border-b border-line py-3" aria-labelledby="kept" data-testid="budget-kept">
-        <h2 id="kept" class="text-xl font-bold">{{ t.budget.keptTitle }}</h2>
-        <p class="font-semibold">{{ kept }}</p>
-        <p class="max-w-[68ch] text-[0.95rem] text-soft">{{ t.budget.keptWhy }}</p>
+    <div class="grid gap-x-14 pt-3 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
+      <section aria-labelledby="uses-left">
+        <h2 id="uses-left" class="text-2xl leading-tight font-bold" data-testid="budget-head">
+          {{ headline }}
+        </h2>
+        <p v-if="factor" class="figure text-xl font-semibold" data-testid="budget-factor">{{ factor }}.</p>
+        <p v-if="instead" class="max-w-[60ch] text-lg font-semibold" data-testid="budget-instead">
+          {{ instead }}
+        </p>
+        <p v-if="reachable" class="mt-1 flex flex-wrap items-center gap-4">
+          {{ t.budget.reaches(reachable.words) }}
+          <AppButton @click="chooseNight(String(reachable.night))">{{
+            t.budget.take(reachable.words)
+          }}</AppButton>
+        </p>
+        <p v-if="stands" class="mt-1 text-soft" data-testid="budget-sure">{{ stands }}</p>
+        <BudgetSwap
+          v-if="rows.length > 0"
+          class="mt-2"
+          :rows="rows"
+          :is-behind="!today.isCurrent"
+          :may-swap="isUnderWay && rows.length > 1"
+        />
       </section>
-      <FoldSection id="apart" :title="t.budget.apartTitle" :answer="apart">
-        <BudgetApart :stay="forecast.stay" :crew="forecast.crew" />
-      </FoldSection>
-      <p class="max-w-[68ch] py-3 text-[0.95rem] text-soft">{{ t.budget.how }}</p>
+      <div class="max-lg:mt-5">
+        <div class="grid gap-4 sm:grid-cols-2 lg:grid-cols-1">
+          <ChoiceField :label="t.budget.goalTitle" :value="night" :options="nights" @choose="chooseNight" />
+          <ChoiceField :label="t.budget.confidence" :value="sure" :options="sures" @choose="chooseSure" />
+        </div>
+        <section
+          class="mt-4 border-t border-b border-line py-3"
+          aria-labelledby="kept"
+          data-testid="budget-kept"
+        >
+          <h2 id="kept" class="text-xl font-bold">{{ t.budget.keptTitle }}</h2>
+          <p class="font-semibold">{{ kept }}</p>
+          <p class="max-w-[68ch] text-[0.95rem] text-soft">{{ t.budget.keptWhy }}</p>
+        </section>
+        <FoldSection id="apart" :title="t.budget.apartTitle" :answer="apart">
+          <BudgetApart :stay="forecast.stay" :crew="forecast.crew" />
+        </FoldSection>
+        <p class="max-w-[68ch] py-3 text-[0.95rem] text-soft">{{ t.budget.how }}</p>
+      </div>
     </div>
   </div>
 </template>

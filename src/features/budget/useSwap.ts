@@ -64,7 +64,7 @@ export function useSwap() {
       const held = found.held ? ` ${t.budget.swapHeld(tankOf(found.held))}` : ''
       return t.budget.swapBuys(by, from, plus, to) + held
     }
-    if (found.state === 'none-left') return t.budget.swapNo['none-left'](from)
+    if (found.state === 'none-left') return t.budget.swapNo['none-left'](found.by, from, to)
     return found.state === 'no-help'
       ? t.budget.swapNo['no-help'](from, tankOf(found.binds))
       : t.budget.swapNo.forbidden(to, tankOf(found.held))

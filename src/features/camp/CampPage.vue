@@ -62,6 +62,7 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
   <div v-else>
     <h1 class="sr-only">{{ t.camp.title }}</h1>
     <CampPhase class="border-b border-line pt-1" />
+    <CampOver v-if="underWay.phase === 'over'" class="border-b border-line py-4" />
     <div class="border-b border-line pt-4 pb-4">
       <TheCount v-if="words" :words="words" :risk="risk"
         ><button
@@ -83,7 +84,6 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
         class="flex flex-col lg:col-start-2 lg:row-span-2 lg:row-start-1"
         :class="isUnderWay ? 'max-lg:order-2' : ''"
       >
-        <CampOver v-if="underWay.phase === 'over'" class="pt-6" />
         <CampToday v-if="isUnderWay" class="pt-6" />
         <LogKeys v-if="isUnderWay && isWide" class="pt-6" />
         <CampHabits class="pt-6" />

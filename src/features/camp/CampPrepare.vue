@@ -43,13 +43,11 @@ const items = computed(() => {
 const answer = computed(() => {
   if (!found.value) return null
   const { fill, charge, reserve } = found.value
-  return t.prepare.answer([
-    ...fill.slice(0, 1).map((one) => t.prepare.fill(tank(one.container), litres(one.litres))),
-    ...charge
-      .slice(0, 1)
-      .map((one) => t.prepare.charge(tank(one.container), volume(one.litres)).toLowerCase()),
-    t.prepare.reserve(litres(reserve.litres)).toLowerCase(),
-  ])
+  return [
+    ...fill.slice(0, 1).map((one) => t.prepare.short.fill(tank(one.container), litres(one.litres))),
+    ...charge.slice(0, 1).map((one) => t.prepare.short.charge(volume(one.litres))),
+    t.prepare.short.reserve(litres(reserve.litres)),
+  ].join(', ')
 })
 </script>
 

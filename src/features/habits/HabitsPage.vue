@@ -104,6 +104,7 @@ const addCatalogue = () =>
         id="habits-others"
         :title="t.habits.others"
         :answer="namesOf(others)"
+        :places="others.map(({ habit }) => `habit-${habit.id}`)"
       >
         <ul class="grid gap-x-12 lg:grid-cols-2">
           <FreeHabit
@@ -120,6 +121,7 @@ const addCatalogue = () =>
         id="habits-blocked"
         :title="t.habits.needs"
         :answer="namesOf(blocked)"
+        :places="blocked.map(({ habit }) => `habit-${habit.id}`)"
       >
         <ul class="grid gap-x-12 lg:grid-cols-2">
           <BlockedHabit v-for="row in blocked" :key="row.habit.id" :row="row" />

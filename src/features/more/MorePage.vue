@@ -1,19 +1,33 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { Search } from '@lucide/vue'
+import { computed, onMounted } from 'vue'
 import { SCHOOLS, type School } from '@/core/model'
 import { UNIT_SYSTEMS, systemOf } from '@/core/quantities'
+import { useChoreStore } from '@/data/choreStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
+import { useWaysStore } from '@/data/waysStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import PageHead from '@/parts/PageHead.vue'
+import { choreName } from '@/parts/today/choreName'
 import { useSpace } from '@/parts/space'
 import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
 
 /** What does not fit at the thumb, each with its answer in a line. */
 const settings = useSettingsStore()
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const { space } = useSpace()
+const ways = useWaysStore()
+const chores = useChoreStore()
+onMounted(() => {
+  chores.follow()
+})
+const choreAnswer = computed(() => {
+  const next = chores.states.find(({ isDue, on }) => !isDue && on !== null)
+  return t.chores.answer(chores.due.length, next ? choreName(next.chore) : null)
+})
 
 const units = computed(() => {
   const system = systemOf(settings.units)
@@ -42,7 +56,7 @@ const entries = computed(() => [
   },
   { to: '/budget', name: t.budget.title, answer: t.budget.lead },
   { to: '/shower', name: t.showerTimer.title, answer: t.showerTimer.lead },
-  { to: '/chores', name: t.chores.title, answer: t.chores.lead },
+  { to: '/chores', name: t.chores.title, answer: choreAnswer.value },
   { to: '/review', name: t.review.title, answer: t.review.lead },
   { to: '/cards', name: t.cards.title, answer: t.cards.lead },
   { to: '/guide', name: t.guide.title, answer: t.guide.lead },
@@ -63,6 +77,12 @@ const entries = computed(() => [
 
 <template>
   <PageHead :title="t.app.nav.more" />
+  <div class="flex flex-wrap gap-3 py-2">
+    <AppButton kind="primary" data-testid="more-find" @click="ways.open = 'find'">
+      <Search :size="20" aria-hidden="true" />{{ t.ways.find }}
+    </AppButton>
+    <AppButton data-testid="more-keys" @click="ways.open = 'keys'">{{ t.ways.keysTitle }}</AppButton>
+  </div>
   <ul class="max-w-2xl">
     <li v-for="entry in entries" :key="entry.to" class="border-b border-line">
       <RouterLink :to="entry.to" class="block min-h-14 py-3">

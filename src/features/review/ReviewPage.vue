@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { seasonOf } from '@/core/review'
@@ -35,6 +36,7 @@ const wordsOf = useReviewWords()
 const route = useRoute()
 const router = useRouter()
 const { volume } = useAmounts()
+const isWide = useMediaQuery('(min-width: 64rem)')
 const isPaper = computed(() => route.name === 'print-review')
 
 const chosen = ref<string | null>(null)
@@ -191,7 +193,7 @@ const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
             <figcaption class="sr-only">{{ words.most }}</figcaption>
           </figure>
         </div>
-        <component :is="isPaper ? 'div' : 'details'" class="self-start">
+        <component :is="isPaper ? 'div' : 'details'" class="self-start" :open="isWide">
           <summary v-if="!isPaper" class="min-h-11 cursor-pointer py-2.5 font-semibold text-soft">
             {{ t.review.table }}
           </summary>

@@ -17,7 +17,7 @@ export function useReviewWords() {
     const unit = (id: string) => (tankOf(id) ? unitOf(tankOf(id)!.kind) : 'L')
     const use = (id: string) => crew.activities.find((one) => one.id === id)?.name ?? id
     const { lived, nearest, readings } = review
-    const each = (litres: number) => volume(perPersonDay(litres, lived.personDays))
+    const each = (litres: number) => gauge(perPersonDay(litres, lived.personDays), 'L')
     const { drawn, gray, toilet, byActivity } = lived.litres
     const byUse = byActivity
       .filter((one) => one.drawn > 0.05)
@@ -26,7 +26,7 @@ export function useReviewWords() {
         id: one.activity,
         name: use(one.activity),
         uses: formatNumber(one.uses, one.uses < 9.95 ? 1 : 0),
-        drawn: volume(one.drawn),
+        drawn: gauge(one.drawn, 'L'),
         litres: one.drawn,
         share: drawn > 0 ? one.drawn / drawn : 0,
       }))
@@ -54,7 +54,7 @@ export function useReviewWords() {
       ])
       return {
         id: run.entry,
-        title: t.review.run(run.name || t.log.done.title, dayAndTime(run.at)),
+        title: t.review.run(run.name || t.review.aRun, dayAndTime(run.at)),
         words: [...did, words, ...rinses].filter((one) => one !== '').join('; '),
       }
     }
@@ -101,12 +101,12 @@ export function useReviewWords() {
         t.review.learned(use(activity), volume(before.median), volume(after.median)),
       ),
       runs: review.runs.map(runWords),
-      cost: t.review.cost(
-        cost.dumps,
-        formatNumber(cost.minutes, 0),
-        formatWay(cost.kilometres, settings.units),
-        formatNumber(cost.fee),
-      ),
+      cost: [
+        t.review.dumps(cost.dumps),
+        ...(cost.minutes > 0 ? [t.review.minutes(formatNumber(cost.minutes, 0))] : []),
+        ...(cost.kilometres > 0 ? [formatWay(cost.kilometres, settings.units)] : []),
+        ...(cost.fee > 0 ? [t.review.fees(formatNumber(cost.fee))] : []),
+      ].join(', '),
     }
   }
 }

@@ -48,6 +48,19 @@ const left = computed(() => {
   const line = today.budget?.lines.find(({ activity }) => activity === shower.value?.id)
   return line && underWay.phase === 'under-way' && today.budget?.state === 'held' ? line.today : null
 })
+/** L of showers that today's budget has left, whole uses or not. */
+const inBudget = computed(() => {
+  const line = today.budget?.lines.find(({ activity }) => activity === shower.value?.id)
+  return line && left.value !== null && !today.budget?.isFree ? line.left * usual.value : null
+})
+const budgetWords = computed(() => {
+  if (inBudget.value === null) return null
+  const over = (read.value?.litres ?? 0) - inBudget.value
+  return over > 0
+    ? t.showerTimer.overBudget(volume(round(over)))
+    : t.showerTimer.budget(volume(round(inBudget.value)))
+})
+const round = (litres: number) => Math.round(litres * 10) / 10
 const clock = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
 
@@ -70,7 +83,7 @@ function end() {
     said.value = t.showerTimer.notBegun
     return
   }
-  const rounded = Math.round(litres * 10) / 10
+  const rounded = round(litres)
   const { result } = log.add([
     {
       kind: 'use',
@@ -161,7 +174,7 @@ const MOST = 20
         class="figure text-[6.5rem] leading-[0.9] font-extrabold tracking-tight sm:text-[10rem]"
         data-testid="timer-litres"
       >
-        {{ volume(Math.round((read?.litres ?? 0) * 10) / 10) }}
+        {{ volume(round(read?.litres ?? 0)) }}
       </p>
       <div class="relative h-8 border-2 border-ink" aria-hidden="true">
         <div
@@ -174,7 +187,7 @@ const MOST = 20
       <p class="text-xl">
         {{
           share > 1
-            ? t.showerTimer.over(volume((read?.litres ?? 0) - usual))
+            ? t.showerTimer.over(volume(round((read?.litres ?? 0) - usual)))
             : t.showerTimer.usual(volume(usual))
         }};
         {{ t.showerTimer.seconds(clock(read?.onSeconds ?? 0), clock(read?.waitedSeconds ?? 0)) }}
@@ -188,7 +201,7 @@ const MOST = 20
       >
         {{ isOn ? t.showerTimer.pause : t.showerTimer.resume }}
       </button>
-      <p v-if="left !== null" class="text-lg text-soft">{{ t.showerTimer.leftToday(left) }}</p>
+      <p v-if="budgetWords" class="text-lg font-semibold" data-testid="timer-budget">{{ budgetWords }}</p>
     </div>
     <div class="pb-6">
       <div ref="button">

@@ -42,6 +42,7 @@ const limits = computed(() => {
 
 <template>
   <li
+    :data-anchor="`habit-${habit.id}`"
     class="grid grid-cols-[2.75rem_minmax(0,1fr)_auto] items-start gap-x-2 border-b border-line py-2"
     :data-testid="`habit-${habit.id}`"
   >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useMediaQuery } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { Id } from '@/core/model'
 import { useLogStore } from '@/data/logStore'
 import { useEntryWords } from './entryWords'
@@ -29,6 +30,17 @@ const OTHERS = [
   { kind: 'panel', testid: 'key-panel', label: t.log.panel, letter: 'p' },
   { kind: 'choose', testid: 'key-other', label: t.log.other, letter: 'e' },
 ] as const
+
+/** `?do=panel` opens the panel, from wherever it was asked for. */
+const route = useRoute()
+watch(
+  () => route.query.do,
+  (asked) => {
+    const other = OTHERS.find(({ kind }) => kind === asked)
+    if (other) open({ kind: other.kind })
+  },
+  { immediate: true },
+)
 
 /** What was logged last, said in passing. */
 const said = ref('')

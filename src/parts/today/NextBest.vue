@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { NextStep } from '@/core/advice'
+import { aimOf, type NextStep } from '@/core/advice'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useTodayStore } from '@/data/todayStore'
@@ -39,7 +39,7 @@ function reasonOf({ change, stops, thenStops, reaches, pushes }: NextStep): stri
   const words = [
     change.kind === 'run' && forecast.stay ? t.next.runOn(whenOf(forecast.stay, change.run)) : '',
     stops === null ? '' : t.next.spares(tank(stops)),
-    reaches && today.budget ? t.next.reaches(formatDate(today.budget.until)) : '',
+    reaches && forecast.stay ? t.next.reaches(formatDate(aimOf(forecast.stay))) : '',
     !reaches && thenStops !== null && thenStops !== stops ? t.next.thenStops(tank(thenStops)) : '',
     pushes.length > 0 ? t.next.pushes(pushes.map(tank).join(', ')) : '',
   ]

@@ -24,6 +24,7 @@ export const app = {
   notSaved: 'not saved',
   notKept: 'kept nowhere',
   demo: 'Demo',
+  find: 'Find anything',
 }
 
 export const edits = {

@@ -142,8 +142,9 @@ export const review = {
   fee: (n: string) => `fee ${n}`,
   rounds: (n: number) => (n === 1 ? 'clear after one round' : `clear after ${n} rounds`),
   owed: (n: number) => `${n} owed`,
-  cost: (dumps: number, minutes: string, way: string, fee: string) =>
-    `${dumps === 1 ? 'One dump' : `${dumps} dumps`}, ${minutes} min, ${way}, fees ${fee}`,
+  aRun: 'A run',
+  dumps: (n: number) => (n === 1 ? 'One dump' : n === 0 ? 'No dump' : `${n} dumps`),
+  fees: (n: string) => `fees ${n}`,
   season: 'The season',
   seasonSentence: (nights: number, dumps: number, per: string | null) =>
     `${nights} dry nights with ${dumps === 1 ? 'one dump' : `${dumps} dumps`}${per === null ? '' : `, one in ${per} days`}.`,

@@ -35,7 +35,7 @@ export const budget = {
   sure: (hundred: string, asUsual: string) => `Holds in ${hundred} of 100 trips; as usual in ${asUsual}.`,
   certain: 'By the average: nothing here is uncertain.',
   binds: (tank: string) => `${tank} is what binds.`,
-  goalTitle: 'To last through',
+  goalTitle: 'To last through the night of',
   night: 'The night of',
   lastNight: (day: string) => `${day} (the last)`,
   confidence: 'How sure',
@@ -56,7 +56,10 @@ export const budget = {
   swapTaken: (by: string, less: string, plus: string, more: string) =>
     `Swapped today: ${by} ${less.toLowerCase()} for ${plus} ${more.toLowerCase()}.`,
   swapNo: {
-    'none-left': (less: string) => `There is not enough of ${less.toLowerCase()} left today to give.`,
+    'none-left': (by: number, less: string, more: string) =>
+      by <= 1
+        ? `No ${less.toLowerCase()} is left today to give.`
+        : `One ${more.toLowerCase()} takes ${times(by)} times ${less.toLowerCase()}: not so many are left today.`,
     'no-help': (less: string, tank: string) =>
       `${less} spares nothing of ${tank}, which is what binds: giving it up buys nothing.`,
     forbidden: (more: string, tank: string) =>
@@ -120,8 +123,8 @@ export const since = {
   cause: {
     hot: (degrees: string) => `a warm day, ${degrees}`,
     day: 'the day as it was expected',
-    usesMore: (n: string, name: string) => `${n} ${name.toLowerCase()} more than expected`,
-    usesLess: (n: string, name: string) => `${n} ${name.toLowerCase()} less than expected`,
+    usesMore: (n: string, name: string) => `${name.toLowerCase()}: ${n} more than expected`,
+    usesLess: (n: string, name: string) => `${name.toLowerCase()}: ${n} fewer than expected`,
     runs: 'what was emptied or filled',
     read: 'what the panel said',
     unread: 'levels, better known',
@@ -132,7 +135,11 @@ export const since = {
 
 export const prepare = {
   title: 'Before you go',
-  answer: (parts: string[]) => parts.join(', '),
+  short: {
+    fill: (tank: string, amount: string) => `${tank} to ${amount}`,
+    charge: (amount: string) => `${amount} of charge`,
+    reserve: (amount: string) => `${amount} of drinking water apart`,
+  },
   fill: (tank: string, amount: string) => `Fill ${tank} to ${amount}`,
   byWeight: 'More would be too heavy for what is recorded of the rig.',
   fillNear: 'As near the site as you can: water is weight on the road.',
@@ -176,6 +183,8 @@ export const showerTimer = {
   seconds: (on: string, waited: string) => `on ${on}, paused ${waited}`,
   usual: (amount: string) => `a usual one is ${amount}`,
   over: (amount: string) => `${amount} over a usual one`,
+  budget: (amount: string) => `${amount} for showers in today’s budget`,
+  overBudget: (amount: string) => `${amount} over today’s budget`,
   leftToday: (n: number) =>
     n === 1
       ? 'One shower is left today.'

@@ -1,0 +1,29 @@
+import { expect, it } from 'vitest'
+import { findWays } from './findWays'
+import type { Way } from './useWayEntries'
+
+const way = (title: string, detail = ''): Way => ({
+  id: title,
+  kind: 'screen',
+  title,
+  detail,
+  go: () => undefined,
+})
+const ALL = [
+  way('Camp'),
+  way('Gray', '62 L, 2.5 days'),
+  way('Gray to black'),
+  way('Sanitize', 'the fresh system'),
+  way('Ilse Größe'),
+]
+const titles = (text: string) => findWays(ALL, text).map(({ title }) => title)
+
+it('finds by the first letters, with a slip, without accents, and by all words at once', () => {
+  expect(titles('gra')).toEqual(['Gray', 'Gray to black'])
+  expect(titles('sanitise')).toEqual(['Sanitize'])
+  expect(titles('grosse')).toEqual(['Ilse Größe'])
+  expect(titles('gray black')).toEqual(['Gray to black'])
+  expect(titles('fresh')).toEqual(['Sanitize'])
+  expect(titles('  ')).toEqual(ALL.map(({ title }) => title))
+  expect(titles('zebra')).toEqual([])
+})

@@ -1,0 +1,178 @@
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { nightsBetween } from '@/core/calendar'
+import { volumePerUse } from '@/core/model'
+import { useForecastStore } from '@/data/forecastStore'
+import { useLogStore } from '@/data/logStore'
+import { useRiskStore } from '@/data/riskStore'
+import { useSettingsStore } from '@/data/settingsStore'
+import { useUnderWayStore } from '@/data/underWayStore'
+import { useWaysStore } from '@/data/waysStore'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setNights } from '@/document/edits'
+import { useAskCount } from '@/parts/count/useAskCount'
+import { useLogging } from '@/parts/log/useLogging'
+import { useAmounts } from '@/parts/useAmounts'
+import { formatDays } from '@/texts'
+import * as t from '@/texts/t'
+
+export type WayKind = keyof typeof t.ways.kinds
+
+/** Something that can be found: where it leads, or what it does. */
+export interface Way {
+  id: string
+  kind: WayKind
+  title: string
+  detail: string
+  go: () => unknown
+}
+
+const LOOKS = ['light', 'dark', 'sun'] as const
+
+/** Everything that can be found by its name: screens, tanks, people, habits, numbers, and things to do. */
+export function useWayEntries() {
+  const router = useRouter()
+  const forecast = useForecastStore()
+  const underWay = useUnderWayStore()
+  const workspace = useWorkspaceStore()
+  const settings = useSettingsStore()
+  const risk = useRiskStore()
+  const ways = useWaysStore()
+  const log = useLogStore()
+  const askCount = useAskCount()
+  const { keys } = useLogging()
+  const { gauge, volume, level } = useAmounts()
+  const to = (path: string) => () => router.push(path)
+
+  const screens = (): Way[] =>
+    (
+      [
+        ['/', t.app.nav.camp, ''],
+        ['/stay', t.app.nav.stay, ''],
+        ['/runs', t.app.nav.runs, ''],
+        ['/log', t.app.nav.log, ''],
+        ['/budget', t.budget.title, t.budget.lead],
+        ['/shower', t.showerTimer.title, t.showerTimer.lead],
+        ['/chores', t.chores.title, t.chores.lead],
+        ['/review', t.review.title, t.review.lead],
+        ['/habits', t.app.nav.habits, ''],
+        ['/rig', t.app.nav.rig, forecast.rig?.name ?? ''],
+        ['/rig/gray-to-black', t.transfer.title, ''],
+        ['/cards', t.cards.title, t.cards.lead],
+        ['/guide', t.guide.title, t.guide.lead],
+        ['/guide/schools', t.schools.title, ''],
+        ['/settings', t.app.nav.settings, ''],
+        ['/start', t.app.nav.start, ''],
+      ] as const
+    ).map(([path, title, detail]) => ({ id: `screen ${path}`, kind: 'screen', title, detail, go: to(path) }))
+
+  const tanks = (): Way[] =>
+    (forecast.model?.containers ?? []).map(({ id, name, start, unit }, c) => {
+      const days = forecast.result?.containers[c] ?? null
+      const words =
+        days === null ? gauge(start, unit) : t.ways.now(gauge(start, unit), t.gauge.days(formatDays(days)))
+      return { id: `tank ${id}`, kind: 'tank', title: name, detail: words, go: to(`/rig?show=tank-${id}`) }
+    })
+  const people = (): Way[] =>
+    (forecast.crew?.persons ?? []).map(({ id, name }) => ({
+      id: `person ${id}`,
+      kind: 'person',
+      title: name,
+      detail: forecast.crew!.name,
+      go: to('/stay?show=who'),
+    }))
+  const habits = (): Way[] =>
+    forecast.bought.map(({ habit, on, days }) => ({
+      id: `habit ${habit}`,
+      kind: 'habit',
+      title: workspace.document.habits.find(({ id }) => id === habit)?.name ?? habit,
+      detail: on ? t.ways.habitOn : t.ways.habitOff(formatDays(days)),
+      go: to(`/habits?show=habit-${habit}`),
+    }))
+  const numbers = (): Way[] => [
+    ...(risk.risk
+      ? [number('plan-on', t.ways.numbers.planOn, formatDays(risk.risk.planOn.days), askCount)]
+      : []),
+    ...(forecast.result?.days == null
+      ? []
+      : [number('average', t.ways.numbers.average, formatDays(forecast.result.days), askCount)]),
+    ...(forecast.crew?.activities ?? []).map((activity) =>
+      number(
+        `use ${activity.id}`,
+        t.ways.numbers.use(activity.name),
+        volume(volumePerUse(activity)),
+        to(`/stay?show=use-${activity.id}`),
+      ),
+    ),
+    ...(forecast.model?.containers ?? []).map(({ id, name, capacity, unit }) =>
+      number(
+        `capacity ${id}`,
+        t.ways.numbers.capacity(name),
+        level(capacity, unit),
+        to(`/rig?show=tank-${id}`),
+      ),
+    ),
+  ]
+  const number = (id: string, title: string, detail: string, go: Way['go']): Way => ({
+    id: `number ${id}`,
+    kind: 'number',
+    title,
+    detail,
+    go,
+  })
+  const action = (id: string, title: string, go: Way['go'], detail = ''): Way => ({
+    id: `do ${id}`,
+    kind: 'action',
+    title,
+    detail,
+    go,
+  })
+  function logOne(activity: string) {
+    return () =>
+      log.add([{ kind: 'use', at: log.at, activity, n: 1, person: null, litres: null, minutes: null }])
+  }
+  const actions = (): Way[] => {
+    const { stay } = forecast
+    const isUnderWay = underWay.phase === 'under-way'
+    return [
+      ...(isUnderWay ? keys.value : []).map(({ activity }) =>
+        action(`log ${activity.id}`, t.ways.actions.log(activity.name), logOne(activity.id)),
+      ),
+      ...(isUnderWay ? [action('panel', t.ways.actions.panel, to('/log?do=panel'))] : []),
+      action('shower', t.ways.actions.shower, to('/shower')),
+      ...(stay
+        ? [
+            action('night', t.ways.actions.night, () =>
+              workspace.edit('stay', (draft) =>
+                setNights(draft, stay.id, nightsBetween(stay.start, stay.leaveAt) + 1),
+              ),
+            ),
+            action('why', t.ways.actions.why, askCount),
+          ]
+        : []),
+      ...(workspace.undoLabel === null
+        ? []
+        : [action('undo', t.ways.actions.undo, () => workspace.undo(), t.edits.labels[workspace.undoLabel])]),
+      ...(workspace.redoLabel === null
+        ? []
+        : [action('redo', t.ways.actions.redo, () => workspace.redo(), t.edits.labels[workspace.redoLabel])]),
+      action('print', t.ways.actions.print, to('/cards/print')),
+      ...LOOKS.map((look) =>
+        action(
+          `look ${look}`,
+          t.ways.actions.look(t.settings.theme[look].toLowerCase()),
+          () => void (settings.theme = look),
+        ),
+      ),
+      action('keys', t.ways.actions.keys, () => void (ways.open = 'keys')),
+    ]
+  }
+  return computed((): Way[] => [
+    ...screens(),
+    ...actions(),
+    ...tanks(),
+    ...people(),
+    ...habits(),
+    ...numbers(),
+  ])
+}
