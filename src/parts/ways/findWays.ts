@@ -23,3 +23,4 @@ const fold = (text: string) =>
     .normalize('NFD')
     .replace(/\p{Diacritic}/gu, '')
     .toLowerCase()
+    .replaceAll('ß', 'ss')

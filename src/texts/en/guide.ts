@@ -8,6 +8,38 @@ export const terms = {
     name: 'Dry days, dry count',
     text: 'Days from the start until the first tank stops you, if nobody dumps or fills anything.',
   },
+  budget: {
+    name: 'Budget',
+    text: 'How often what may be saved can be done, if the tanks are to last to a night you name. It never touches drinking, cooking, hands, teeth, the toilet or animals.',
+  },
+  'goal-night': {
+    name: 'Goal night',
+    text: 'The night a budget is to last through: up to eleven the next morning.',
+  },
+  binds: {
+    name: 'What binds',
+    text: 'The tank that would fail first, were a little more used than the budget grants.',
+  },
+  swap: {
+    name: 'Swap',
+    text: 'Uses of one thing given up for another today, at the litres of each into the tank that binds.',
+  },
+  'set-apart': {
+    name: 'Set apart',
+    text: 'Somebody whose uses are theirs, so many a day, whatever the others save.',
+  },
+  'next-best': {
+    name: 'Next best thing',
+    text: 'The one change, a habit or an errand, that brings the stay nearest its end for its bother.',
+  },
+  chore: {
+    name: 'Chore',
+    text: 'Care that a rig wants again and again: by date, by days of use, by trips or by emptyings.',
+  },
+  season: {
+    name: 'Season',
+    text: 'The stays of one rig together: dry nights, dumps, cost, and where the use is going.',
+  },
   average: { name: 'Average', text: 'Days if every use were just its usual size. Half the trips last less.' },
   holds: { name: 'Holds', text: 'Days with the runs that you have set.' },
   stopper: { name: 'What stops you', text: 'The first tank that is full, or empty down to its reserve.' },

@@ -15,6 +15,7 @@ const SECTIONS = [
   ...['tanks', 'map', 'outlets', 'weight', 'gear', 'preset'],
   ...['reach', 'flush', 'habits-others', 'habits-blocked'],
   ...['learned', 'agreement', 'counted', 'shakedown', 'csv'],
+  ...['prepare', 'apart', 'stock', 'season'],
   ...['own-cards', 'products', 'guide-terms', 'guide-cautions', 'guide-ask'],
 ]
 function openSections(sections: string[]): void {
