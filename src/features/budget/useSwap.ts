@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { SwapOffer } from '@/core/budget'
 import type { Id } from '@/core/model'
@@ -6,6 +7,9 @@ import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { addSwap, dropSwaps } from '@/document/edits'
 import * as t from '@/texts/t'
+
+/** How long a budget that is being worked out is waited for, ms. */
+const PATIENCE_MS = 8000
 
 /** Uses of one activity for those of another, today: what is asked, what it would buy, and taking it. */
 export function useSwap() {
@@ -27,18 +31,18 @@ export function useSwap() {
     more.value = to
     offer.value = null
     isAsking.value = true
+    await until(() => today.isCurrent).toBe(true, { timeout: PATIENCE_MS })
+    if (own !== asked) return
     const found = await today.swap(from, to)
     if (own !== asked) return
     offer.value = found
     isAsking.value = false
   }
-  // What was offered was of the budget before.
+  // What was offered was of the stay before; the answer that confirms a budget changes nothing of it.
   watch(
-    () => today.budget,
-    () => {
-      asked += 1
-      offer.value = null
-      isAsking.value = false
+    () => today.isCurrent,
+    (is) => {
+      if (!is) offer.value = null
     },
   )
   function take(): void {
