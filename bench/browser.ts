@@ -2,6 +2,7 @@ import { resolve } from 'node:path'
 import { launch } from '../tests/e2e/support/browser'
 import { createServer } from '../server/app'
 import { COUNT_MEASURE } from '@/data/forecastStore'
+import { BUDGET_MARK } from '@/data/todayStore'
 import { median } from './timing'
 
 const DRAG_MS = 10_000
@@ -69,6 +70,75 @@ export async function benchBrowser(): Promise<void> {
   console.log(
     `browser: frame ${median(frames).toFixed(1)} ms median, ${frames.filter((ms) => ms > 34).length} of ${frames.length} over two frames`,
   )
+  await browser.close()
+  await server.close()
+}
+
+const USES = 12
+
+interface Followed {
+  count: number[]
+  budget: number[]
+  longTasks: number[]
+}
+
+/** Logs uses on Camp under way, one at a time, and prints how soon the count and the budget follow. */
+export async function benchToday(): Promise<void> {
+  const server = await createServer({ root: resolve('dist'), demo: true })
+  const url = await server.listen({ port: 0, host: '127.0.0.1' })
+  const browser = await launch()
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  })
+  const page = await context.newPage()
+  await page.goto(url)
+  await page.getByTestId('budget-dishes').waitFor()
+  await page.getByTestId('since').waitFor()
+  await page.waitForTimeout(6000)
+  await page.evaluate(
+    ([count, budget]) => {
+      const followed: Followed = { count: [], budget: [], longTasks: [] }
+      const asked = { at: Infinity, counted: true }
+      Object.assign(window, { followed, asked })
+      new PerformanceObserver((list) => {
+        for (const { name, startTime, duration } of list.getEntries()) {
+          const since = startTime + duration - asked.at
+          if (since < 0 || asked.at === Infinity) continue
+          if (name === count && !asked.counted) {
+            followed.count.push(since)
+            asked.counted = true
+          }
+          if (name === budget) {
+            followed.budget.push(since)
+            asked.at = Infinity
+          }
+        }
+      }).observe({ entryTypes: ['measure', 'mark'] })
+      new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) followed.longTasks.push(duration)
+      }).observe({ type: 'longtask' })
+      window.addEventListener(
+        'keydown',
+        () => Object.assign(asked, { at: performance.now(), counted: false }),
+        true,
+      )
+    },
+    [COUNT_MEASURE, BUDGET_MARK] as const,
+  )
+  for (let k = 0; k < USES; k++) {
+    await page.keyboard.press(k % 2 === 0 ? 'w' : 't')
+    // What is learned and compared behind it has its time, as between two uses of a camp.
+    await page.waitForTimeout(5000)
+  }
+  const { count, budget, longTasks } = await page.evaluate(
+    () => (window as unknown as { followed: Followed }).followed,
+  )
+  const of = (all: number[]) => `${median(all).toFixed(0)} ms median, ${Math.max(...all).toFixed(0)} at most`
+  console.log(`today: the count follows a logged use in ${of(count)} (limit 50)`)
+  console.log(`today: the budget follows it in ${of(budget)} (limit 300)`)
+  const longest = longTasks.length > 0 ? `, longest ${Math.max(...longTasks).toFixed(0)} ms` : ''
+  console.log(`today: ${longTasks.length} tasks over 50 ms while logging${longest} (limit 0)`)
   await browser.close()
   await server.close()
 }
