@@ -1,5 +1,5 @@
 import { cpus } from 'node:os'
-import { benchBrowser } from './browser'
+import { benchBrowser, benchToday } from './browser'
 import { benchEdit } from './edit'
 import { sixtyDays } from './documents'
 import { benchLearn } from './learn'
@@ -24,3 +24,4 @@ benchLearn()
 await benchRisk()
 benchReach()
 await benchBrowser()
+await benchToday()

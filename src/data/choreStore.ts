@@ -24,28 +24,48 @@ export const useChoreStore = defineStore('chores', () => {
   const underWay = useUnderWayStore()
   const log = useLogStore()
   const clock = useClockStore()
-  const entries = shallowRef<LogEntry[] | null>(null)
+  /** Entries of stays that are not loaded with the one that is shown: read once, where there are any. */
+  const others = shallowRef<LogEntry[]>([])
   const hasFailed = ref(false)
+  const isFollowed = ref(false)
   let asked = 0
 
   async function read(): Promise<void> {
     const own = (asked += 1)
     try {
-      const found = (await log.whole()).filter(({ kind }) => TELLING.includes(kind))
-      if (own === asked) entries.value = found
+      const known = new Set(log.wanted)
+      const all = await log.whole()
+      if (own === asked)
+        others.value = all.filter(
+          ({ kind, stay }) => TELLING.includes(kind) && (stay === null || !known.has(stay)),
+        )
     } catch {
       if (own === asked) hasFailed.value = true
     }
   }
   const readSoon = useDebounceFn(read, WAIT_MS)
+  /** Another crew's stays, and what is done at home, are not among what was read for the count. */
+  const mayBeMore = computed(() => {
+    const known = new Set(log.wanted)
+    const id = forecast.rig?.id
+    return workspace.document.stays.some((stay) => stay.rig === id && !known.has(stay.id))
+  })
+  watch([isFollowed, mayBeMore, () => log.wanted.join()], () => {
+    if (isFollowed.value && mayBeMore.value) void readSoon()
+  })
   watch(
     () => workspace.logEvent,
     ({ changes }) => {
-      const tells = changes?.some((change) =>
-        [change.before, change.after].some((entry) => entry && TELLING.includes(entry.kind)),
+      const tells = changes?.some(({ before, after }) =>
+        [before, after].some((entry) => entry && entry.stay === null && TELLING.includes(entry.kind)),
       )
-      if (entries.value !== null && tells !== false) void readSoon()
+      if (isFollowed.value && tells !== false && (tells || mayBeMore.value)) void readSoon()
     },
+  )
+  const entries = computed(() =>
+    isFollowed.value && log.isLoaded
+      ? [...others.value, ...log.all().filter(({ kind }) => TELLING.includes(kind))]
+      : null,
   )
 
   const rig = computed(() => forecast.rig)
@@ -83,7 +103,7 @@ export const useChoreStore = defineStore('chores', () => {
     stock,
     hasFailed,
     isRead: computed(() => entries.value !== null),
-    follow: () => void (entries.value === null && read()),
+    follow: () => void (isFollowed.value = true),
     done,
     snooze,
   }

@@ -124,11 +124,18 @@ describe('the next best thing', () => {
   it('comes true when it is taken, and is not offered again', () => {
     const stayCase = underWay()
     const [step] = best(stayCase)
+    const { change } = step!
     const { stay } = stayCase
-    const taken: StayCase =
-      step!.change.kind === 'run'
-        ? { ...stayCase, stay: { ...stay, runs: [...stay.runs, step!.change.run] } }
-        : { ...stayCase, stay: { ...stay, habits: [...stay.habits, { habit: step!.change.habit, days: [3, 366], persons: null }] } } // prettier-ignore
+    const changed =
+      change.kind === 'run'
+        ? { runs: [...stay.runs, change.run] }
+        : {
+            habits: [
+              ...stay.habits,
+              { habit: change.habit, days: [3, 366] as [number, number], persons: null },
+            ],
+          }
+    const taken = { ...stayCase, stay: { ...stay, ...changed } }
     expect(planOn(taken) - planOn(stayCase)).toBeCloseTo(step!.gain, 9)
     const again = best(taken)
       .filter(({ change }) => change.kind === 'habit')
