@@ -41,7 +41,11 @@ export const useTodayStore = defineStore('today', () => {
   const since = shallowRef<SinceYesterday | null>(null)
   const hasFailed = ref(false)
   const watchers = ref(0)
+  /** Of what it is asked about, and the newest that was answered. */
   let revision = 0
+  let answered = 0
+  let isAsking = false
+  let isBehind = false
 
   const uses = computed((): LogEntry[] =>
     underWay.phase === 'under-way' ? log.entries.filter(({ kind }) => kind === 'use') : [],
@@ -52,16 +56,24 @@ export const useTodayStore = defineStore('today', () => {
     budget.value = next.value = since.value = null
   }
 
-  /** One after the other, each left where the stay has changed meanwhile. */
+  /** One at a time: of what is asked meanwhile only the newest is worked out. */
   async function askBudget(): Promise<void> {
-    const own = (revision += 1)
-    isCurrent.value = isNextCurrent.value = false
     if (!mayAsk()) return
+    if (isAsking) {
+      isBehind = true
+      return
+    }
+    isAsking = true
+    isBehind = false
+    const own = revision
     try {
-      await askFor(FIRST, own)
-      if (own === revision) await confirmSoon(own)
+      await askFor('today', FIRST, own)
+      void confirmSoon(own)
     } catch {
       if (own === revision) fail()
+    } finally {
+      isAsking = false
+      if (isBehind) void askBudget()
     }
   }
   function fail(): void {
@@ -69,19 +81,24 @@ export const useTodayStore = defineStore('today', () => {
     forget()
   }
 
-  async function askFor(trials: number, own: number): Promise<void> {
+  /** An answer to what was asked a moment ago is shown until the newest comes. */
+  async function askFor(lane: 'today' | 'advice', trials: number, own: number): Promise<void> {
     const subject = jobs.subjectOf(forecast.stayCase!)
     const args = { seed: SEED, trials, log: uses.value, guess: budget.value?.factor ?? 1 }
-    const found = await jobs.run('today', 'budget', subject, args)
-    if (own !== revision) return
+    const found = await jobs.run(lane, 'budget', subject, args)
+    const isOfIt = subject.stayCase.stay.id === forecast.stay?.id
+    if (own < answered || !isOfIt || (trials !== FIRST && own !== revision)) return
+    answered = own
     budget.value = found
     performance.mark(BUDGET_MARK)
     performance.clearMarks(BUDGET_MARK)
-    isCurrent.value = true
+    isCurrent.value = own === revision
     hasFailed.value = false
   }
+  /** Beside the lane of the first answers, so that the next use need not wait for it. */
   const confirmSoon = useDebounceFn(async (own: number) => {
-    if (own === revision && budget.value && budget.value.trials > 0) await askFor(CONFIRMED, own)
+    if (own !== revision || !mayAsk() || !budget.value || budget.value.trials === 0) return
+    await askFor('advice', CONFIRMED, own).catch(() => undefined)
   }, QUIET_MS)
 
   /** What helps most, and yesterday: they take longer, and nobody looks at them while something is dragged. */

@@ -265,7 +265,16 @@ describe('names of forty letters without a space', () => {
       requestAnimationFrame(look)
     })
     await page.goto(`${inject('mineUrl')}/?long#/`)
-    for (const hash of ['/', '/stay', '/habits', '/rig', '/rig/gray-to-black', '/settings']) {
+    for (const hash of [
+      '/',
+      '/stay',
+      '/habits',
+      '/rig',
+      '/rig/gray-to-black',
+      '/budget',
+      '/chores',
+      '/settings',
+    ]) {
       await page.goto(`${inject('mineUrl')}/?long#${hash}`)
       await page.locator('h1, [data-testid=count-days], [data-testid=board]').first().waitFor()
       if (hash === '/') await page.getByTestId('stopper-share').first().waitFor()

@@ -71,8 +71,6 @@ export const MOST_FACTOR = 8
 /** How near the factor is found: without spreads to the ninth decimal, on trips to a third of a hundredth. */
 const FINE = 1e-10
 const COARSE = 0.003
-/** To see what binds, a little more than the factor is asked for. */
-const MORE = 0.02
 
 /**
  * The largest factor so that, with the rates of what may be saved times it, nothing is breached before the goal in as many
@@ -105,10 +103,9 @@ export function budget(stayCase: StayCase, log: readonly LogEntry[], options: Bu
   const isAnything = allowed.some(({ byDay }) => byDay.some(({ perFactor }) => perFactor > 0))
   const found = isAnything
     ? largest(at, usual, confidence, isSure ? FINE : COARSE, options.guess)
-    : { factor: 1, held: usual, isFree: false, isShort: usual.chance < confidence }
-  const { factor, held, isFree, isShort } = found
-  const failing = isFree ? [] : isShort ? held.failing : at(factor * (1 + MORE) + 1e-6).failing
-  const binds = failing[0]?.container ?? null
+    : { factor: 1, held: usual, beyond: usual, isFree: false, isShort: usual.chance < confidence }
+  const { factor, held, beyond, isFree, isShort } = found
+  const binds = beyond?.failing[0]?.container ?? null
   return {
     ...base,
     state: isShort ? 'short' : isAnything ? 'held' : 'nothing',
@@ -138,11 +135,21 @@ function nightBefore(stayCase: StayCase, days: Days): DayNumber | null {
 interface Found {
   factor: Factor
   held: Held
+  /** Of the least factor that was seen to fail; null: none was. */
+  beyond: Held | null
   isFree: boolean
   isShort: boolean
 }
 
-/** Holding never gets likelier with more of it: the edge is found by halving, from about where it was before. */
+/** A guess is looked about first, this much to either side and then three times as far. */
+const ABOUT = 0.025
+/** What is interpolated stays this share of the bracket away from its ends: so each step narrows it. */
+const INSIDE = 0.08
+
+/**
+ * Holding never gets likelier with more of it: the edge is bracketed from about where it was before, then found by false
+ * position on the chances, or by halving where they are 0 and 1.
+ */
 function largest(
   at: (f: Factor) => Held,
   usual: Held,
@@ -151,35 +158,35 @@ function largest(
   guess: Factor = 1,
 ): Found {
   const holds = ({ chance }: Held) => chance >= confidence
-  let [low, high]: [Factor, Factor] = [0, MOST_FACTOR]
-  let held: Held | null = null
-  const learn = (f: Factor, known: Held) => {
-    if (holds(known)) {
-      low = f
-      held = known
-    } else high = f
-  }
+  const low: { f: Factor; held: Held | null } = { f: 0, held: null }
+  const high: { f: Factor; held: Held | null } = { f: MOST_FACTOR, held: null }
+  const learn = (f: Factor, held: Held) => void Object.assign(holds(held) ? low : high, { f, held })
+  const isInside = (f: Factor) => f > low.f && f < high.f
   learn(1, usual)
-  for (let width = 0.05; guess > low && guess < high && width < 1; width *= 3) {
-    const [below, above] = [guess * (1 - width), guess * (1 + width)]
-    if (below > low && below < high) learn(below, at(below))
-    if (above > low && above < high) learn(above, at(above))
-    if (low > 0 && high < MOST_FACTOR) break
-  }
-  if (low === 0) {
+  for (let width = ABOUT; width < 1 && (!low.held || !high.held); width *= 3)
+    for (const f of [guess * (1 - width), guess * (1 + width)]) if (isInside(f)) learn(f, at(f))
+  if (!low.held) {
     const least = at(0)
-    if (!holds(least)) return { factor: 0, held: least, isFree: false, isShort: true }
-    held ??= least
+    if (!holds(least)) return { factor: 0, held: least, beyond: least, isFree: false, isShort: true }
+    low.held = least
   }
-  if (high === MOST_FACTOR) {
+  if (!high.held) {
     const most = at(MOST_FACTOR)
-    if (holds(most)) return { factor: MOST_FACTOR, held: most, isFree: true, isShort: false }
+    if (holds(most)) return { factor: MOST_FACTOR, held: most, beyond: null, isFree: true, isShort: false }
+    high.held = most
   }
-  while (high - low > within * Math.max(0.01, high)) {
-    const middle = (low + high) / 2
-    learn(middle, at(middle))
+  while (high.f - low.f > within * Math.max(0.01, high.f)) {
+    const f = low.f + (high.f - low.f) * between(low.held.chance, high.held!.chance, confidence)
+    learn(f, at(f))
   }
-  return { factor: low, held: held ?? usual, isFree: false, isShort: false }
+  return { factor: low.f, held: low.held, beyond: high.held, isFree: false, isShort: false }
+}
+
+/** Where between two chances a third lies, as a share of the way. */
+function between(low: Share, high: Share, wanted: Share): Share {
+  if (low - high > 0.5) return 0.5
+  const share = (low - wanted) / Math.max(low - high, 1e-9)
+  return Math.min(1 - INSIDE, Math.max(INSIDE, share))
 }
 
 function linesOf(

@@ -88,7 +88,7 @@ const apart = computed(() => {
 
 <template>
   <NoStay v-if="!forecast.stay || !forecast.crew" :title="t.budget.title" />
-  <div v-else>
+  <div v-else class="wrap-anywhere">
     <PageHead :title="t.budget.title" :lead="t.budget.lead" />
     <div class="grid gap-x-14 pt-3 lg:grid-cols-[minmax(0,7fr)_minmax(0,5fr)]">
       <section aria-labelledby="uses-left">

@@ -35,7 +35,7 @@ const lines = computed(() => {
 </script>
 
 <template>
-  <section aria-labelledby="came" data-testid="came">
+  <section class="wrap-anywhere" aria-labelledby="came" data-testid="came">
     <h2 id="came" class="text-[0.95rem] font-semibold text-soft">{{ t.came.title }}</h2>
     <p v-if="!review" class="py-2 text-soft" role="status">{{ t.came.working }}</p>
     <ul v-else class="mt-1">

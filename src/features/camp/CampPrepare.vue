@@ -54,10 +54,10 @@ const answer = computed(() => {
 <template>
   <div>
     <FoldSection id="prepare" :title="t.prepare.title" :answer="answer">
-      <ol data-testid="prepare">
+      <ol class="wrap-anywhere" data-testid="prepare">
         <li v-for="(item, k) in items" :key="item.what" class="flex gap-3 border-b border-line py-2">
           <span class="figure w-7 flex-none text-xl font-bold text-soft">{{ k + 1 }}</span>
-          <span>
+          <span class="min-w-0">
             <span class="block leading-tight font-bold">{{ item.what }}</span>
             <span class="block text-[0.95rem] leading-snug text-soft">{{ item.why }}</span>
           </span>

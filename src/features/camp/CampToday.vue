@@ -23,7 +23,7 @@ function takeNight(night: number) {
 </script>
 
 <template>
-  <div class="grid gap-y-4" data-testid="today">
+  <div class="grid gap-y-4 wrap-anywhere" data-testid="today">
     <section aria-labelledby="left-today">
       <div class="flex items-baseline justify-between gap-4">
         <h2 id="left-today" class="text-[0.95rem] font-semibold text-soft" data-testid="budget-head">

@@ -98,7 +98,7 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
 
 <template>
   <NoStay v-if="!forecast.rig || !forecast.crew" :title="t.chores.title" />
-  <div v-else>
+  <div v-else class="wrap-anywhere">
     <PageHead :title="t.chores.title" :lead="`${t.chores.lead} ${forecast.rig.name}.`" />
     <p class="text-soft" role="status" data-testid="chore-said">{{ said }}</p>
     <p v-if="chores.isRead && rows.length === 0" class="text-lg">{{ t.chores.noneYet }}</p>

@@ -129,7 +129,7 @@ const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
   </div>
   <div
     v-else
-    :class="isPaper ? 'mx-auto max-w-[50rem] py-4 print:py-0 print:text-[11pt]' : ''"
+    :class="['wrap-anywhere', isPaper ? 'mx-auto max-w-[50rem] py-4 print:py-0 print:text-[11pt]' : '']"
     data-testid="review"
   >
     <div v-if="isPaper" class="flex gap-3 pb-4 print:hidden">

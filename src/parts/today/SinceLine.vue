@@ -10,7 +10,7 @@ const isOpen = ref(false)
 </script>
 
 <template>
-  <p v-if="words" class="min-h-7 leading-snug" data-testid="since">
+  <p v-if="words" class="min-h-7 leading-snug wrap-anywhere" data-testid="since">
     <span class="font-semibold">{{ words.change }}</span><template v-if="words.why"
       >: {{ words.why }}</template
     >. <span class="text-soft">{{ words.plan[0]!.toUpperCase() + words.plan.slice(1) }}.</span>

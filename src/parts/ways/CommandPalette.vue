@@ -49,7 +49,7 @@ async function take(way: Way | null) {
             :data-testid="`way-${way.id}`"
           >
             <span class="text-[0.85rem] text-soft">{{ t.ways.kinds[way.kind] }}</span>
-            <span class="leading-snug"
+            <span class="min-w-0 leading-snug wrap-anywhere"
               ><span class="font-bold">{{ way.title }}</span>
               <span v-if="way.detail" class="ml-2 text-[0.95rem] text-soft">{{ way.detail }}</span></span
             >
