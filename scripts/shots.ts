@@ -14,9 +14,9 @@ interface Shot {
 }
 
 const SHOTS: Shot[] = [
-  { name: 'camp', hash: '/' },
+  { name: 'camp', hash: '/', prepare: moved },
   { name: 'camp-plan', hash: '/', planned: true },
-  { name: 'camp-phone', hash: '/', phone: true },
+  { name: 'camp-phone', hash: '/', phone: true, prepare: moved },
   {
     name: 'budget',
     hash: '/budget',
@@ -57,6 +57,11 @@ async function walkSome(page: Page) {
   }
 }
 const MOST_STEPS = 30
+
+/** Yesterday is compared once the rest stands. */
+function moved(page: Page) {
+  return page.getByTestId('since').waitFor()
+}
 
 async function lookUp(page: Page) {
   await page.getByTestId('guide-search').fill('rinse')

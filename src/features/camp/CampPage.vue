@@ -74,11 +74,12 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
         </button>
         <template #below>
           <SinceLine v-if="isUnderWay" class="mt-1" />
-          <CampNights class="mt-1" />
+          <!-- On a phone under way the levels come first. -->
+          <CampNights v-if="!isUnderWay || isWide" class="mt-1" />
         </template>
       </TheCount>
     </div>
-    <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
+    <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)] lg:grid-rows-[auto_1fr]">
       <!-- While a stay is planned, what changes the answer comes right after it on a phone; under way the levels do. -->
       <div
         class="flex flex-col lg:col-start-2 lg:row-span-2 lg:row-start-1"
@@ -91,6 +92,7 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
       </div>
       <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" :class="isUnderWay ? 'max-lg:order-1' : ''" />
       <div class="pt-4 max-lg:order-3 lg:col-start-1 lg:row-start-2">
+        <CampNights v-if="isUnderWay && !isWide" />
         <FoldSection id="risk" :title="t.risk.title" :answer="sure"><RiskPanel /></FoldSection>
         <FoldSection id="chart" :title="t.chart.title" :answer="chart"><LevelChart /></FoldSection>
         <CampSetup class="pt-6" />

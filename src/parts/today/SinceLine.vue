@@ -17,6 +17,7 @@ const isOpen = ref(false)
     <button
       type="button"
       class="-my-2 ml-1.5 min-h-11 font-semibold text-soft underline decoration-line decoration-2 underline-offset-4"
+      :aria-label="`${t.since.why} ${t.since.title}`"
       @click="isOpen = true"
     >
       {{ t.since.why }}
