@@ -14,7 +14,7 @@ const edit = (recipe: (draft: Document) => void, document = trailerDemo()) => {
   expect(checked(next)).toMatchObject({ ok: true })
   return next
 }
-const refused = (recipe: (draft: Document) => void) => checked(produce(trailerDemo(), recipe)).ok === false
+const refused = (recipe: (draft: Document) => void) => !checked(produce(trailerDemo(), recipe)).ok
 const budgetOf = ({ stays }: Document) => stays[0]!.budget
 const SWAP = { day: 3, less: 'shower', by: 1, more: 'dishes', plus: 2 }
 
