@@ -176,7 +176,7 @@ function largest(
     high.held = most
   }
   while (high.f - low.f > within * Math.max(0.01, high.f)) {
-    const f = low.f + (high.f - low.f) * between(low.held.chance, high.held!.chance, confidence)
+    const f = low.f + (high.f - low.f) * between(low.held.chance, high.held.chance, confidence)
     learn(f, at(f))
   }
   return { factor: low.f, held: low.held, beyond: high.held, isFree: false, isShort: false }
