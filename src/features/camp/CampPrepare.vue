@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import { preparationOf } from '@/core/prepare'
 import { useForecastStore } from '@/data/forecastStore'
 import FoldSection from '@/parts/FoldSection.vue'
+import DueChores from '@/parts/today/DueChores.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
 
-/** Before a stay begins: what to fill, to empty, to seal apart, each with why. */
+/** Before a stay begins: what to fill, to empty, to seal apart, each with why; and the chores that are due at home. */
 const forecast = useForecastStore()
 const { volume, gauge } = useAmounts()
 const tank = (id: string) => forecast.rig?.containers.find((one) => one.id === id)?.name ?? ''
@@ -64,5 +65,6 @@ const answer = computed(() => {
         </li>
       </ol>
     </FoldSection>
+    <DueChores class="pt-4" />
   </div>
 </template>

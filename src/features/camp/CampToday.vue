@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -15,6 +16,7 @@ const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const today = useTodayStore()
 const { rows, headline, instead, reachable } = useBudgetWords()
+const hasShower = computed(() => forecast.crew?.activities.some(({ kind }) => kind === 'shower') ?? false)
 
 function takeNight(night: number) {
   const { id } = forecast.stay!
@@ -47,6 +49,12 @@ function takeNight(night: number) {
         <AppButton @click="takeNight(reachable.night)">{{ t.budget.take(reachable.words) }}</AppButton>
       </p>
       <BudgetRows v-if="rows.length > 0 && instead === null" :rows="rows" :is-behind="!today.isCurrent" />
+      <RouterLink
+        v-if="hasShower"
+        to="/shower"
+        class="inline-grid min-h-11 place-items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
+        >{{ t.showerTimer.time }}</RouterLink
+      >
     </section>
     <NextBest />
     <DueChores />

@@ -173,6 +173,7 @@ export const came = {
 
 export const showerTimer = {
   title: 'Shower timer',
+  time: 'Time a shower',
   lead: 'Litres as they run, against what is left.',
   start: 'Water on',
   pause: 'Tap anywhere to pause',
