@@ -132,7 +132,7 @@ async function look(page: Page, theme: string): Promise<void> {
   }, theme)
   await page.locator(`html[data-theme=${theme}]`).waitFor()
   // Every element has been drawn in it.
-  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))))
+  await page.waitForTimeout(300)
 }
 
 async function violations(page: Page, runOnly: object): Promise<string[]> {
