@@ -185,8 +185,9 @@ describe('review, chores and preparation', () => {
     const download = page.waitForEvent('download')
     await page.getByRole('button', { name: 'As a table (CSV)' }).click()
     expect((await download).suggestedFilename()).toBe('dry-count-season.csv')
+    await page.getByText(/The litres of \d uses become/).waitFor()
     // The stay under way so far: what was learned becomes the crew's own in one tap.
-    await page.evaluate(() => void (location.hash = '#/review?stay=harrow-ridge'))
+    await page.getByLabel('Stay', { exact: true }).selectOption({ value: 'harrow-ridge' })
     await page.getByText('So far').waitFor()
     await page.getByText(/did not fit/).waitFor()
     await page.getByRole('button', { name: 'Use this for the next plan' }).click()

@@ -97,6 +97,7 @@ describe('a stay as it was lived', () => {
     expect(found.cost.dumps).toBe(1)
     expect(found.readings).toMatchObject({ total: 2 })
     expect(found.learned.length).toBeGreaterThan(0)
+    expect(found.taken.map(({ activity }) => activity)).toEqual(found.learned.map(({ activity }) => activity))
     const { byActivity, drawn } = found.lived.litres
     expect(byActivity.reduce((sum, one) => sum + one.drawn, 0)).toBeCloseTo(drawn, 9)
     expect(byActivity.find(({ activity }) => activity === 'shower')!.uses).toBeCloseTo(2, 9)

@@ -2,9 +2,9 @@ import { addWallDays, nightsBetween, wallDaysBetween, type WallTime } from '../c
 import { count } from '../count'
 import { CONTRADICTS, LEARNED, type Range, type Track } from '../learn'
 import { standing, type LogEntry, type RunEntry, type RunTook } from '../log'
-import { compile, fromItsStart, sideOf, type Id, type Model, type StayCase } from '../model'
+import { compile, fromItsStart, sideOf, type Id, type Model, type StayCase, type TakenOver } from '../model'
 import type { Amount, Days, Litres, Share } from '../quantities'
-import type { StayLearned } from '../underway'
+import { takeOverOf, type StayLearned } from '../underway'
 import { litresOf, livedOf, type LivedLitres } from './lived'
 
 /** The container that came nearest its limit, and when. */
@@ -48,6 +48,8 @@ export interface Review {
   readings: { total: number; lied: LiedReading[] }
   /** Litres of a use before and after, of what was learned. */
   learned: { activity: Id; before: Range; after: Range }[]
+  /** What can be taken over of it; `upTo` is left to who knows the clock. */
+  taken: { activity: Id; learned: Omit<TakenOver, 'upTo'> }[]
   runs: ReviewedRun[]
   cost: { fee: number; minutes: number; kilometres: number; dumps: number }
 }
@@ -81,6 +83,10 @@ export function reviewOf(
       const { prior, posterior, cut } = learned.activities[a]!
       return cut >= LEARNED ? [{ activity: id, before: prior, after: posterior }] : []
     }),
+    taken: [...takeOverOf(planned, learned, '')].map(([activity, { factor, spread, entries }]) => ({
+      activity,
+      learned: { factor, spread, entries },
+    })),
     runs,
     cost: costOf(runs, plan),
   }

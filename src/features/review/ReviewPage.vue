@@ -3,11 +3,9 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { seasonOf } from '@/core/review'
-import { takeOverOf } from '@/core/underway'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useReviewStore } from '@/data/reviewStore'
-import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { takeOver } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
@@ -29,7 +27,6 @@ const ReviewChart = whenNeeded(
 )
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
-const underWay = useUnderWayStore()
 const clock = useClockStore()
 const reviews = useReviewStore()
 const wordsOf = useReviewWords()
@@ -39,10 +36,9 @@ const { volume } = useAmounts()
 const isWide = useMediaQuery('(min-width: 64rem)')
 const isPaper = computed(() => route.name === 'print-review')
 
-const chosen = ref<string | null>(null)
 const stays = computed(() => reviews.begun)
 const id = computed(() => {
-  const asked = typeof route.query.stay === 'string' ? route.query.stay : chosen.value
+  const asked = typeof route.query.stay === 'string' ? route.query.stay : null
   if (stays.value.some((stay) => stay.id === asked)) return asked
   const current = forecast.stay?.id
   return stays.value.some((stay) => stay.id === current) ? current! : (stays.value[0]?.id ?? null)
@@ -93,22 +89,24 @@ const bars = computed(() =>
   })),
 )
 
-/** What was learned on the stay that is on the screen; of another one it is taken over where that one is shown. */
-const taken = computed(() => {
-  const { learned, planCase } = underWay
-  if (!learned || !planCase || planCase.stay.id !== id.value) return null
-  return takeOverOf(planCase, learned, clock.utcOf(learned.at))
-})
-const isTaken = computed(() =>
-  [...(taken.value ?? [])].every(([activity, { factor }]) => {
-    const known = forecast.crew?.activities.find((one) => one.id === activity)?.learned
-    return known != null && Math.abs(known.factor - factor) < 1e-9
-  }),
+/** What was learned on this stay, as the crew's own numbers; nothing where they stand on this or on something later already. */
+const upTo = computed(() => (review.value ? clock.utcOf(review.value.end) : ''))
+const taken = computed(
+  () =>
+    new Map(review.value?.taken.map(({ activity, learned }) => [activity, { ...learned, upTo: upTo.value }])),
 )
+const isTaken = computed(() => {
+  const crew = workspace.document.crews.find((one) => one.id === stay.value?.crew)
+  return [...taken.value.keys()].every((activity) => {
+    const known = crew?.activities.find((one) => one.id === activity)?.learned
+    return known != null && known.upTo >= upTo.value
+  })
+})
 const said = ref('')
+watch(id, () => (said.value = ''))
 function take() {
-  const numbers = new Map(taken.value ?? [])
-  const { id: crew } = forecast.crew!
+  const numbers = new Map(taken.value)
+  const { crew } = stay.value!
   if (workspace.edit('take-over', (draft) => takeOver(draft, crew, numbers)).ok) said.value = t.review.taken
 }
 async function csv() {
@@ -139,7 +137,12 @@ const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
     <PageHead v-if="!isPaper" :title="t.review.title" :lead="t.review.lead" />
     <h1 v-else class="text-2xl font-extrabold">{{ t.review.title }}: {{ stay?.name }}</h1>
     <div v-if="!isPaper && options.length > 1" class="max-w-xl pt-1">
-      <ChoiceField :label="t.review.which" :value="id ?? ''" :options="options" @choose="chosen = $event" />
+      <ChoiceField
+        :label="t.review.which"
+        :value="id ?? ''"
+        :options="options"
+        @choose="router.replace({ query: { stay: $event } })"
+      />
     </div>
     <p v-if="!words" class="py-4 text-lg text-soft" role="status">
       {{ id !== null && reviews.hasFailed(id) ? t.review.failed : t.review.working }}
@@ -233,12 +236,12 @@ const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
           <ul>
             <li v-for="line in words.learned" :key="line" class="leading-snug">{{ line }}</li>
           </ul>
-          <div v-if="!isPaper && taken" class="mt-2">
+          <div v-if="!isPaper" class="mt-2">
             <AppButton :disabled="taken.size === 0 || isTaken" kind="primary" @click="take">{{
               t.review.take
             }}</AppButton>
             <p class="text-[0.95rem] text-soft" role="status" data-testid="review-taken">
-              {{ said || (isTaken && taken.size > 0 ? t.review.taken : t.review.takeWhy(taken.size)) }}
+              {{ isTaken && taken.size > 0 ? said || t.review.taken : t.review.takeWhy(taken.size) }}
             </p>
           </div>
         </section>

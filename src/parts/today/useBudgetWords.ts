@@ -56,21 +56,12 @@ export function useBudgetWords() {
     if (!budget || !stay || budget.state !== 'short' || budget.reaches === null) return null
     return { night: budget.reaches, words: nightOf(stay, budget.reaches) }
   })
-  /** A line for where the section is closed, or stands small. */
-  const short = computed(() => {
-    const { budget } = today
-    if (!budget) return headline.value
-    if (instead.value !== null) return instead.value
-    return rows.value.map(({ n, name }) => `${n} ${name.toLowerCase()}`).join(', ')
-  })
   return {
     budget: computed(() => today.budget),
-    goal,
     rows,
     headline,
     instead,
     reachable,
-    short,
     tank,
     isUnderWay,
   }
