@@ -155,7 +155,7 @@ describe('the budget', () => {
   it('the next best thing does what it says, is declined and heard again', async () => {
     const { page } = await open('demo', '/', NOW)
     await known(page)
-    const first = page.getByTestId('next-best').locator('article')
+    const first = page.getByTestId('next-best').locator('article').first()
     const name = await first.getByRole('heading').innerText()
     const gain = Number.parseFloat(name.match(/\+([\d.]+) d/)![1]!)
     const planOn = async () => Number(await page.getByTestId('plan-on').innerText())

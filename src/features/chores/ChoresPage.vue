@@ -149,6 +149,7 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
       <AppButton @click="takeUsual">{{ t.chores.usual }}</AppButton>
       <AppButton @click="calendar">{{ t.chores.calendar }}</AppButton>
     </div>
+    <p class="-mt-2 pb-3 text-[0.95rem] text-soft">{{ t.chores.calendarHint }}</p>
     <FoldSection
       v-if="stock.length > 0"
       id="stock"

@@ -9,6 +9,7 @@ import { addRuns, declineAdvice, hearAllAdvice, setHabit } from '@/document/edit
 import { whenOf } from '@/parts/runs/useRuns'
 import { formatDate, formatDays } from '@/texts'
 import * as t from '@/texts/t'
+import NextAdvice from './NextAdvice.vue'
 
 /** What helps most for its bother: one first, at most two more behind it, none where nothing needs doing. */
 const today = useTodayStore()
@@ -76,53 +77,26 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
       {{ t.next.none }}
     </p>
     <template v-else>
-      <article
+      <NextAdvice
         v-for="one in steps.slice(0, 1)"
         :key="one.id"
-        class="mt-1 border-l-[6px] border-sage pl-3"
+        v-bind="one"
+        is-first
         :class="today.isNextCurrent ? '' : 'opacity-60'"
-        :data-testid="`next-${one.id}`"
-      >
-        <h3 class="flex items-baseline justify-between gap-3 text-xl leading-tight font-bold">
-          {{ one.name }}
-          <span class="figure whitespace-nowrap text-sage" :aria-label="one.gainWords">{{
-            t.next.gain(one.gain)
-          }}</span>
-        </h3>
-        <p class="mt-0.5 leading-snug text-soft">{{ one.reason }}</p>
-        <p class="flex gap-5">
-          <button type="button" :class="link" @click="take(one.step)">{{ t.next.doIt }}</button>
-          <button type="button" :class="[link, 'text-soft']" @click="decline(one.id)">
-            {{ t.next.notUs }}
-          </button>
-        </p>
-      </article>
+        @take="take(one.step)"
+        @decline="decline(one.id)"
+      />
       <details v-if="steps.length > 1" class="mt-1">
         <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
           {{ t.next.more(steps.length - 1) }}
         </summary>
-        <ul>
-          <li
-            v-for="one in steps.slice(1)"
-            :key="one.id"
-            class="border-l-[6px] border-line py-1 pl-3"
-            :data-testid="`next-${one.id}`"
-          >
-            <p class="flex items-baseline justify-between gap-3 leading-tight font-bold">
-              {{ one.name }}
-              <span class="figure whitespace-nowrap text-sage" :aria-label="one.gainWords">{{
-                t.next.gain(one.gain)
-              }}</span>
-            </p>
-            <p class="text-[0.95rem] leading-snug text-soft">{{ one.reason }}</p>
-            <p class="flex gap-5">
-              <button type="button" :class="link" @click="take(one.step)">{{ t.next.doIt }}</button>
-              <button type="button" :class="[link, 'text-soft']" @click="decline(one.id)">
-                {{ t.next.notUs }}
-              </button>
-            </p>
-          </li>
-        </ul>
+        <NextAdvice
+          v-for="one in steps.slice(1)"
+          :key="one.id"
+          v-bind="one"
+          @take="take(one.step)"
+          @decline="decline(one.id)"
+        />
       </details>
     </template>
     <p v-if="declined > 0" class="flex flex-wrap items-baseline gap-x-3 text-[0.9rem] text-soft">

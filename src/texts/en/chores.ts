@@ -3,7 +3,6 @@
 export const chores = {
   title: 'Chores',
   lead: 'What the rig wants done again and again.',
-  dueNow: 'Due',
   due: (name: string) => `Due: ${name}`,
   none: 'Nothing is due.',
   noneYet: 'No chores are listed for this rig.',
@@ -20,7 +19,6 @@ export const chores = {
   rig: 'The whole rig',
   rhythm: 'Due by',
   lastDone: 'Done last',
-  never: 'not recorded',
   lastOn: (day: string) => `Done last on ${day}`,
   neverDone: 'Not recorded when it was done last',
   on: (day: string) => `due ${day}`,
