@@ -35,7 +35,7 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 8,
+    version: 9,
     currentStay: stay.id,
     rigs: [
       {

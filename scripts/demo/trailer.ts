@@ -3,6 +3,7 @@ import { panelOf } from '@/core/levels'
 import { fromSource, owned } from '@/core/quantities'
 import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
+import { HARROW_RIDGE, ridgePlaces } from './ridge'
 
 /** What the panel of this trailer lights. */
 const THIRDS = { ...panelOf('thirds') }
@@ -67,6 +68,7 @@ export function trailerDemo(): Document {
       heater: { volume: owned(22), supply: 'fresh', counted: false },
       gear: ['spray-bottle', 'shower-basin', 'lidded-pail'],
       payload: { limit: owned(780), other: owned(455) },
+      size: { height: owned(3.2), length: owned(13.5) },
       cards: [],
       chores: [],
     },
@@ -113,25 +115,13 @@ export function trailerDemo(): Document {
       start: '2027-09-11T16:00',
       leaveAt: '2027-09-23T11:00',
       ...bareSite(),
-      site: { ...bareSite().site, stayLimit: 14, quiet: { from: '22:00', until: '07:00' } },
-      places: [
-        {
-          id: 'sallow-mill',
-          name: 'Sallow Mill station',
-          accepts: ['gray', 'black', 'cassette'],
-          water: 'potable',
-          rule: 'septic-safe',
-          flow: owned(12),
-        },
-        {
-          id: 'tern-hollow',
-          name: 'Tern Hollow, free drain',
-          accepts: ['gray'],
-          water: 'not-potable',
-          rule: 'unknown',
-          flow: null,
-        },
-      ],
+      site: {
+        ...bareSite().site,
+        stayLimit: 14,
+        quiet: { from: '22:00', until: '07:00' },
+        position: HARROW_RIDGE,
+      },
+      places: ridgePlaces(),
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),
       levels: [

@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
+import { assumedCrew, bareSite, newContainer, newFixture, newPlace, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** The long-stay truck of the demo world: a diverting toilet, and the old black tank joined to gray as a second gray. */
@@ -47,6 +47,7 @@ export function truckDemo(): Document {
       heater: null,
       gear: ['shut-off-head', 'outdoor-shower', 'lidded-bin', 'lidded-pail'],
       payload: { limit: owned(1500), other: owned(700) },
+      size: { height: owned(3.4), length: owned(8.2) },
       cards: [],
       chores: [],
     },
@@ -73,14 +74,18 @@ export function truckDemo(): Document {
       start: '2027-09-18T12:00',
       leaveAt: '2027-10-16T11:00',
       ...bareSite(),
+      site: { ...bareSite().site, position: { lat: 45, lon: -38 } },
       places: [
         {
-          id: 'larch-yard',
-          name: 'Larch yard',
+          ...newPlace('larch-yard', 'Larch yard'),
           accepts: ['urine', 'solids', 'gray'],
           water: 'potable',
           rule: 'any',
           flow: owned(15),
+          position: { lat: 45.061, lon: -38.09 },
+          opening: 'Mo-Fr 09:00-17:00; Sa "by appointment"',
+          access: 'customers',
+          fee: owned(5),
         },
       ],
       horizonDays: fromSource(60, 'rule-of-thumb'),

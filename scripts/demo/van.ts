@@ -1,6 +1,6 @@
 import type { Document } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
-import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
+import { assumedCrew, bareSite, newContainer, newFixture, newPlace, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'
 
 /** The two-person van of the demo world: a cassette with a spare and its own flush water, gray and toilet unconnected. */
@@ -39,6 +39,7 @@ export function vanDemo(): Document {
       heater: { volume: owned(10), supply: 'van-fresh', counted: true },
       gear: ['shut-off-head', 'run-up-jug'],
       payload: { limit: owned(420), other: owned(260) },
+      size: { height: owned(2.7), length: owned(5.9) },
       cards: [],
       chores: [],
     },
@@ -96,14 +97,17 @@ export function vanDemo(): Document {
       ...bareSite(),
       places: [
         {
-          id: 'meadow-gate',
-          name: 'Meadow gate point',
+          ...newPlace('meadow-gate', 'Meadow gate point'),
           accepts: ['cassette', 'gray'],
           water: 'potable',
           rule: 'any',
           flow: owned(9),
+          opening: 'Mo-Su 07:00-21:00',
+          access: 'guests',
+          fee: owned(0),
+          queue: owned(0),
         },
-        { id: 'brook-tap', name: 'Brook tap', accepts: null, water: 'unknown', rule: 'unknown', flow: null },
+        newPlace('brook-tap', 'Brook tap'),
       ],
       horizonDays: fromSource(60, 'rule-of-thumb'),
       confidence: fromSource(0.9, 'rule-of-thumb'),

@@ -36,12 +36,13 @@ export function addFile(
     budget: { ...stay.budget, declined: stay.budget.declined.map((id) => habitIds.get(id) ?? id) },
   }))
   const stayIds = idsFor(base.stays, stays, () => newId('stay'))
+  const chained = stays.map((stay) => ({ ...stay, follows: stay.follows && stayIds.get(stay.follows)! }))
   const document = {
     ...base,
     rigs: joined(base.rigs, added.rigs, rigIds),
     crews: joined(base.crews, added.crews, crewIds),
     habits: joined<Habit>(base.habits, added.habits, habitIds),
-    stays: joined(base.stays, stays, stayIds),
+    stays: joined(base.stays, chained, stayIds),
     currentStay: added.currentStay === null ? base.currentStay : stayIds.get(added.currentStay)!,
   }
   return {

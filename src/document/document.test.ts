@@ -4,7 +4,7 @@ import type { Document } from '@/core/model'
 import { en } from '@/texts'
 import { z } from './schema/zod'
 import { newContainer } from './starters'
-import { fileSchema } from './schema/version8'
+import { fileSchema } from './schema/version9'
 import {
   CURRENT_VERSION,
   FAULT_CODES,
@@ -96,6 +96,12 @@ describe('a document', () => {
     ['too many absences', (d) => (d.stays[0]!.absences = Array.from({ length: 10_001 }, () => ({ person: 'maren', part: 'night' as const, days: [1, 1], weekdays: null }))), 'too-many stays[0].absences'],
     ['a run to nowhere', (d) => d.stays[0]!.runs.push(runOf('r', 1, 'midday', [runStep('empty', 'gray', null)], { place: 'sea' })), 'dangling stays[0].runs[0].place'],
     ['a run on a tank that is none', (d) => d.stays[0]!.runs.push(runOf('r', 1, 'midday', [runStep('empty', 'sea', null)])), 'dangling stays[0].runs[0].steps[0].from'],
+    ['a stay that follows itself', (d) => (d.stays[0]!.follows = 'harrow-ridge'), 'follows-later stays[0].follows'],
+    ['a stay that follows none there is', (d) => (d.stays[0]!.follows = 'nowhere'), 'dangling stays[0].follows'],
+    ['a road to no place', (d) => d.stays[0]!.ways.push({ place: 'sea', kilometres: null, minutes: null }), 'dangling stays[0].ways[0].place'],
+    ['two roads to one place', (d) => d.stays[0]!.ways.push(...[1, 2].map(() => ({ place: 'pass-tap', kilometres: null, minutes: null }))), 'listed-twice stays[0].ways[1]'],
+    ['a run of no step', (d) => d.stays[0]!.runs.push({ ...runOf('r', 1, 'midday', []), kind: 'move' }), 'too-few stays[0].runs[0].steps'],
+    ['a place beyond the pole', (d) => (d.stays[0]!.places[0]!.position = { lat: 91, lon: 0 }), 'too-big stays[0].places[0].position.lat'],
     ['gray into fresh', (d) => d.stays[0]!.runs.push(runOf('r', 1, 'midday', [runStep('transfer', 'gray', 'fresh')])), 'step-astray stays[0].runs[0].steps[0]'],
     ['another format', (d) => Object.assign(d, { format: 'something/else' }), 'foreign format'],
     ['a newer version', (d) => Object.assign(d, { version: 99 }), 'too-new version'],

@@ -51,6 +51,7 @@ export const FAULT_CODES = [
   'body-changed',
   'probes-fall',
   'step-astray',
+  'follows-later',
 ] as const
 export type FaultCode = (typeof FAULT_CODES)[number]
 

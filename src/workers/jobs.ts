@@ -5,7 +5,7 @@ import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
 import type { Review } from '@/core/review'
 import type { LearnRequest, SinceYesterday, StayLearned } from '@/core/underway'
-import type { FlushRange, Sample, SampleOptions, Story } from '@/core/risk'
+import type { FlushRange, OwnCount, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */
 export interface Subject {
@@ -46,6 +46,8 @@ export interface Jobs {
   next: Job<Trips & { declined: readonly string[] }, NextStep[]>
   /** What moved the count since yesterday; the subject is the stay as it is planned. */
   since: Job<Trips & Omit<LearnRequest, 'stayCase' | 'seed'>, SinceYesterday>
+  /** Each container's own count with no further run: what 'decide by' stands on. */
+  own: Job<Trips & { q: number; horizonDays: number }, OwnCount[]>
   /** What a stay came to by `at`; the subject is the stay as it was planned. */
   review: Job<Omit<LearnRequest, 'stayCase'>, Review>
 }

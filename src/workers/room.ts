@@ -6,8 +6,12 @@ import { compile, compileChances } from '@/core/model'
 import { reach } from '@/core/reach'
 import {
   BATCH,
+  TRIALS,
+  chainSeed,
+  withPassedTrips,
   flushRange,
   joinSamples,
+  ownCounts,
   riskTables,
   sampleTrips,
   samplerOf,
@@ -32,7 +36,7 @@ export type Room = { [J in JobName]: (subject: Subject, args: Args<J>) => Work<J
 export function jobRoom(): Room {
   const tables = riskTables()
   const samplers = keptSamplers(tables)
-  return {
+  return chained(tables, {
     *sample(subject, args) {
       return yield* sampled(yield* samplers(subject, false), args)
     },
@@ -85,11 +89,35 @@ export function jobRoom(): Room {
       yield
       return sinceYesterday({ stayCase, ...request, tables })
     },
+    *own({ stayCase }, options) {
+      return yield* breaths(ownCounts(stayCase, { ...options, tables }))
+    },
     *review({ stayCase }, { log, at, ...request }) {
       yield
       return reviewOf(stayCase, log, learnStay({ stayCase, log, at, ...request }), at)
     },
-  }
+  })
+}
+
+/** Jobs about a stay that follows another are about its trips: they go on where that one's end, on luck of their own. */
+function chained(tables: RiskTables, room: Room): Room {
+  let kept: { of: number; seed: number; subject: Subject } | null = null
+  const wrapped = (job: JobName) =>
+    function* (subject: Subject, args: Args<JobName>) {
+      if (!subject.stayCase.passed) return yield* run(job, subject, args)
+      if (args === null || !('seed' in args)) return yield* run(job, subject, args)
+      const { seed } = args
+      if (kept?.of !== subject.revision || kept.seed !== seed) {
+        const stayCase = yield* breaths(withPassedTrips(subject.stayCase, { seed, trials: TRIALS, tables }))
+        kept = { of: subject.revision, seed, subject: { ...subject, stayCase } }
+      }
+      const own = { ...args, seed: chainSeed(subject.stayCase, seed) }
+      return yield* run(job, kept.subject, own)
+    }
+  const run = (job: JobName, subject: Subject, args: Args<JobName>) =>
+    (room[job] as (subject: Subject, args: Args<JobName>) => Work<JobName>)(subject, args)
+  const jobs = Object.keys(room) as JobName[]
+  return Object.fromEntries(jobs.map((job) => [job, wrapped(job)])) as unknown as Room
 }
 
 /** The sampler of the newest subject, made when it is first asked for. */

@@ -70,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 8,
+    version: 9,
     currentStay: 'stay',
     rigs: [
       {
@@ -114,6 +114,7 @@ export function example({
         heater: null,
         gear: [],
         payload: null,
+        size: { height: null, length: null },
         cards: [],
         chores: [],
         roles: roles.map((role) => ({ role, fixture: role, share: owned(1) })),

@@ -88,6 +88,7 @@ const rigArb: fc.Arbitrary<Rig> = fc
       heater: heater ? { volume: owned(20), supply: 'fresh-0', counted: split < 0.5 } : null,
       gear: [],
       payload: null,
+      size: { height: null, length: null },
       cards: [],
       chores: [],
     }
@@ -264,7 +265,7 @@ export const documentArb: fc.Arbitrary<Document> = fc
     }
     return {
       format: 'dry-count/document',
-      version: 8,
+      version: 9,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

@@ -116,7 +116,7 @@ function* runsOf(
 ): Generator<{ change: NextChange; changed: StayCase; cost: number }> {
   const { stay } = stayCase
   for (const { usual, when, ...rest } of usualRuns(stayCase)) {
-    if (when !== null || usual === 'go-home') continue
+    if (when !== null || usual === 'go-home' || rest.steps.length === 0) continue
     const asked: Run = { ...rest, id: `next ${usual}`, name: '', place: null, day: today, part: 'midday' }
     const slot: Slot = bestSlot(stayCase, { ...asked, when }, spare)
     const run = { ...asked, ...slot }

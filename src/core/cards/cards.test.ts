@@ -1,3 +1,4 @@
+import { newPlace } from '@/document/starters'
 import { describe, expect, it } from 'vitest'
 import { en } from '@/texts'
 import { count } from '../count'
@@ -128,12 +129,9 @@ function groundOf(stayCase: StayCase, choice: Choice): { ground: CardGround; pla
     choice.water === null || choice.water === undefined
       ? null
       : {
-          id: 'there',
-          name: 'There',
-          accepts: null,
+          ...newPlace('there', 'There'),
           water: choice.water as Place['water'],
           rule: (choice.rule ?? 'any') as Place['rule'],
-          flow: null,
         }
   const changed: StayCase = {
     ...stayCase,

@@ -1,4 +1,15 @@
-import { sparesOf, type Container, type TreatedKind } from '../model'
+import {
+  pointTaking,
+  pointWithWater,
+  sparesOf,
+  type Container,
+  type Place,
+  type PlaceRule,
+  type Run,
+  type StayCase,
+  type TreatedKind,
+} from '../model'
+import { wastesOf } from '../places'
 import type { Binding, CardCase, Subject } from './cardCase'
 import { chargeMoved, chargeOfTank, leftoverOf, productsFor, topUpOf } from './amounts'
 import { urinePerDay } from './numbers/carried'
@@ -47,9 +58,11 @@ const FACT: Record<Fact, Says> = {
   wand: ({ stayCase }) => stayCase.rig.gear.includes('rinse-wand'),
   meter: ({ stayCase }) => stayCase.rig.gear.includes('flow-meter'),
   'water-here': ({ place, run, stayCase }) =>
-    place ? place.water !== 'none' : run.kind !== 'restock' || stayCase.stay.site.water === 'tap',
-  septic: ({ place }) => place?.rule === 'septic-safe',
-  'nothing-in': ({ place }) => place?.rule === 'nothing',
+    place
+      ? pointWithWater(place).water !== 'none'
+      : run.kind !== 'restock' || stayCase.stay.site.water === 'tap',
+  septic: ({ place, stayCase, run }) => rulesFor(place, stayCase, run).includes('septic-safe'),
+  'nothing-in': ({ place, stayCase, run }) => rulesFor(place, stayCase, run).includes('nothing'),
   hookup: ({ stayCase }) => stayCase.stay.site.sewer !== 'none' && stayCase.stay.site.hookupNights > 0,
   'has-fresh': (card) => has(card, 'fresh'),
   'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
@@ -130,4 +143,11 @@ export function holds(
     return FACT[atom as Fact](card, subject, binding)
   }
   return (when ?? []).every((one) => (typeof one === 'string' ? is(one) : one.some(is)))
+}
+
+/** What the points say that take what a run lets go; where it lets go nothing, what the first one says. */
+function rulesFor(place: Place | null, { rig }: StayCase, run: Run): PlaceRule[] {
+  if (!place) return []
+  const points = wastesOf(rig, run).flatMap((what) => pointTaking(place, what) ?? [])
+  return points.length > 0 ? points.map(({ rule }) => rule) : [place.rule]
 }

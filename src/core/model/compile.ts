@@ -36,6 +36,7 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
   const { stay, rig, crew } = stayCase
   const horizonDays = options.horizonDays ?? stay.horizonDays.value
   const now = options.from ?? stayCase.now ?? null
+  const begins = now ?? stayCase.passed ?? null
   const start = now?.at ?? stay.start
   if (start < stay.start) throw new RangeError(`${start} is before the stay, which starts ${stay.start}`)
   const grid = partGrid(stay.start, horizonDays, start)
@@ -43,7 +44,7 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
   const habits = activeHabits(stayCase, grid, here)
   const factors = crew.activities.map((activity) => factorsOf(activity, habits, grid.count))
   for (const { activity, factor } of now?.today ?? []) leaveToday(factors, crew, activity, factor, grid)
-  const containers = compileContainers(rig, stay, now)
+  const containers = compileContainers(rig, stay, begins)
   const piped = yield* compileStreams(rig, crew, containers, habits)
   const uses = compileUses(crew, stay, factors, here, grid)
   const volume = rowsOf(factors, 'volume', grid.count)
@@ -59,7 +60,7 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
     containers,
     activities: crew.activities.map(({ id, name }) => ({ id, name })),
     fixtures: rig.fixtures.map(({ id }) => id),
-    ...compileVessels(crew.activities, streams, habits, now),
+    ...compileVessels(crew.activities, streams, habits, begins),
     runs: [
       ...opening,
       ...compileRuns(stay.runs, { rig, crew, containers, places: stay.places }, grid, now !== null),

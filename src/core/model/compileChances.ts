@@ -6,7 +6,7 @@ import { sparesOf, type Container } from './containers'
 import { ownSpread, type Activity, type Crew } from './crew'
 import type { Id } from './ids'
 import type { Model, ModelContainer } from './model'
-import type { JointDraws, Now } from './now'
+import type { JointDraws, Passed } from './now'
 import type { Presence } from './presence'
 import type { Rig } from './rig'
 import { warmestOf, type LevelError, type Stay } from './stay'
@@ -80,7 +80,7 @@ export function heatStepsAt(warmest: Celsius, above: Celsius): number {
 export function compileChances(
   stayCase: StayCase,
   model: Model,
-  from: Now | null = stayCase.now ?? null,
+  from: Passed | null = stayCase.now ?? stayCase.passed ?? null,
 ): Chances {
   const { stay, rig, crew } = stayCase
   const days = model.grid.day[model.grid.count - 1]! + 1

@@ -11,12 +11,12 @@ import {
 } from './containers'
 import type { Id } from './ids'
 import type { ModelContainer } from './model'
-import type { Now } from './now'
+import type { Passed } from './now'
 import type { Rig } from './rig'
 import type { Stay } from './stay'
 
 /** The rig's containers, tanks that stand open to each other as one, with their starting levels. */
-export function compileContainers(rig: Rig, stay: Stay, now: Now | null = null): ModelContainer[] {
+export function compileContainers(rig: Rig, stay: Stay, begins: Passed | null = null): ModelContainer[] {
   const levels = new Map(stay.levels.map(({ container, level }) => [container, level.value]))
   return groupsOf(rig).map((members) => {
     const start = members.reduce((sum, { id }) => {
@@ -26,7 +26,7 @@ export function compileContainers(rig: Rig, stay: Stay, now: Now | null = null):
     }, 0)
     const first = members[0]!
     const heater = heaterOf(rig, first.id)
-    const level = now?.levels.find(({ container }) => container === first.id)?.level ?? start + heater
+    const level = begins?.levels.find(({ container }) => container === first.id)?.level ?? start + heater
     return {
       id: first.id,
       name: members.map(({ name }) => name).join(' + '),
@@ -42,7 +42,10 @@ export function compileContainers(rig: Rig, stay: Stay, now: Now | null = null):
       reserve: 'reserve' in first ? first.reserve.value : 0,
       kgPer: 'payload' in first && first.payload ? 0 : kgPerUnit(first),
       start: level,
-      onSolids: now?.onSolids.find(({ container }) => container === first.id) ?? { liquid: level, uses: 0 },
+      onSolids: begins?.onSolids.find(({ container }) => container === first.id) ?? {
+        liquid: level,
+        uses: 0,
+      },
     }
   })
 }

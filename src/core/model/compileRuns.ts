@@ -5,7 +5,8 @@ import type { Crew } from './crew'
 import { found, type EndCode, type Id } from './ids'
 import { endCode, type ModelContainer } from './model'
 import type { Rig } from './rig'
-import type { Head, ModelRun, ModelStep, Place, Run, RunStep } from './run'
+import type { Place } from './place'
+import type { Head, ModelRun, ModelStep, Run, RunStep } from './run'
 import { stepBlocked } from './stepBlocked'
 
 const OUT = endCode('carried-out')

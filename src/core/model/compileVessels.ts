@@ -1,7 +1,7 @@
 import type { ActiveHabit } from './activeHabits'
 import type { Activity } from './crew'
 import { endCode, type ModelVessel, type Stream } from './model'
-import type { Now } from './now'
+import type { Passed } from './now'
 
 /**
  * The vessels of the habits that are on, and the streams with those added that they fill: caught and emptied ones beside
@@ -11,7 +11,7 @@ export function compileVessels(
   activities: readonly Activity[],
   streams: readonly Stream[],
   habits: readonly ActiveHabit[],
-  now: Now | null = null,
+  begins: Passed | null = null,
 ): { streams: Stream[]; vessels: ModelVessel[] } {
   const all = [...streams]
   const add = (stream: Stream) => all.push({ ...stream, portion: null, isOfVessel: true }) - 1
@@ -26,7 +26,7 @@ export function compileVessels(
     content: 0,
     given: [],
   }))
-  for (const vessel of vessels) Object.assign(vessel, contentOf(vessel, now))
+  for (const vessel of vessels) Object.assign(vessel, contentOf(vessel, begins))
   vessels.forEach((vessel, v) => {
     vessel.recipients = recipientsOf(withVessel[v]!, [...all], isOf, add)
   })
@@ -34,8 +34,11 @@ export function compileVessels(
 }
 
 /** What it holds at the start; where its donors are others by now, it came from all of them alike. */
-function contentOf({ habit, donors }: ModelVessel, now: Now | null): Pick<ModelVessel, 'content' | 'given'> {
-  const kept = now?.vessels.find((vessel) => vessel.habit === habit)
+function contentOf(
+  { habit, donors }: ModelVessel,
+  begins: Passed | null,
+): Pick<ModelVessel, 'content' | 'given'> {
+  const kept = begins?.vessels.find((vessel) => vessel.habit === habit)
   if (!kept || donors.length === 0) return { content: 0, given: donors.map(() => 0) }
   const isSame = kept.given.length === donors.length
   return {

@@ -2,6 +2,7 @@ import type { Cv, Factor, Origin, Quantity } from '../quantities'
 import type { Id } from './ids'
 import type { Role } from './rig'
 import type { Product } from './product'
+import type { Road } from './place'
 import type { CostWeights, Schools } from './schools'
 
 export const ACTIVITY_KINDS = [
@@ -140,6 +141,7 @@ export interface Crew {
   flush: FlushHabits
   schools: Schools
   costs: CostWeights
+  road: Road
   /** What they treat their waste tanks with. */
   products: Product[]
   /** Changes of medium for a solids bin that were bought; what is left is those less the changes in the log. */

@@ -78,23 +78,56 @@ export type { Caution, Effect, Gear, Habit, HabitOn, LandRule, RedirectTo, Vesse
 export { FLOW_ENDS, found } from './ids'
 export type { ActivityIndex, ContainerIndex, EndCode, FlowEnd, Id, StreamIndex } from './ids'
 export { endCode, endId } from './model'
-export type { JointDraws, Now, OnSolids, VesselContent } from './now'
+export type { JointDraws, Now, OnSolids, Passed, VesselContent } from './now'
+export type { Hours, OpenSpan, OpenTimes } from './openTimes'
 export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream, VesselEnd } from './model'
 export { presence } from './presence'
 export type { Presence } from './presence'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
-export type { Fixture, Handle, Heater, Outlet, Payload, Rig, RigSide, Role, RoleShare, Takes } from './rig'
-export { ACCEPTED, AMOUNTS_OF, PLACE_RULES, PLACE_WATER, RUN_KINDS, STEP_DOES } from './run'
+export type {
+  Fixture,
+  Handle,
+  Heater,
+  Outlet,
+  Payload,
+  Rig,
+  RigSide,
+  RigSize,
+  Role,
+  RoleShare,
+  Takes,
+} from './rig'
+export {
+  ACCEPTED,
+  APPROACHES,
+  OFFERS,
+  PLACE_ACCESS,
+  PLACE_RULES,
+  PLACE_WATER,
+  pointTaking,
+  pointWithWater,
+  pointsOf,
+} from './place'
 export type {
   Accepted,
+  Approach,
+  Offer,
+  Place,
+  PlaceAccess,
   PlaceRule,
+  PlaceWater,
+  Point,
+  Position,
+  Road,
+  Way,
+} from './place'
+export { AMOUNTS_OF, MOVING_KINDS, RUN_KINDS, STEP_DOES } from './run'
+export type {
   Ask,
   Head,
   HeadTank,
   ModelRun,
   ModelStep,
-  Place,
-  PlaceWater,
   Run,
   RunKind,
   RunStep,
@@ -109,7 +142,7 @@ export { stepBlocked } from './stepBlocked'
 export type { Blocked } from './stepBlocked'
 export { LEVEL_ERRORS, isAwayOn, warmestOf } from './stay'
 export { caseOf, fromItsStart } from './stayCase'
-export type { StayCase } from './stayCase'
+export type { Follows, StayCase } from './stayCase'
 export type {
   Absence,
   CountedStretch,

@@ -21,6 +21,9 @@ export interface Now {
   draws: JointDraws | null
 }
 
+/** What a stay takes over from the one it follows, at its start (model.md section 1, chain). */
+export type Passed = Pick<Now, 'levels' | 'vessels' | 'onSolids' | 'draws'>
+
 /**
  * Joint draws of a stay's unknowns, a row a draw; trip i takes row i mod `rows`. Columns: own level of each activity, rate
  * factor of each, capacity over the one given of each container, level of each (L, uses), in the model's order.

@@ -71,6 +71,12 @@ export interface Payload {
   other: Quantity
 }
 
+/** With everything that is towed, m; null: not measured. */
+export interface RigSize {
+  height: Quantity | null
+  length: Quantity | null
+}
+
 export interface Rig {
   id: Id
   name: string
@@ -81,6 +87,7 @@ export interface Rig {
   heater: Heater | null
   gear: Gear[]
   payload: Payload | null
+  size: RigSize
   /** Run cards of one's own. */
   cards: OwnCard[]
   /** What it wants done again and again. */

@@ -2,7 +2,7 @@ import type { DayNumber, Part, PartIndex } from '../calendar'
 import type { Amount, Kilograms, Litres, Metres, Quantity } from '../quantities'
 import type { EndCode, Id } from './ids'
 
-/** What an errand is (model.md section 7). */
+/** What a run is (model.md section 7); `errand`: nothing of the rig is emptied or filled, but the road is shared. */
 export const RUN_KINDS = [
   'move',
   'tote-loads',
@@ -13,29 +13,11 @@ export const RUN_KINDS = [
   'restock',
   'on-the-road',
   'go-home',
+  'errand',
 ] as const
 export type RunKind = (typeof RUN_KINDS)[number]
-
-/** What a place may take. */
-export const ACCEPTED = ['gray', 'black', 'cassette', 'urine', 'solids'] as const
-export type Accepted = (typeof ACCEPTED)[number]
-export const PLACE_WATER = ['none', 'not-potable', 'potable', 'unknown'] as const
-export type PlaceWater = (typeof PLACE_WATER)[number]
-/** What may be in the tanks that are emptied there. */
-export const PLACE_RULES = ['unknown', 'any', 'septic-safe', 'nothing'] as const
-export type PlaceRule = (typeof PLACE_RULES)[number]
-
-/** Somewhere a run goes. A name is enough: what is unknown warns and never blocks. */
-export interface Place {
-  id: Id
-  name: string
-  /** Null: not known. */
-  accepts: Accepted[] | null
-  water: PlaceWater
-  rule: PlaceRule
-  /** L a minute of its tap, by a bucket test; null: not tested. */
-  flow: Quantity | null
-}
+/** Kinds of run on which the rig itself goes. */
+export const MOVING_KINDS: readonly RunKind[] = ['move', 'on-the-road', 'go-home']
 
 /**
  * What a step does. `empty` and `take` carry out, `fill` and `charge` bring in, `top-up` and `transfer` go from one container

@@ -1,3 +1,5 @@
+import type { Position } from './place'
+
 export const SITE_WATER = ['none', 'tap'] as const
 export const SITE_SEWER = ['none', 'gray', 'all'] as const
 
@@ -14,4 +16,6 @@ export interface Site {
   stayLimit: number | null
   /** Wall times `hh:mm` between which it is to be quiet; null: not known. */
   quiet: { from: string; until: string } | null
+  /** Null: not known. */
+  position: Position | null
 }

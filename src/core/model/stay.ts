@@ -3,7 +3,8 @@ import type { Litres, Quantity } from '../quantities'
 import type { StayBudget } from './budget'
 import type { HabitOn, LandRule } from './habit'
 import type { Id } from './ids'
-import type { Place, Run } from './run'
+import type { Place, Way } from './place'
+import type { Run } from './run'
 import type { Site } from './site'
 
 /** Somebody away in one part of a day, on each of a range of days, or on some weekdays of it. */
@@ -95,6 +96,12 @@ export interface Stay {
   site: Site
   /** Where its runs go. */
   places: Place[]
+  /** Roads from its site that the owner knows. */
+  ways: Way[]
+  /** The stay whose levels it takes over; null: it starts from `levels`. */
+  follows: Id | null
+  /** Share of each waste tank that may be left when its road ends, as site or chain ask; null: nobody asks. */
+  endsAt: Quantity | null
   runs: Run[]
   budget: StayBudget
 }

@@ -1,10 +1,18 @@
+import type { WallTime } from '../calendar'
 import type { Crew } from './crew'
 import type { Document } from './document'
 import type { Habit } from './habit'
 import { found, type Id } from './ids'
-import type { Now } from './now'
+import type { Now, Passed } from './now'
+import type { Hours } from './openTimes'
 import type { Rig } from './rig'
 import type { Stay } from './stay'
+
+/** The stay before, and when it is left: trips go on where its trips end. */
+export interface Follows {
+  before: StayCase
+  leftAt: WallTime
+}
 
 /**
  * Everything one computation needs and nothing else: what `compile` takes and what workers are sent. Its cost does not
@@ -18,11 +26,17 @@ export interface StayCase {
   habits: Habit[]
   /** Under way: everything starts there, and rests on what is known by then. Not there: at the start of the stay. */
   now?: Now
+  /** Planned after another stay: what that leaves, in place of the starting levels. Not there: it starts by itself. */
+  passed?: Passed & { from: Follows }
+  /** When its places are open, as far as it is read; the count asks nothing of it. */
+  hours?: Hours
 }
 
 /** The same from its start: what is known of a stay under way left aside. */
-export function fromItsStart({ stay, rig, crew, habits }: StayCase): StayCase {
-  return { stay, rig, crew, habits }
+export function fromItsStart(stayCase: StayCase): StayCase {
+  const planned = { ...stayCase }
+  delete planned.now
+  return planned
 }
 
 /**

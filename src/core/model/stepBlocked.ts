@@ -1,7 +1,8 @@
 import { isOneOf, sideOf, type Container } from './containers'
 import type { Id } from './ids'
 import type { Outlet, Rig } from './rig'
-import { ACCEPTED, type Accepted, type Place, type Run, type RunStep } from './run'
+import { ACCEPTED, pointTaking, pointWithWater, type Accepted, type Place } from './place'
+import type { Run, RunStep } from './run'
 
 /** Why a step of a run cannot be done at all, whatever the levels: then it moves nothing. */
 export type Blocked =
@@ -28,12 +29,13 @@ export function stepBlocked(
   if (step.do === 'transfer' && isJoined) return { why: 'joined' }
   const from = container(step.from)
   const what = from && wasteOf(from, step)
-  if (what && place?.accepts && !place.accepts.includes(what)) return { why: 'not-accepted', what }
+  if (what && place && !pointTaking(place, what)) return { why: 'not-accepted', what }
   if (step.do !== 'fill' && step.do !== 'jugs') return null
   const into = container(step.to)
   if (!place || !into || sideOf(into.kind) !== 'supply') return null
-  if (place.water === 'none') return { why: 'no-water' }
-  return place.water === 'not-potable' && into.kind === 'fresh' ? { why: 'not-potable' } : null
+  const { water } = pointWithWater(place)
+  if (water === 'none') return { why: 'no-water' }
+  return water === 'not-potable' && into.kind === 'fresh' ? { why: 'not-potable' } : null
 }
 
 /** What of the rig comes to the place by this step. */

@@ -1,6 +1,7 @@
 import { nightsBetween } from '../calendar'
 import type { Crew, Id, Rig, Run, StayCase } from '../model'
 import type { Litres } from '../quantities'
+import { roadsOf, type RunRoad } from '../places'
 import type { RunAnswer } from './answer'
 import { isCarried, type StepAnswer } from './stepAnswer'
 
@@ -31,7 +32,8 @@ export interface StayCost extends Cost {
 /** What the runs of a stay take, one by one and in sum, with the bother of its habits, a point a day that each is kept. */
 export function stayCost(stayCase: StayCase, answers: readonly RunAnswer[]): StayCost {
   const { stay, crew, habits } = stayCase
-  const runs = answers.map((answer) => runCost(stayCase, answer))
+  const roads = roadsOf(stayCase)
+  const runs = answers.map((answer) => runCost(stayCase, answer, roads))
   const nights = nightsBetween(stay.start, stay.leaveAt)
   const habitBother = stay.habits.reduce((sum, { habit: id, days }) => {
     const habit = habits.find((one) => one.id === id)
@@ -49,19 +51,32 @@ export function stayCost(stayCase: StayCase, answers: readonly RunAnswer[]): Sta
   return { ...parts, total: worth(crew, parts), runs, habitBother }
 }
 
-export function runCost({ rig, crew }: Pick<StayCase, 'rig' | 'crew'>, { run, steps }: RunAnswer): RunCost {
+/** @param roads of all runs of the stay: who shares a trip shares its road */
+export function runCost(
+  { rig, crew, stay }: Pick<StayCase, 'rig' | 'crew' | 'stay'>,
+  { run, steps }: RunAnswer,
+  roads: ReadonlyMap<Id, RunRoad> = roadsOf({ stay, crew }),
+): RunCost {
+  const road = roads.get(run.id)
   const rinse = rinseOf(rig, crew, run, steps)
   const parts = {
-    money: run.fee.value,
-    minutes: run.minutes.value + rinse.rinseMinutes,
-    kilometres: run.kilometres.value,
+    money: feeOf(stay, run),
+    minutes: (road?.minutes ?? run.minutes.value) + rinse.rinseMinutes,
+    kilometres: road?.kilometres ?? run.kilometres.value,
     carriedL: carriedBy(rig, steps),
     bother: run.bother.value,
   }
   return { run: run.id, ...parts, ...rinse, total: worth(crew, parts) }
 }
 
-function worth(
+/** The owner's of the run, else what its place asks. */
+function feeOf({ places }: StayCase['stay'], { fee, place: id }: Run): number {
+  const place = places.find((one) => one.id === id)
+  return fee.by === 'owner' ? fee.value : (place?.fee?.value ?? fee.value)
+}
+
+/** What an errand is worth to be spared of, in the owner's money. */
+export function worth(
   { costs }: Crew,
   { money, minutes, kilometres, carriedL, bother }: Omit<Cost, 'total'>,
 ): number {

@@ -1,7 +1,8 @@
 import type { Place, Run, StayCase } from '../model'
 import type { RunAnswer } from './answer'
 import { tryRun } from './nearest'
-import { blocks } from './troubles'
+import { placesFor } from '../places'
+import { blocks, isOfPlace } from './troubles'
 import { usualRuns, type UsualRun } from './usual'
 
 /** What can be done where no other time helps: the same run at another place, or another errand for the same containers. */
@@ -10,15 +11,17 @@ export type Instead = { run: Run } & ({ place: Place } | { usual: UsualRun })
 /** No more than these are offered. */
 const MOST = 2
 
-/** Places that take it come first; errands only where there is none. Empty where time alone decides. */
+/** Places that take it come first, the nearest of them before the others; errands only where there is none. */
 export function insteadOf(stayCase: StayCase, { run, troubles }: RunAnswer): Instead[] {
-  if (!troubles.some(({ kind }) => kind === 'blocked')) return []
+  const isClosed = troubles.some(({ kind }) => kind === 'closed')
+  if (!isClosed && !troubles.some(isOfPlace)) return []
   const works = ({ run: changed }: Instead) => !tryRun(stayCase, changed).troubles.some(blocks)
-  const places = stayCase.stay.places
+  const places = placesFor(stayCase, run)
     .filter(({ id }) => id !== run.place)
     .map((place): Instead => ({ place, run: { ...run, place: place.id } }))
     .filter(works)
-  return (places.length > 0 ? places : errandsFor(stayCase, run).filter(works)).slice(0, MOST)
+  if (isClosed || places.length > 0) return places.slice(0, MOST)
+  return errandsFor(stayCase, run).filter(works).slice(0, MOST)
 }
 
 function errandsFor(stayCase: StayCase, run: Run): Instead[] {

@@ -102,6 +102,7 @@ describe('the usual errands', () => {
       'arrive-empty',
       'last-dump',
       'go-home',
+      'groceries',
     ])
     expect(of(vanDemo())).toEqual([
       'move-dump-fill',

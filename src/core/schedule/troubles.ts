@@ -1,16 +1,20 @@
 import { slotNumber, slotOfTime, type Slot } from '../calendar'
 import { BREACH_TOLERANCE, levelBefore, type Count } from '../count'
 import {
+  MOVING_KINDS,
   found,
   stepBlocked,
   type Blocked,
   type Id,
   type Model,
+  type OpenSpan,
+  type Place,
   type Run,
   type RunStep,
   type StayCase,
 } from '../model'
 import type { Amount, Days, Kilograms, Share } from '../quantities'
+import { refusalsOf, refuses, roadsOf, visitOf, type Refusal } from '../places'
 import { partOfRun, type Lifted, type StepAnswer } from './stepAnswer'
 
 /** Something about a run that its owner should know. Those that `blocks` say why it cannot be done like this. */
@@ -32,13 +36,23 @@ export type Trouble =
   | { kind: 'under-threshold'; container: Id; share: Share; threshold: Share }
   | { kind: 'place-unknown' }
   | { kind: 'quiet' }
+  | { kind: 'closed'; next: OpenSpan | null }
+  | { kind: 'hours-unknown' }
+  | { kind: 'perhaps-open'; note: string | null }
+  | { kind: 'refused'; why: Refusal }
 
 const WARNINGS: readonly Trouble['kind'][] = [
   'heavy', 'short-of', 'room-for', 'less-by-payload', 'under-threshold', 'place-unknown', 'quiet', 'too-late', 'over-payload', 'past',
+  'hours-unknown', 'perhaps-open',
 ] // prettier-ignore
 
-export function blocks({ kind }: Trouble): boolean {
-  return !WARNINGS.includes(kind)
+export function blocks(trouble: Trouble): boolean {
+  return trouble.kind === 'refused' ? refuses(trouble.why) : !WARNINGS.includes(trouble.kind)
+}
+
+/** What another place may help, and no other hour. */
+export function isOfPlace(trouble: Trouble): boolean {
+  return trouble.kind === 'blocked' || (trouble.kind === 'refused' && refuses(trouble.why))
 }
 
 /** All there is to say of a run. */
@@ -67,11 +81,31 @@ export function troublesOf(
     ...steps.flatMap((step, at) => (whys[at] ? [] : stepTroubles(step, at, movesAnything))),
     ...heavy.map((one): Trouble => ({ kind: heavyKind(stayCase, one.container), ...one, limit })),
     ...(late ? [{ kind: 'too-late' as const, container: counted.stopper!, days: counted.days! }] : []),
-    ...(MOVES.includes(run.kind) ? overPayload(model, counted, part) : []),
+    ...(MOVING_KINDS.includes(run.kind) ? overPayload(model, counted, part) : []),
     ...underThreshold(stayCase, steps),
     ...(isQuiet(run, stay.site.quiet) ? [{ kind: 'quiet' as const }] : []),
-    ...(place?.accepts === null || place?.water === 'unknown' ? [{ kind: 'place-unknown' as const }] : []),
+    ...(place ? placeTroubles(stayCase, run, place) : []),
   ]
+}
+
+/** What is to be said of where it goes: who may, with what, and whether it is open then. */
+function placeTroubles(stayCase: StayCase, run: Run, place: Place): Trouble[] {
+  const isVague = run.steps.length > 0 && (place.accepts === null || place.water === 'unknown')
+  return [
+    ...refusalsOf(stayCase, run, place).map((why): Trouble => ({ kind: 'refused', why })),
+    ...hourTroubles(stayCase, run, place),
+    ...(isVague ? [{ kind: 'place-unknown' as const }] : []),
+  ]
+}
+
+function hourTroubles(stayCase: StayCase, run: Run, { opening }: Place): Trouble[] {
+  // Hours that are known and not read yet are said once they are.
+  if (opening !== null && !stayCase.hours) return []
+  const visit = visitOf(stayCase, run, roadsOf(stayCase).get(run.id))
+  if (visit.kind === 'unknown') return [{ kind: 'hours-unknown' }]
+  if (visit.kind === 'closed') return [{ kind: 'closed', next: visit.next }]
+  const { isSure, note } = visit.fit.span
+  return isSure ? [] : [{ kind: 'perhaps-open', note }]
 }
 
 /** Who carries a cassette at its light, whatever it weighs, is told and not stopped. */
@@ -131,9 +165,6 @@ export function isOutside({ stay }: Pick<StayCase, 'stay'>, slot: Slot): boolean
   return slotNumber(slot) < first! || slotNumber(slot) > last!
 }
 
-/** Kinds of run on which the rig itself goes. */
-const MOVES: readonly Run['kind'][] = ['move', 'on-the-road', 'go-home']
-
 /** kg over what the rig may carry, right after the runs of the part. */
 function overPayload(model: Model, { ledger }: Count, part: number): Trouble[] {
   if (model.payload === null) return []
@@ -164,7 +195,7 @@ const PART_H = 6
 
 /** A pump or a rig that starts in a part of which all is quiet time; in the others there is an hour that is not. */
 function isQuiet({ kind, part }: Run, quiet: StayCase['stay']['site']['quiet']): boolean {
-  if (!quiet || (kind !== 'macerate' && !MOVES.includes(kind))) return false
+  if (!quiet || (kind !== 'macerate' && !MOVING_KINDS.includes(kind))) return false
   const hourOf = (clock: string) => Number(clock.slice(0, 2)) + Number(clock.slice(3)) / 60
   const from = hourOf(quiet.from)
   const lasts = (((hourOf(quiet.until) - from) % 24) + 24) % 24

@@ -32,6 +32,7 @@ export const USUAL_RUNS = [
   'arrive-empty',
   'last-dump',
   'go-home',
+  'groceries',
 ] as const
 export type UsualRun = (typeof USUAL_RUNS)[number]
 
@@ -68,6 +69,7 @@ const ASSUMED: Record<UsualRun, { kind: RunKind; minutes: number; km: number; bo
   'arrive-empty': { kind: 'on-the-road', minutes: 45, km: 0, bother: 1 },
   'last-dump': { kind: 'on-the-road', minutes: 45, km: 0, bother: 1 },
   'go-home': { kind: 'go-home', minutes: 240, km: 120, bother: 5 },
+  groceries: { kind: 'errand', minutes: 60, km: 20, bother: 1 },
 }
 
 const WHEN: Partial<Record<UsualRun, UsualErrand['when']>> = {
@@ -102,7 +104,8 @@ export function usualRuns({ rig, crew, stay }: Pick<StayCase, 'rig' | 'crew' | '
   return USUAL_RUNS.flatMap((usual): UsualErrand[] => {
     if (usual === 'restock' && !hookup) return []
     const steps = STEPS[usual](has, stay.site)
-    if (steps.length === 0) return []
+    const isInTown = usual === 'groceries' && stay.places.some(({ offers }) => offers.length > 0)
+    if (steps.length === 0 && !isInTown) return []
     const { kind, minutes, km, bother } = ASSUMED[usual]
     const assumed = (value: number): Quantity => fromSource(value, 'assumed')
     return [
@@ -196,6 +199,7 @@ const STEPS: Record<UsualRun, Steps> = {
     const carried = (['cassette', 'urine', 'solids'] as const).flatMap((kind) => has.of(kind).map(emptied))
     return [...dumpSteps(has), ...carried, ...fillSteps(has)]
   },
+  groceries: () => [],
 }
 
 const emptied = ({ id }: Pick<Container, 'id'>): RunStep => step('empty', id, null)

@@ -18,6 +18,7 @@ const LISTS_OF = {
   6: ['rigs', 'crews', 'habits', 'stays'],
   7: ['rigs', 'crews', 'habits', 'stays'],
   8: ['rigs', 'crews', 'habits', 'stays'],
+  9: ['rigs', 'crews', 'habits', 'stays'],
 } as const
 
 /** The owner's data and the demo's are two databases; neither ever touches the other. */
@@ -66,8 +67,11 @@ export class DryCountDatabase extends Dexie {
       .upgrade(rowsUpgrade(LISTS_OF[7], (documents) => documents.entityFromVersion6))
     this.version(8)
       .stores({})
+      .upgrade(rowsUpgrade(LISTS_OF[8], (documents) => documents.entityFromVersion7))
+    this.version(9)
+      .stores({})
       .upgrade(async (transaction) => {
-        await rowsUpgrade(LISTS_OF[8], (documents) => documents.entityFromVersion7)(transaction)
+        await rowsUpgrade(LISTS_OF[9], (documents) => documents.entityFromVersion8)(transaction)
         await checkUpgraded(transaction)
       })
   }

@@ -9,7 +9,7 @@ import { openDexieStore } from './dexieStore'
 const LISTS = ['rigs', 'crews', 'habits', 'stays'] as const
 type Kept = { currentStay: string } & Record<(typeof LISTS)[number], { id: string; name: string }[]>
 
-it.each([1, 2, 3, 5, 6])(
+it.each([1, 2, 3, 5, 6, 8])(
   'brings a browser’s rows and its history from document version %i to the current one; undo reaches back across it',
   async (version) => {
     const text = readFileSync(`src/document/fixtures/version-${version}.drycount.json`, 'utf8')

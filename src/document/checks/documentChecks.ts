@@ -36,6 +36,7 @@ export function editChecks(base: Document, next: Document): DocumentFault[] {
       (activities.size > 0 && effects.some(({ activity }) => activities.has(activity))),
     stays: (stay) =>
       stays.has(stay.id) ||
+      (stay.follows !== null && stays.has(stay.follows)) ||
       rigs.has(stay.rig) ||
       crews.has(stay.crew) ||
       (habits.size > 0 && stay.habits.some(({ habit }) => habits.has(habit))),

@@ -15,12 +15,13 @@ export function runChecks({ rigs }: Document, stay: Stay, path: Path): DocumentF
   const containers = rigs.find(({ id }) => id === stay.rig)?.containers
   const at = [...path, 'runs']
   return [
-    ...duplicateIds(stay.places, [...path, 'places']),
+    ...placeFaults(stay, path),
     ...duplicateIds(stay.runs, at),
-    ...stay.runs.flatMap(({ place, steps }, r): DocumentFault[] => {
+    ...stay.runs.flatMap(({ place, steps, kind }, r): DocumentFault[] => {
       const lost = place !== null && !stay.places.some(({ id }) => id === place)
       return [
         ...(lost ? [dangling([...at, r, 'place'], place, 'place')] : []),
+        ...(steps.length === 0 && kind !== 'errand' ? [tooFew([...at, r, 'steps'])] : []),
         ...(containers
           ? steps.flatMap((step, s) => stepFaults(step, containers, [...at, r, 'steps', s]))
           : []),
@@ -28,6 +29,25 @@ export function runChecks({ rigs }: Document, stay: Stay, path: Path): DocumentF
     }),
   ]
 }
+
+/** Places and their points once each; a road leads to a place that there is, and each has one. */
+function placeFaults({ places, ways }: Stay, path: Path): DocumentFault[] {
+  const known = new Set(places.map(({ id }) => id))
+  const seen = new Set<string>()
+  return [
+    ...duplicateIds(places, [...path, 'places']),
+    ...places.flatMap(({ points }, p) => duplicateIds(points, [...path, 'places', p, 'points'])),
+    ...ways.flatMap(({ place }, w): DocumentFault[] => {
+      const at = [...path, 'ways', w]
+      if (!known.has(place)) return [dangling([...at, 'place'], place, 'place')]
+      const isTwice = seen.has(place)
+      seen.add(place)
+      return isTwice ? [{ code: 'listed-twice', path: at, found: show(place), expected: '' }] : []
+    }),
+  ]
+}
+
+const tooFew = (path: Path): DocumentFault => ({ code: 'too-few', path, found: 'a list of 0', expected: '1' })
 
 function dangling(path: Path, id: string, expected: string): DocumentFault {
   return { code: 'dangling', path, found: show(id), expected }

@@ -18,6 +18,7 @@ export const stayChecks: Check = (document, stay, path) =>
     landChecks,
     countedChecks,
     runChecks,
+    chainChecks,
   ].flatMap((check) => check(document, stay, path))
 
 const timeChecks: Check = (_, stay, path) => {
@@ -184,4 +185,15 @@ const countedChecks: Check = ({ crews }, stay, path) => {
       ? [{ code: 'ends-before-start', path: [...at, 'until'], found: show(until), expected: from }]
       : []
   })
+}
+
+/** A stay follows one that begins before it: so no chain bites its own tail. */
+const chainChecks: Check = ({ stays }, { follows, start }, path) => {
+  if (follows === null) return []
+  const at = [...path, 'follows']
+  const before = stays.find(({ id }) => id === follows)
+  if (!before) return [{ code: 'dangling', path: at, found: show(follows), expected: 'stay' }]
+  return before.start < start
+    ? []
+    : [{ code: 'follows-later', path: at, found: show(before.name), expected: start }]
 }

@@ -1,4 +1,4 @@
-import type { Document, Id, OwnCard, Product } from '@/core/model'
+import { pointWithWater, type Document, type Id, type OwnCard, type Product } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { containerOf, crewOf, rigOf, stayOf } from './find'
 import { setCapacity } from './rigEdits'
@@ -29,7 +29,7 @@ export function removeProduct(draft: Document, crewId: Id, productId: Id): void 
 export function setFlow(draft: Document, stayId: Id, placeId: Id | null, litresPerMinute: number): void {
   const stay = stayOf(draft, stayId)
   const place = stay.places.find(({ id }) => id === placeId)
-  if (place) place.flow = owned(litresPerMinute)
+  if (place) pointWithWater(place).flow = owned(litresPerMinute)
   else crewOf(draft, stay.crew).schools.hoseFlow = owned(litresPerMinute)
 }
 

@@ -29,8 +29,10 @@ export function copyStay(draft: Document, stayId: Id, newId: Id, name: string): 
   draft.currentStay = newId
 }
 
-/** Removes a stay; the one before it, or else the first, is shown instead. */
+/** Removes a stay; the one before it, or else the first, is shown instead. What followed it follows what it followed. */
 export function removeStay(draft: Document, stayId: Id): void {
+  const { follows } = stayOf(draft, stayId)
+  for (const stay of draft.stays) if (stay.follows === stayId) stay.follows = follows
   const place = draft.stays.findIndex(({ id }) => id === stayId)
   draft.stays = draft.stays.filter(({ id }) => id !== stayId)
   if (draft.currentStay === stayId) draft.currentStay = draft.stays[Math.max(0, place - 1)]?.id ?? null

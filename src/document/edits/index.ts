@@ -43,7 +43,17 @@ export { putCard, putProduct, removeCard, removeProduct, setFlow, setMetered } f
 export { setCounted, startNow, takeOver } from './logEdits'
 export { addAbsences, setAbsence, setGuest } from './presenceEdits'
 export { setLevel, setModelLevel, setNights, setReading, setStart, setWarmest } from './stayEdits'
-export { addRuns, moveRun, putPlace, removePlace, removeRun, replaceRun, setSide, setSite } from './runEdits'
+export {
+  addRuns,
+  moveRun,
+  putPlace,
+  removePlace,
+  removeRun,
+  replaceRun,
+  setSide,
+  setSite,
+  setWay,
+} from './runEdits'
 export {
   addSwap,
   declineAdvice,

@@ -10,6 +10,7 @@ import {
   type School,
   type Site,
   type Stay,
+  type Way,
 } from '@/core/model'
 import { crewOf, stayOf } from './find'
 
@@ -46,17 +47,27 @@ export function removeRun(draft: Document, stayId: Id, runId: Id): void {
   stay.runs = stay.runs.filter(({ id }) => id !== runId)
 }
 
-/** A place is changed for all runs that go there, or added. */
+/** A place is changed for all runs that go there, in every stay that knows it, or added to this one. */
 export function putPlace(draft: Document, stayId: Id, place: Place): void {
-  const { places } = stayOf(draft, stayId)
-  const at = places.findIndex(({ id }) => id === place.id)
-  places.splice(at < 0 ? places.length : at, at < 0 ? 0 : 1, { ...place })
+  for (const { id, places } of draft.stays) {
+    const at = places.findIndex((known) => known.id === place.id)
+    if (at >= 0) places.splice(at, 1, structuredClone(place))
+    else if (id === stayId) places.push(structuredClone(place))
+  }
+}
+
+/** The road to a place as the owner knows it; nothing is kept where nothing is known. */
+export function setWay(draft: Document, stayId: Id, way: Way): void {
+  const stay = stayOf(draft, stayId)
+  stay.ways = stay.ways.filter(({ place }) => place !== way.place)
+  if (way.kilometres || way.minutes) stay.ways.push(structuredClone(way))
 }
 
 /** A place that goes is no place of any run. */
 export function removePlace(draft: Document, stayId: Id, placeId: Id): void {
   const stay = stayOf(draft, stayId)
   stay.places = stay.places.filter(({ id }) => id !== placeId)
+  stay.ways = stay.ways.filter(({ place }) => place !== placeId)
   for (const run of stay.runs) if (run.place === placeId) run.place = null
 }
 
@@ -65,7 +76,7 @@ export function dropLostSteps(stay: Stay, { containers }: Rig): void {
   const known = new Set<Id | null>([null, ...containers.map(({ id }) => id)])
   for (const run of stay.runs)
     run.steps = run.steps.filter(({ from, to }) => known.has(from) && known.has(to))
-  stay.runs = stay.runs.filter(({ steps }) => steps.length > 0)
+  stay.runs = stay.runs.filter(({ steps, kind }) => steps.length > 0 || kind === 'errand')
 }
 
 /** What stands at the pitch of a stay. */

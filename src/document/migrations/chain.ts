@@ -5,6 +5,7 @@ import { fromVersion4 } from './fromVersion4'
 import { fromVersion5 } from './fromVersion5'
 import { fromVersion6 } from './fromVersion6'
 import { fromVersion7 } from './fromVersion7'
+import { fromVersion8 } from './fromVersion8'
 
 export type Migration = (document: unknown) => unknown
 
@@ -17,6 +18,7 @@ export const chain: Record<number, Migration> = {
   5: fromVersion5,
   6: fromVersion6,
   7: fromVersion7,
+  8: fromVersion8,
 }
 
 /**

@@ -11,4 +11,5 @@ export const FROZEN = [
   { version: 6, schema: '346d4fe958e140c3', fixture: 'bcf5c2c196611123' },
   { version: 7, schema: '0a4127718e2916be', fixture: 'bdd6e92bdc9a1aec' },
   { version: 8, schema: 'de13cb74b2a71f71', fixture: '43a3e3cae7db101b' },
+  { version: 9, schema: '43154ae26f4fcbba', fixture: 'e73ee954b4021dba' },
 ]

@@ -23,6 +23,13 @@ const plain = (max: number) =>
 export const nameField = plain(LIMITS.nameLength).regex(/\S/)
 export const noteField = plain(LIMITS.noteLength)
 
+/** The notation has comparison signs in it; nothing of it is ever shown as markup. */
+export const openingField = z
+  .string()
+  .max(LIMITS.openingLength)
+  .regex(/^[^<\p{Cc}]*$/u)
+  .regex(/\S/)
+
 /** `hh:mm` on the wall. */
 export const clockField = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)
 /** `YYYY-MM-DD`, a real day. */

@@ -45,6 +45,16 @@ export const LIMITS = {
   runMinutes: { min: 0, max: 2880 },
   kilometres: { min: 0, max: 5_000 },
   fee: { min: 0, max: 100_000 },
+  /** Of a stay, and further points of one. */
+  places: 500,
+  points: 12,
+  openingLength: 255,
+  latitude: { min: -90, max: 90 },
+  longitude: { min: -180, max: 180 },
+  rigHeightM: { min: 0.5, max: 10 },
+  rigLengthM: { min: 0.5, max: 60 },
+  roadFactor: { min: 1, max: 10 },
+  kmPerHour: { min: 1, max: 200 },
   worth: { min: 0, max: 1_000 },
   /** Of a rig's own cards, and steps of one. */
   cards: 60,

@@ -12,6 +12,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   5: () => import('../../../docs/schema/document-5.schema.json'),
   6: () => import('../../../docs/schema/document-6.schema.json'),
   7: () => import('../../../docs/schema/document-7.schema.json'),
+  8: () => import('../../../docs/schema/document-8.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

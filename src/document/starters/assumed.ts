@@ -5,6 +5,7 @@ import {
   type Container,
   type Crew,
   type Id,
+  type Place,
   type Sides,
   type StartLevel,
   type Stay,
@@ -15,7 +16,16 @@ import { fromSource, type Quantity } from '@/core/quantities'
 /** What a crew is taken to bear and to do in heat until it says otherwise. */
 export function assumedCrew(): Pick<
   Crew,
-  'heat' | 'liftLimit' | 'flushFloor' | 'flush' | 'schools' | 'costs' | 'products' | 'mediumStock' | 'saves'
+  | 'heat'
+  | 'liftLimit'
+  | 'flushFloor'
+  | 'flush'
+  | 'schools'
+  | 'costs'
+  | 'products'
+  | 'mediumStock'
+  | 'saves'
+  | 'road'
 > {
   return {
     heat: {
@@ -51,6 +61,12 @@ export function assumedCrew(): Pick<
       litre: fromSource(0.05, 'assumed'),
       bother: fromSource(1, 'assumed'),
     },
+    road: {
+      factor: fromSource(1.3, 'assumed'),
+      speed: fromSource(45, 'assumed'),
+      packing: fromSource(30, 'assumed'),
+      service: fromSource(20, 'assumed'),
+    },
     products: [],
     mediumStock: fromSource(0, 'assumed'),
     saves: [],
@@ -64,7 +80,10 @@ function firstSides(): Sides {
 }
 
 /** A pitch of which nothing is recorded, and no errand set. */
-export function bareSite(): Pick<Stay, 'site' | 'places' | 'runs' | 'budget'> {
+export function bareSite(): Pick<
+  Stay,
+  'site' | 'places' | 'ways' | 'follows' | 'endsAt' | 'runs' | 'budget'
+> {
   return {
     site: {
       water: 'none',
@@ -74,10 +93,39 @@ export function bareSite(): Pick<Stay, 'site' | 'places' | 'runs' | 'budget'> {
       hookupNights: 0,
       stayLimit: null,
       quiet: null,
+      position: null,
     },
     places: [],
+    ways: [],
+    follows: null,
+    endsAt: null,
     runs: [],
     budget: noBudget(),
+  }
+}
+
+/** A place of which nothing but its name is known: that is enough. */
+export function newPlace(id: Id, name: string): Place {
+  return {
+    id,
+    name,
+    accepts: null,
+    water: 'unknown',
+    rule: 'unknown',
+    flow: null,
+    points: [],
+    isHome: false,
+    position: null,
+    opening: null,
+    access: 'unknown',
+    fee: null,
+    maxHeight: null,
+    maxLength: null,
+    approach: 'unknown',
+    queue: fromSource(10, 'assumed'),
+    offers: [],
+    note: '',
+    verified: null,
   }
 }
 

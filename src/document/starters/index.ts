@@ -1,5 +1,5 @@
 export { ownActivity, starterActivities } from './activities'
-export { assumedCrew, assumedWeather, bareSite, fullOrEmpty, startLevel } from './assumed'
+export { assumedCrew, assumedWeather, bareSite, fullOrEmpty, newPlace, startLevel } from './assumed'
 export { newContainer, newFixture } from './containers'
 export { usualChores } from './chores'
 export { starterHabits } from './habits'

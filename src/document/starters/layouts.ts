@@ -133,6 +133,7 @@ function laidOut(
     heater: null,
     gear: [],
     payload: null,
+    size: { height: null, length: null },
     cards: [],
     chores: [],
   }

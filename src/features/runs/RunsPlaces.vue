@@ -13,6 +13,7 @@ import {
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { putPlace, removePlace } from '@/document/edits'
+import { newPlace } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
@@ -104,19 +105,9 @@ function toggle(place: Place, what: Accepted) {
       </li>
     </ul>
     <div class="border-t border-line pt-4">
-      <AppButton
-        @click="
-          put({
-            id: newId('place'),
-            name: t.runs.places.newName,
-            accepts: null,
-            water: 'unknown',
-            rule: 'unknown',
-            flow: null,
-          })
-        "
-        >{{ t.runs.places.add }}</AppButton
-      >
+      <AppButton @click="put(newPlace(newId('place'), t.runs.places.newName))">{{
+        t.runs.places.add
+      }}</AppButton>
     </div>
   </div>
 </template>

@@ -1,9 +1,10 @@
 import type { Id } from '@/core/model'
+import type { Refusal } from '@/core/places'
 import type { RunAnswer, RunCost, Trouble } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatNumber, formatWay } from '@/texts'
+import { dayAndTime, formatNumber, formatQuantity, formatWay } from '@/texts'
 import * as t from '@/texts/t'
 
 const NOTHING = 0.05
@@ -89,6 +90,12 @@ export function useRunWords() {
         return words['over-payload'](mass(one.kg))
       case 'under-threshold':
         return words['under-threshold'](nameOf(one.container), percent(one.share), percent(one.threshold))
+      case 'closed':
+        return words.closed(place, one.next && dayAndTime(one.next.from))
+      case 'perhaps-open':
+        return words['perhaps-open'](place, one.note)
+      case 'refused':
+        return refusal(one.why, place)
       case 'payload':
       case 'nothing-to-take':
       case 'no-room':
@@ -98,6 +105,24 @@ export function useRunWords() {
         return words[one.kind]
     }
   }
+
+  function refusal(why: Refusal, place: string): string {
+    const words = t.runs.trouble
+    switch (why.kind) {
+      case 'too-high':
+      case 'too-long':
+        return words[why.kind](place, size(why.by))
+      case 'product':
+        return words[why.isSure ? 'product' : 'product-ask'](why.point)
+      case 'wrong-side':
+        return words['wrong-side'](t.rigSides[why.side])
+      case 'home-code':
+        return words['home-code']
+      default:
+        return words[why.kind](place)
+    }
+  }
+  const size = (metres: number) => formatQuantity(metres, 'length', settings.units)
 
   return { changes, takes, trouble, minutes, way, nameOf, unitOf, isSupply }
 }

@@ -46,6 +46,7 @@ export const faults: Record<FaultCode, Words> = {
   rationed: ({ found }) =>
     `No habit may cut down on this: ${found}. Drinking and hand-washing are never rationed.`,
   'rivals-on': ({ found }) => `${found} and a habit it replaces are both on.`,
+  'follows-later': ({ found }) => `${found} would follow a stay that begins no earlier.`,
   'listed-twice': ({ found }) => `${found} is listed twice.`,
   'liquid-into-solids': () =>
     'A solids bin must stay damp, not wet: nothing drains into it. Give it as the place for solids.',

@@ -40,6 +40,7 @@ export const runs = {
     'arrive-empty': 'Arrive empty and full',
     'last-dump': 'Last dump on the way out',
     'go-home': 'Go home and come back',
+    groceries: 'Groceries in town',
   } satisfies Record<UsualRun, string>,
   steps: {
     empty: 'Empty',
@@ -127,7 +128,27 @@ export const runs = {
       `${name} is only ${share} full; you dump it from ${threshold}.`,
     'place-unknown': 'What the place takes is not recorded: ask before you go.',
     quiet: 'In the quiet hours.',
+    closed: (place: string, next: string | null) =>
+      next === null
+        ? `${place} is shut then, and until after you leave.`
+        : `${place} is shut then; it opens ${next}.`,
+    'hours-unknown': 'When the place is open is not recorded: ask before you go.',
+    'perhaps-open': (place: string, note: string | null) =>
+      note === null ? `${place} is open only perhaps: ask first.` : `${place}: ${note}.`,
+    nobody: (place: string) => `${place} is not to be used.`,
+    'for-guests': (place: string) => `${place} is for guests: ask, or pay for a night.`,
+    'for-customers': (place: string) => `${place} is for customers: buy something there.`,
+    'call-first': (place: string) => `${place} wants a call first.`,
+    'too-high': (place: string, by: string) => `Your rig is ${by} too high for ${place}.`,
+    'too-long': (place: string, by: string) => `Your rig is ${by} too long for ${place}.`,
+    product: (point: string) => `${point} takes nothing with your treatment in it.`,
+    'product-ask': (point: string) => `Ask at ${point} whether your treatment may go in.`,
+    'wrong-side': (side: string) =>
+      `The drain there is on the ${side}, your outlet is not: turn the rig, or bring a longer hose.`,
+    'home-code': 'At home only as the local code allows: record what it says before you let anything go.',
   },
+  sharedRoad: (names: string) => `on one road with ${names}`,
+  there: (at: string, leave: string) => `there at ${at}; leave by ${leave}`,
   nearest: (when: string) => `Put it on ${when}`,
   noNearest: 'No other part of the stay works either.',
   finding: 'Looking for the nearest that works…',

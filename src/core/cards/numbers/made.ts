@@ -1,4 +1,4 @@
-import { WATER_KG_PER_L, type Container } from '../../model'
+import { WATER_KG_PER_L, pointWithWater, type Container } from '../../model'
 import type { Binding, CardCase, Subject } from '../cardCase'
 import type { QuantityId, QuantityUnit } from '../template'
 import { contentOfOne } from '../weights'
@@ -83,8 +83,9 @@ export const levelTerm = (
 
 /** L a minute of the tap at hand: the place's, by a bucket test, else the crew's hose. */
 export function tapFlow({ place, stayCase }: CardCase): WhyTerm {
-  return place?.flow
-    ? { term: 'flow', value: place.flow.value, unit: 'flow', from: 'place' }
+  const flow = place && (pointWithWater(place).flow ?? place.flow)
+  return flow
+    ? { term: 'flow', value: flow.value, unit: 'flow', from: 'place' }
     : { term: 'flow', value: stayCase.crew.schools.hoseFlow.value, unit: 'flow', from: 'crew' }
 }
 

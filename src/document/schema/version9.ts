@@ -1,6 +1,5 @@
 import { PARTS } from '@/core/calendar'
 import {
-  ACCEPTED,
   ACTIVITY_KINDS,
   ADDED_FROM,
   CARRIER_KINDS,
@@ -15,8 +14,6 @@ import {
   LAND_RULES,
   LEVEL_ERRORS,
   MEDIA,
-  PLACE_RULES,
-  PLACE_WATER,
   PRODUCT_FORMS,
   REDIRECT_ENDS,
   RIG_SIDES,
@@ -46,6 +43,7 @@ import {
 import { LIMITS } from './limits'
 import { logEntrySchema } from './logEntry'
 import { ownCardSchema } from './ownCard'
+import { placeSchema, positionSchema, rigSizeSchema, roadSchema, waySchema } from './places'
 import { z } from './zod'
 
 const { quantity: quantityField, weights: weightsField, probes } = originFields(SOURCE_IDS)
@@ -162,6 +160,7 @@ export const rigSchema = z.strictObject({
   payload: z
     .strictObject({ limit: quantityField(LIMITS.payloadKg), other: quantityField(LIMITS.payloadKg) })
     .nullable(),
+  size: rigSizeSchema,
   cards: listOf(ownCardSchema, LIMITS.cards),
   chores: listOf(chore, LIMITS.chores),
 })
@@ -260,6 +259,7 @@ export const crewSchema = z.strictObject({
     litre: quantityField(LIMITS.worth),
     bother: quantityField(LIMITS.worth),
   }),
+  road: roadSchema,
   products: listOf(product, LIMITS.products),
   mediumStock: quantityField(LIMITS.mediumStock),
   saves: listOf(idField),
@@ -337,7 +337,7 @@ const run = z.strictObject({
       loads: z.int().min(1).max(LIMITS.loads),
     }),
     LIMITS.runSteps,
-  ).min(1),
+  ),
   minutes: quantityField(LIMITS.runMinutes),
   kilometres: quantityField(LIMITS.kilometres),
   fee: quantityField(LIMITS.fee),
@@ -403,16 +403,12 @@ export const staySchema = z.strictObject({
     hookupNights: z.int().min(0).max(LIMITS.day.max),
     stayLimit: z.int().min(1).max(LIMITS.day.max).nullable(),
     quiet: z.strictObject({ from: clockField, until: clockField }).nullable(),
+    position: positionSchema.nullable(),
   }),
-  places: listOf(
-    z.strictObject({
-      ...named,
-      accepts: listOf(z.enum(ACCEPTED), ACCEPTED.length).nullable(),
-      water: z.enum(PLACE_WATER),
-      rule: z.enum(PLACE_RULES),
-      flow: quantityField(LIMITS.perMinuteL).nullable(),
-    }),
-  ),
+  places: listOf(placeSchema, LIMITS.places),
+  ways: listOf(waySchema, LIMITS.places),
+  follows: idField.nullable(),
+  endsAt: quantityField(LIMITS.share).nullable(),
   runs: listOf(run, LIMITS.runs),
   budget: z.strictObject({
     night: day.nullable(),
@@ -429,10 +425,10 @@ export const staySchema = z.strictObject({
   }),
 })
 
-/** Document version 8; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+/** Document version 9; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
 export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(8),
+  version: z.literal(9),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),

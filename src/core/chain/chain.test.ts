@@ -1,0 +1,192 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { documentArb, reuseArb } from '../../../tests/support/generate'
+import { example, use } from '../../../tests/support/build'
+import { trailerDemo } from '../../../scripts/demo/trailer'
+import { addWallDays, wallDaysBetween, type WallTime } from '../calendar'
+import { count } from '../count'
+import { caseOf, compile, compileChances, type Document, type Stay } from '../model'
+import { owned } from '../quantities'
+import { chainSeed, passedTrips, playTrips, riskTables, samplerOf } from '../risk'
+import { chainOf, chainTo, following, keptChain, leftOver, seasonOf } from './index'
+
+/** The document with its stay cut in two at 11:00 of a day: the second follows the first with nothing between. */
+function cutInTwo(document: Document, day: number): Document {
+  const whole = { ...document.stays[0]!, absences: [], guests: [] }
+  const { start } = whole
+  const cut = addWallDays(`${start.slice(0, 10)}T11:00`, day)
+  const shift = wallDaysBetween(`${dayOf(start)}T05:00`, `${cut.slice(0, 10)}T05:00`)
+  const days = whole.weather.days.map((one) => ({ ...one, day: one.day - shift }))
+  const first: Stay = { ...whole, id: 'first', leaveAt: cut }
+  const second: Stay = {
+    ...whole,
+    id: 'second',
+    start: cut,
+    follows: 'first',
+    weather: { ...whole.weather, days: days.filter((one) => one.day >= 0) },
+    habits: whole.habits.map((on) => ({
+      ...on,
+      days: on.days && [Math.max(0, on.days[0] - shift), Math.max(0, on.days[1] - shift)],
+    })),
+  }
+  return { ...document, stays: [whole, first, second] }
+}
+/** The date of the 05-to-05 day a time belongs to. */
+const dayOf = (time: WallTime) => addWallDays(time, -5 / 24).slice(0, 10)
+
+const everyDay = (document: Document): Document => ({
+  ...document,
+  stays: document.stays.map((stay) => ({
+    ...stay,
+    habits: stay.habits.map((on) => ({ ...on, days: null })),
+  })),
+})
+
+describe('a chain of stays (model.md section 1)', () => {
+  it('law: the count of two stays with nothing between equals that of one long stay', () => {
+    fc.assert(
+      fc.property(fc.oneof(documentArb, reuseArb), fc.integer({ min: 1, max: 6 }), (made, day) => {
+        const document = cutInTwo(everyDay(made), day)
+        const [whole, , second] = document.stays
+        const long = count(compile(caseOf(document, whole!.id)))
+        const chained = count(compile(keptChain((one) => one)(document, 'second')))
+        const before = wallDaysBetween(whole!.start, second!.start)
+        if (long.days === null || long.days <= before) {
+          if (long.days !== null) expect(chained.days).toBe(0)
+          return
+        }
+        if (long.days > 40) return
+        expect(chained.days! + before).toBeCloseTo(long.days, 6)
+        expect(chained.stopper).toBe(long.stopper)
+      }),
+      { numRuns: 200 },
+    )
+  })
+
+  it('law: where only own levels, capacities and the start differ, trip i goes on as trip i of the long stay', () => {
+    const document = cutInTwo(trailerDemo(), 3)
+    for (const crew of document.crews)
+      for (const activity of crew.activities) Object.assign(activity, { spread: owned(0), dispersion: 0 })
+    for (const stay of document.stays) stay.weather.spread = owned(0)
+    const tables = riskTables()
+    const options = { seed: 5, trials: 600, tables }
+    const trips = (id: string) => {
+      const plain = keptChain((one) => one)(document, id)
+      const stayCase = passedTrips(plain, options)
+      const model = compile(stayCase)
+      const sampler = samplerOf(model, compileChances(stayCase, model), { tables })
+      return playTrips(sampler, sampler.luck(chainSeed(stayCase, 5), 0, 600))
+    }
+    const [long, chained] = [trips('harrow-ridge'), trips('second')]
+    const before = wallDaysBetween(document.stays[0]!.start, document.stays[2]!.start)
+    let compared = 0
+    long.days.forEach((days, i) => {
+      if (days <= before || days > 30) return
+      compared += 1
+      expect(chained.days[i]! + before).toBeCloseTo(days, 6)
+      expect(chained.stopper[i]).toBe(long.stopper[i])
+    })
+    expect(compared).toBeGreaterThan(300)
+    // The luck of the days is not that of the stay before.
+    const stayCase = keptChain((one) => one)(document, 'second')
+    expect(chainSeed(stayCase, 5)).toBe(6)
+  })
+
+  it('keeps what it knows: an edit of the last stay counts none before it anew, one of the first all after it', () => {
+    const document = cutInTwo(trailerDemo(), 3)
+    const cases = keptChain((one) => one)
+    const [first, second] = [cases(document, 'first'), cases(document, 'second')]
+    const renamed = {
+      ...document,
+      stays: document.stays.map((stay) => (stay.id === 'second' ? { ...stay, name: 'Other' } : stay)),
+    }
+    const again = cases(renamed, 'second')
+    expect(again).not.toBe(second)
+    expect(again.passed!.from.before).toBe(first)
+    expect(cases(document, 'first')).toBe(first)
+    const fuller = {
+      ...document,
+      stays: document.stays.map((stay) =>
+        stay.id === 'first'
+          ? {
+              ...stay,
+              levels: stay.levels.map((one) =>
+                one.container === 'gray' ? { ...one, level: owned(40) } : one,
+              ),
+            }
+          : stay,
+      ),
+    }
+    const gray = (id: string, of: Document) =>
+      compile(cases(of, id)).containers.find((one) => one.id === 'gray')!.start
+    const was = gray('second', document)
+    expect(gray('second', fuller) - was).toBeCloseTo(37, 9)
+  })
+
+  it('by hand, over a road day (worked example 30)', () => {
+    // 24 L a day from 100 L of fresh, all of it to gray of 60 L with 54 of them safe: left on day 2 at 11:00 after 1.75 days.
+    const document = example({
+      fresh: [100, 0, 100],
+      gray: [60, 0.9, 0],
+      black: [60, 0.9, 0],
+      uses: [use('dishes', { rate: 4, volume: 6 })],
+      stay: { start: '2027-05-01T17:00', leaveAt: '2027-05-03T11:00' },
+    })
+    const first = document.stays[0]!
+    const step = { do: 'empty' as const, from: 'gray', to: null, amount: { as: 'all' as const }, loads: 1 }
+    const free = { minutes: owned(30), kilometres: owned(0), fee: owned(0), bother: owned(0) }
+    first.runs = [
+      {
+        id: 'road',
+        name: 'Last dump',
+        kind: 'on-the-road',
+        day: 2,
+        part: 'midday',
+        place: null,
+        steps: [step],
+        ...free,
+      },
+    ]
+    const second: Stay = {
+      ...first,
+      id: 'next',
+      name: 'Next',
+      start: '2027-05-04T17:00',
+      leaveAt: '2027-05-08T11:00',
+      follows: first.id,
+      runs: [],
+      endsAt: owned(0),
+    }
+    document.stays.push(second)
+    const cases = keptChain((one) => one)
+    const stayCase = cases(document, 'next')
+    const model = compile(stayCase)
+    const at = (id: string) => model.containers.find((one) => one.id === id)!.start
+    // 7 parts of 6 L: 42 L are gone from fresh; gray was let go on the road.
+    expect(at('fresh')).toBeCloseTo(58, 9)
+    expect(at('gray')).toBeCloseTo(0, 9)
+    const result = count(model)
+    // Gray's 54 L last 9 parts of 6 h: 2.25 days; fresh would last 58 ÷ 24.
+    expect(result).toMatchObject({ stopper: 'gray', at: '2027-05-06T23:00' })
+    expect(result.days).toBeCloseTo(2.25, 9)
+    // At 11:00 of 8 May, after 3.75 days, 90 L stand in gray, and nothing was to be left.
+    const left = leftOver(stayCase, model, result.ledger).find(({ container }) => container === 'gray')!
+    expect(left).toMatchObject({ isTooMuch: true })
+    expect(left.level).toBeCloseTo(90, 9)
+    const chain = chainOf(document.stays, 'next').map(({ id }) => id)
+    expect(chain).toEqual([first.id, 'next'])
+    expect(chainTo(document.stays, first.id).map(({ id }) => id)).toEqual([first.id])
+    const walk = seasonOf(chain.map((id) => cases(document, id)))
+    let season = walk.next()
+    while (!season.done) season = walk.next()
+    expect(season.value.map(({ nights, lasts, dumps, gap }) => [nights, lasts, dumps.length, gap])).toEqual([
+      [2, true, 1, 1.25],
+      [4, false, 0, null],
+    ])
+    // Nothing between: what follows at once takes over the evening.
+    expect(
+      following(caseOf(document, 'next'), cases(document, first.id), '2027-05-02T17:00').passed!.levels[0]!
+        .level,
+    ).toBeCloseTo(76, 9)
+  })
+})

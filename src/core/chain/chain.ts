@@ -1,0 +1,56 @@
+import type { WallTime } from '../calendar'
+import { caseOf, type Document, type Id, type Stay, type StayCase } from '../model'
+import { passedOn } from './passedOn'
+
+/** The stays before one, the first of its chain first, itself last. Stays that are not there end it. */
+export function chainTo(stays: readonly Stay[], stayId: Id): Stay[] {
+  const chain: Stay[] = []
+  for (let id: Id | null = stayId; id !== null;) {
+    const stay = stays.find((one) => one.id === id)
+    if (!stay || chain.includes(stay)) break
+    chain.unshift(stay)
+    id = stay.follows
+  }
+  return chain
+}
+
+/** The whole chain a stay is part of: those before it, and after it always the one that begins first. */
+export function chainOf(stays: readonly Stay[], stayId: Id): Stay[] {
+  const chain = chainTo(stays, stayId)
+  for (;;) {
+    const last = chain.at(-1)
+    const next = stays
+      .filter(({ follows, id }) => follows === last?.id && !chain.some((one) => one.id === id))
+      .sort((a, b) => (a.start < b.start ? -1 : 1))[0]
+    if (!next) return chain
+    chain.push(next)
+  }
+}
+
+/** What is known of a stay by now: its case from now on, or from its end; the same case where it is only planned. */
+export type KnownBy = (stayCase: StayCase) => StayCase
+
+/**
+ * Cases of stays with what their chains pass on, kept from one call to the next: an edit of the last stay of a season counts
+ * none of the others anew.
+ */
+export function keptChain(known: KnownBy): (document: Document, stayId: Id) => StayCase {
+  const kept = new Map<Id, { parts: readonly unknown[]; stayCase: StayCase }>()
+  const caseIn = (document: Document, stayId: Id): StayCase => {
+    const own = caseOf(document, stayId)
+    const { stay, rig, crew, habits } = own
+    const before = stay.follows === null ? null : known(caseIn(document, stay.follows))
+    const parts = [stay, rig, crew, habits, before]
+    const last = kept.get(stayId)
+    if (last && parts.every((part, i) => part === last.parts[i])) return last.stayCase
+    const stayCase = before ? following(own, before, stay.start) : own
+    kept.set(stayId, { parts, stayCase })
+    return stayCase
+  }
+  return caseIn
+}
+
+/** A stay that goes on with what another leaves. */
+export function following(stayCase: StayCase, before: StayCase, start: WallTime): StayCase {
+  return { ...stayCase, passed: passedOn(before, start) }
+}

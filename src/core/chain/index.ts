@@ -1,0 +1,5 @@
+export { chainOf, chainTo, following, keptChain } from './chain'
+export type { KnownBy } from './chain'
+export { passedOn } from './passedOn'
+export { leftOver, seasonOf } from './season'
+export type { LeftOver, SeasonStay } from './season'

@@ -1,0 +1,2 @@
+export { decideBy } from './decideBy'
+export type { DecideBy, DecideRequest, DecideWay } from './decideBy'

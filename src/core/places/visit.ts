@@ -1,0 +1,58 @@
+import {
+  addWallDays,
+  dayZero,
+  slotNumber,
+  slotOfTime,
+  wallMinutes,
+  wallTimeAt,
+  type WallTime,
+} from '../calendar'
+import { MOVING_KINDS, type OpenSpan, type Run, type StayCase } from '../model'
+import { earliestFit, nextOpening, type Fit } from './open'
+import type { RunRoad } from './outing'
+
+/** When a run is at its place, or why it is not. */
+export type Visit =
+  /** Of the place it is not known when it is open. */
+  | { kind: 'unknown' }
+  | { kind: 'fits'; fit: Fit; leaveAt: WallTime }
+  | { kind: 'closed'; next: OpenSpan | null }
+
+/** When each part begins, minutes after 05:00. */
+const PART_MIN = 360
+/** How long a road may last that is travelled before arriving, or after leaving. */
+const ROAD_MIN = 360
+
+/**
+ * Whether a run's place is open when it gets there: the earliest service within the run's part, packing, road and queue
+ * before it. On the road it is any hour of the quarter day before the arrival, or after leaving.
+ */
+export function visitOf(stayCase: StayCase, run: Run, road: RunRoad | undefined): Visit {
+  const { stay, crew, hours } = stayCase
+  const times = run.place === null ? undefined : hours?.get(run.place)
+  const place = stay.places.find(({ id }) => id === run.place)
+  if (!times || !place) return { kind: 'unknown' }
+  const drive = road?.leg?.minutes ?? 0
+  const packing = MOVING_KINDS.includes(run.kind) ? crew.road.packing.value : 0
+  const lead = packing + drive + place.queue.value
+  const [from, until] = windowOf(stay, run, lead)
+  const fit = earliestFit(times, crew.road.service.value, from, until)
+  if (!fit) return { kind: 'closed', next: nextOpening(times, until) }
+  return { kind: 'fits', fit, leaveAt: wallTimeAt(Math.floor(wallMinutes(fit.at) - lead)) }
+}
+
+/** From when to when the service may begin. */
+function windowOf(stay: StayCase['stay'], run: Run, lead: number): [WallTime, WallTime] {
+  const [first, last] = [stay.start, stay.leaveAt].map((time) => slotNumber(slotOfTime(stay.start, time)))
+  const slot = slotNumber(run)
+  const begins = addWallDays(dayZero(stay.start), (slot * PART_MIN) / (24 * 60))
+  const shift = (time: WallTime, minutes: number) => wallTimeAt(Math.ceil(wallMinutes(time) + minutes))
+  if (run.kind === 'on-the-road' && slot <= first!) return [shift(stay.start, -ROAD_MIN), stay.start]
+  if (slot >= last!) return [shift(stay.leaveAt, lead), shift(stay.leaveAt, lead + ROAD_MIN)]
+  // A part that has begun, or into which the arrival falls, leaves what is left of it.
+  const starts = slot === first! && stay.start > begins ? stay.start : begins
+  const ends = shift(begins, PART_MIN - 1)
+  const earliest = shift(starts, lead)
+  // What is too far to be reached within the part is reached after it.
+  return [earliest, earliest > ends ? earliest : ends]
+}

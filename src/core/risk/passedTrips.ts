@@ -1,0 +1,43 @@
+import type { StayCase } from '../model'
+import { whole, type Steps } from '../steps'
+import { endDraws } from './endDraws'
+import type { RiskTables } from './tables'
+
+/** How many stays come before it in its chain. */
+export function chainDepth({ passed }: StayCase): number {
+  return passed ? 1 + chainDepth(passed.from.before) : 0
+}
+
+/**
+ * The luck of a stay in a chain: another than that of the stay before, or its days would repeat that one's; the same whoever
+ * asks.
+ */
+export function chainSeed(stayCase: StayCase, seed: number): number {
+  return seed + chainDepth(stayCase)
+}
+
+/**
+ * A stay whose trips go on where those of the stay before it end: trip i with trip i's levels, own levels and capacities. One
+ * that follows none is the same case. Where rig or crew are others there, only levels pass on.
+ */
+export function* withPassedTrips(
+  stayCase: StayCase,
+  options: { seed: number; trials: number; tables: RiskTables },
+): Steps<StayCase> {
+  const { passed, rig, crew } = stayCase
+  if (!passed || passed.draws) return stayCase
+  const { before, leftAt } = passed.from
+  if (before.rig.id !== rig.id || before.crew.id !== crew.id) return stayCase
+  const known: StayCase = yield* withPassedTrips(before, options)
+  const seed = chainSeed(before, options.seed)
+  const draws = yield* endDraws(known, { ...options, leftAt, seed })
+  return { ...stayCase, passed: { ...passed, draws, from: { before: known, leftAt } } }
+}
+
+/** The same at once. */
+export function passedTrips(
+  stayCase: StayCase,
+  options: { seed: number; trials: number; tables: RiskTables },
+): StayCase {
+  return whole(withPassedTrips(stayCase, options))
+}
