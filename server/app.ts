@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import fastifyStatic from '@fastify/static'
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify'
+import { placeDirectory } from './directory/directory'
 import { SECURITY_HEADERS } from './headers'
 import type { Credentials } from './lan'
 
@@ -16,7 +17,20 @@ export interface ServerOptions {
 
 const ONE_YEAR_S = 31_536_000
 /** Addresses people may type; the application itself routes by hash. */
-const SCREENS = ['stay', 'habits', 'runs', 'log', 'rig', 'practice', 'guide', 'settings', 'start', 'more']
+const SCREENS = [
+  'stay',
+  'habits',
+  'runs',
+  'places',
+  'season',
+  'log',
+  'rig',
+  'practice',
+  'guide',
+  'settings',
+  'start',
+  'more',
+]
 
 /** Serves the build: pre-compressed files, hashed ones cached for good, the page itself always asked for. */
 export async function createServer({ root, demo, https = null }: ServerOptions): Promise<FastifyInstance> {
@@ -44,6 +58,7 @@ export async function createServer({ root, demo, https = null }: ServerOptions):
     reply.headers(SECURITY_HEADERS)
     done()
   })
+  placeDirectory(app)
   app.get('/api/health', () => ({ status: 'ok', demo }))
   for (const path of ['/', '/index.html'])
     app.get(path, async (_request, reply) =>

@@ -9,6 +9,14 @@ export function createAppRouter() {
       { path: '/', name: 'camp', component: CampPage },
       { path: '/stay', name: 'stay', component: () => import('@/features/stay/StayPage.vue') },
       { path: '/runs', name: 'runs', component: () => import('@/features/runs/RunsPage.vue') },
+      {
+        path: '/runs/print',
+        name: 'print-plan',
+        component: () => import('@/features/runs/PlanPage.vue'),
+        meta: { isBare: true },
+      },
+      { path: '/places', name: 'places', component: () => import('@/features/places/PlacesPage.vue') },
+      { path: '/season', name: 'season', component: () => import('@/features/season/SeasonPage.vue') },
       { path: '/guide', name: 'guide', component: () => import('@/features/guide/GuidePage.vue') },
       {
         path: '/guide/schools',

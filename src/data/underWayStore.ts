@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
+import { keptChain } from '@/core/chain'
 import { caseOf, type Document, type Id, type StayCase } from '@/core/model'
 import {
   caseNow,
@@ -35,7 +36,25 @@ export const useUnderWayStore = defineStore('underWay', () => {
   const log = useLogStore()
   const jobs = useJobStore()
   /** The same object until something of it changes: an edit of another stay counts nothing anew. */
-  const planCase = computed((before: StayCase | null = null) => caseIn(workspace.document, before))
+  const planCase = computed((before: StayCase | null = null) => {
+    const own = caseIn(workspace.document, before)
+    const follows = own?.stay.follows ?? null
+    // Whoever read the levels on arrival knows better than the plan.
+    const hasBegun = log.entries.some(({ kind, stay }) => kind === 'start' && stay === own?.stay.id)
+    return own === null || follows === null || hasBegun ? own : chained(own)
+  })
+  const chain = keptChain((stayCase) => {
+    const of = lastKnown.of(workspace.space, stayCase.stay.id)
+    return of && fits(of, stayCase) ? caseNow(stayCase, of.learned) : stayCase
+  })
+  function chained(own: StayCase): StayCase {
+    try {
+      return chain(workspace.document, own.stay.id)
+    } catch {
+      // What it follows is not whole: it starts by itself.
+      return own
+    }
+  }
   const phase = computed((): Phase => {
     const stay = planCase.value?.stay
     return stay ? phaseOf(stay, log.entries, clock.now) : 'planned'
@@ -129,7 +148,11 @@ function caseIn(document: Document, before: StayCase | null): StayCase | null {
   const crew = crews.find(({ id }) => id === stay?.crew)
   if (!stay || !rig || !crew) return null
   const isSame =
-    before?.stay === stay && before.rig === rig && before.crew === crew && before.habits === habits
+    before?.stay === stay &&
+    !before.passed &&
+    before.rig === rig &&
+    before.crew === crew &&
+    before.habits === habits
   return isSame ? before : { stay, rig, crew, habits }
 }
 

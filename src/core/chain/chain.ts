@@ -36,10 +36,16 @@ export type KnownBy = (stayCase: StayCase) => StayCase
  */
 export function keptChain(known: KnownBy): (document: Document, stayId: Id) => StayCase {
   const kept = new Map<Id, { parts: readonly unknown[]; stayCase: StayCase }>()
+  const knownNow = new WeakMap<StayCase, StayCase>()
+  const by = (stayCase: StayCase): StayCase => {
+    const now = knownNow.get(stayCase) ?? known(stayCase)
+    knownNow.set(stayCase, now)
+    return now
+  }
   const caseIn = (document: Document, stayId: Id): StayCase => {
     const own = caseOf(document, stayId)
     const { stay, rig, crew, habits } = own
-    const before = stay.follows === null ? null : known(caseIn(document, stay.follows))
+    const before = stay.follows === null ? null : by(caseIn(document, stay.follows))
     const parts = [stay, rig, crew, habits, before]
     const last = kept.get(stayId)
     if (last && parts.every((part, i) => part === last.parts[i])) return last.stayCase

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { newPlace } from '@/document/starters'
 import { ridgePlaces } from '../../../scripts/demo/ridge'
 import { trailerDemo } from '../../../scripts/demo/trailer'
+import { wallMinutes, wallTimeAt } from '../calendar'
 import { caseOf, compile, type Hours, type OpenSpan, type Place, type Run, type StayCase } from '../model'
 import { count } from '../count'
 import { owned } from '../quantities'
@@ -18,7 +19,7 @@ import {
   refusalsOf,
   refuses,
   roadsOf,
-  visitOf,
+  visitsOf,
   wayTo,
 } from './index'
 
@@ -161,11 +162,7 @@ describe('who may, with what, and when', () => {
     ['home, its code not read', { isHome: true, accepts: null }, ['home-code']],
   ] as const)('%s', (_, over, expected) => {
     const stayCase = rig(3.2, 13.5)
-    const found = refusalsOf(
-      stayCase,
-      errand(stayCase, 'move-dump-fill', null, 3),
-      place(over),
-    )
+    const found = refusalsOf(stayCase, errand(stayCase, 'move-dump-fill', null, 3), place(over))
     expect(found.map((one) => one.kind + (refuses(one) ? '!' : ''))).toEqual(expected)
     // A tote behind the car is no rig: no roof is too low for it, and what is not measured never blocks.
     const toted = refusalsOf(
@@ -222,7 +219,7 @@ describe('who may, with what, and when', () => {
     const visit = (day: number, part: Run['part']) => {
       const run = errand(stayCase, 'move-dump-fill', 'sallow-mill', day, part)
       const set = withRuns(stayCase, [run])
-      return visitOf(set, run, roadsOf(set).get(run.id))
+      return visitsOf(set).get(run.id)
     }
     // 18.2 km at 45 km/h are 24 min; with 30 to pack and 15 in the queue the morning of 05:00 would be there at 06:09.
     expect(visit(3, 'morning')).toMatchObject({
@@ -236,9 +233,25 @@ describe('who may, with what, and when', () => {
       next: span('2027-09-15T08:00', '2027-09-15T18:00'),
     })
     expect(visit(1, 'midday')).toEqual({ kind: 'closed', next: span('2027-09-14T08:00', '2027-09-14T12:30') })
-    expect(
-      visitOf(withRuns(demo(), []), errand(stayCase, 'tote-loads', 'tern-hollow', 3), undefined),
-    ).toEqual({ kind: 'unknown' })
+    const unread = errand(stayCase, 'tote-loads', 'tern-hollow', 3)
+    expect(visitsOf(withRuns(demo(), [unread])).get(unread.id)).toEqual({ kind: 'unknown' })
+    // On one road the second stop comes after the first one’s service: 12:09 + 20 min + the way on + its queue of 10.
+    const both = [
+      errand(stayCase, 'tote-loads', 'sallow-mill', 3, 'morning'),
+      errand(stayCase, 'groceries', 'merrow-market', 3, 'morning'),
+    ]
+    const open = new Map([
+      ...hours,
+      ...hoursOf('merrow-market', span('2027-09-14T08:00', '2027-09-14T19:00')),
+    ])
+    const set = withRuns({ ...stayCase, hours: open }, both)
+    const [first, second] = both.map(({ id }) => visitsOf(set).get(id))
+    const on = roadsOf(set).get(both[1]!.id)!.leg!.minutes
+    expect(first).toMatchObject({ kind: 'fits', fit: { at: '2027-09-14T08:00' } })
+    expect(second).toMatchObject({
+      kind: 'fits',
+      fit: { at: wallTimeAt(Math.ceil(wallMinutes('2027-09-14T08:30') + on)) },
+    })
   })
 
   it('a run to a closed place is told so, with the nearest that works then and the nearest time', () => {

@@ -7,13 +7,13 @@ import {
   wallTimeAt,
   type WallTime,
 } from '../calendar'
-import { MOVING_KINDS, type OpenSpan, type Run, type StayCase } from '../model'
+import { MOVING_KINDS, type Id, type OpenSpan, type Run, type StayCase } from '../model'
 import { earliestFit, nextOpening, type Fit } from './open'
-import type { RunRoad } from './outing'
+import { roadsOf, type RunRoad } from './outing'
 
 /** When a run is at its place, or why it is not. */
 export type Visit =
-  /** Of the place it is not known when it is open. */
+  /** It goes nowhere, or of the place it is not known when it is open. */
   | { kind: 'unknown' }
   | { kind: 'fits'; fit: Fit; leaveAt: WallTime }
   | { kind: 'closed'; next: OpenSpan | null }
@@ -24,21 +24,44 @@ const PART_MIN = 360
 const ROAD_MIN = 360
 
 /**
- * Whether a run's place is open when it gets there: the earliest service within the run's part, packing, road and queue
- * before it. On the road it is any hour of the quarter day before the arrival, or after leaving.
+ * Whether each run's place is open when it gets there: the earliest service within the run's part, packing, road and queue
+ * before it; on a shared trip after the service of the stop before. On the road it is any hour of the quarter day before the
+ * arrival, or after leaving.
  */
-export function visitOf(stayCase: StayCase, run: Run, road: RunRoad | undefined): Visit {
+export function visitsOf(
+  stayCase: StayCase,
+  roads: ReadonlyMap<Id, RunRoad> = roadsOf(stayCase),
+): Map<Id, Visit> {
+  const visits = new Map<Id, Visit>()
+  for (const run of stayCase.stay.runs) {
+    const road = roads.get(run.id)
+    const before = road?.sharesWith.at(-1)
+    const last = before === undefined ? undefined : visits.get(before)
+    visits.set(run.id, visitOf(stayCase, run, road, last))
+  }
+  return visits
+}
+
+function visitOf(stayCase: StayCase, run: Run, road: RunRoad | undefined, before: Visit | undefined): Visit {
   const { stay, crew, hours } = stayCase
   const times = run.place === null ? undefined : hours?.get(run.place)
   const place = stay.places.find(({ id }) => id === run.place)
   if (!times || !place) return { kind: 'unknown' }
   const drive = road?.leg?.minutes ?? 0
-  const packing = MOVING_KINDS.includes(run.kind) ? crew.road.packing.value : 0
+  const follows = before?.kind === 'fits' ? before : null
+  const packing = MOVING_KINDS.includes(run.kind) && !follows ? crew.road.packing.value : 0
   const lead = packing + drive + place.queue.value
-  const [from, until] = windowOf(stay, run, lead)
-  const fit = earliestFit(times, crew.road.service.value, from, until)
+  const service = crew.road.service.value
+  const [earliest, until] = windowOf(stay, run, lead)
+  const from = follows ? later(follows.fit.at, service + lead) : earliest
+  const fit = earliestFit(times, service, from, from > until ? from : until)
   if (!fit) return { kind: 'closed', next: nextOpening(times, until) }
   return { kind: 'fits', fit, leaveAt: wallTimeAt(Math.floor(wallMinutes(fit.at) - lead)) }
+}
+
+/** To the whole minute after. */
+function later(time: WallTime, minutes: number): WallTime {
+  return wallTimeAt(Math.ceil(wallMinutes(time) + minutes))
 }
 
 /** From when to when the service may begin. */
@@ -46,13 +69,12 @@ function windowOf(stay: StayCase['stay'], run: Run, lead: number): [WallTime, Wa
   const [first, last] = [stay.start, stay.leaveAt].map((time) => slotNumber(slotOfTime(stay.start, time)))
   const slot = slotNumber(run)
   const begins = addWallDays(dayZero(stay.start), (slot * PART_MIN) / (24 * 60))
-  const shift = (time: WallTime, minutes: number) => wallTimeAt(Math.ceil(wallMinutes(time) + minutes))
-  if (run.kind === 'on-the-road' && slot <= first!) return [shift(stay.start, -ROAD_MIN), stay.start]
-  if (slot >= last!) return [shift(stay.leaveAt, lead), shift(stay.leaveAt, lead + ROAD_MIN)]
+  if (run.kind === 'on-the-road' && slot <= first!) return [later(stay.start, -ROAD_MIN), stay.start]
+  if (slot >= last!) return [later(stay.leaveAt, lead), later(stay.leaveAt, lead + ROAD_MIN)]
   // A part that has begun, or into which the arrival falls, leaves what is left of it.
   const starts = slot === first! && stay.start > begins ? stay.start : begins
-  const ends = shift(begins, PART_MIN - 1)
-  const earliest = shift(starts, lead)
+  const ends = later(begins, PART_MIN - 1)
+  const earliest = later(starts, lead)
   // What is too far to be reached within the part is reached after it.
   return [earliest, earliest > ends ? earliest : ends]
 }

@@ -1,4 +1,4 @@
-import { PARTS, nightsBetween, slotAt, slotNumber, type Part, type Slot } from '../calendar'
+import { PARTS, nightsBetween, slotAt, slotNumber, slotOfTime, type Part, type Slot } from '../calendar'
 import { count, partAt } from '../count'
 import { compile, type Id, type Run, type StayCase } from '../model'
 import type { Days } from '../quantities'
@@ -30,6 +30,7 @@ export function* bestSlotSteps(stayCase: StayCase, errand: Errand, spare: Days =
   const { stay } = stayCase
   const own = slotOf(errand, stay)
   if (own) return own
+  if (errand.kind === 'errand') return inTownSlot(stayCase, errand)
   const model = compile(stayCase)
   const { breaches } = count(model)
   const touched = new Set(errand.steps.flatMap(({ from, to }) => [from, to]))
@@ -56,6 +57,24 @@ export function* bestSlotSteps(stayCase: StayCase, errand: Errand, spare: Days =
   if (!tryRun(stayCase, asked).troubles.some(blocks)) return slot
   const nearest = yield* nearestSlotSteps(stayCase, asked)
   return nearest ?? slot
+}
+
+/** What is to be had in town is fetched on the way of another run, or else halfway through. */
+function inTownSlot(stayCase: StayCase, errand: Errand): Slot {
+  const { stay, now } = stayCase
+  const first = now ? slotNumber(slotOfTime(stay.start, now.at)) + 1 : 0
+  const works = (slot: Slot) => !tryRun(stayCase, { ...errand, ...slot }).troubles.some(blocks)
+  const along = stay.runs
+    .filter((run) => run.place !== null && slotNumber(run) >= first && works(run))
+    .sort((a, b) => slotNumber(a) - slotNumber(b))[0]
+  if (along) return { day: along.day, part: along.part }
+  const days = Array.from({ length: nightsBetween(stay.start, stay.leaveAt) + 1 }, (_, day) => day)
+  const middle = (days.length - 1) / 2
+  const slots = days
+    .sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle))
+    .flatMap((day) => BY_DAY.map((part): Slot => ({ day, part })))
+    .filter((slot) => slotNumber(slot) >= first)
+  return slots.find(works) ?? slots[0] ?? slotAt(first)
 }
 
 /** The same run on every third day after it, until the stay is left. */

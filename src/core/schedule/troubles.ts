@@ -14,7 +14,7 @@ import {
   type StayCase,
 } from '../model'
 import type { Amount, Days, Kilograms, Share } from '../quantities'
-import { refusalsOf, refuses, roadsOf, visitOf, type Refusal } from '../places'
+import { refusalsOf, refuses, type Refusal, type Visit } from '../places'
 import { partOfRun, type Lifted, type StepAnswer } from './stepAnswer'
 
 /** Something about a run that its owner should know. Those that `blocks` say why it cannot be done like this. */
@@ -63,6 +63,7 @@ export function troublesOf(
   run: Run,
   steps: readonly StepAnswer[],
   lifted: readonly Lifted[],
+  visit: Visit,
 ): Trouble[] {
   const { stay, rig, crew } = stayCase
   const place = stay.places.find(({ id }) => id === run.place) ?? null
@@ -84,24 +85,23 @@ export function troublesOf(
     ...(MOVING_KINDS.includes(run.kind) ? overPayload(model, counted, part) : []),
     ...underThreshold(stayCase, steps),
     ...(isQuiet(run, stay.site.quiet) ? [{ kind: 'quiet' as const }] : []),
-    ...(place ? placeTroubles(stayCase, run, place) : []),
+    ...(place ? placeTroubles(stayCase, run, place, visit) : []),
   ]
 }
 
 /** What is to be said of where it goes: who may, with what, and whether it is open then. */
-function placeTroubles(stayCase: StayCase, run: Run, place: Place): Trouble[] {
+function placeTroubles(stayCase: StayCase, run: Run, place: Place, visit: Visit): Trouble[] {
   const isVague = run.steps.length > 0 && (place.accepts === null || place.water === 'unknown')
   return [
     ...refusalsOf(stayCase, run, place).map((why): Trouble => ({ kind: 'refused', why })),
-    ...hourTroubles(stayCase, run, place),
+    ...hourTroubles(stayCase, place, visit),
     ...(isVague ? [{ kind: 'place-unknown' as const }] : []),
   ]
 }
 
-function hourTroubles(stayCase: StayCase, run: Run, { opening }: Place): Trouble[] {
+function hourTroubles({ hours }: StayCase, { opening }: Place, visit: Visit): Trouble[] {
   // Hours that are known and not read yet are said once they are.
-  if (opening !== null && !stayCase.hours) return []
-  const visit = visitOf(stayCase, run, roadsOf(stayCase).get(run.id))
+  if (opening !== null && !hours) return []
   if (visit.kind === 'unknown') return [{ kind: 'hours-unknown' }]
   if (visit.kind === 'closed') return [{ kind: 'closed', next: visit.next }]
   const { isSure, note } = visit.fit.span

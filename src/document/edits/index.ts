@@ -65,3 +65,5 @@ export {
   setSaves,
 } from './budgetEdits'
 export { addUsualChores, doneChore, putChore, removeChore, setMediumStock, snoozeChore } from './choreEdits'
+export { followStay, hookupBetween, setEndsAt, setFollows } from './chainEdits'
+export type { NextStay } from './chainEdits'

@@ -13,6 +13,7 @@ import TheCount from '@/parts/count/TheCount.vue'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
+import DecideRoom from '@/parts/decide/DecideRoom.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import { useChartSentence } from '@/parts/levels/useChartSentence'
 import * as t from '@/texts/t'
@@ -43,6 +44,11 @@ const CampToday = whenNeeded(
 const SinceLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/today/SinceLine.vue')),
   () => undefined,
+)
+const DecideLine = whenNeeded(
+  () => nextFrame().then(() => import('@/parts/decide/DecideLine.vue')),
+  () => undefined,
+  DecideRoom,
 )
 const CampPrepare = whenNeeded(() => nextFrame().then(() => import('./CampPrepare.vue')), notLoaded)
 const CampOver = whenNeeded(() => nextFrame().then(() => import('./CampOver.vue')), notLoaded)
@@ -75,6 +81,7 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
         <template #below>
           <SinceLine v-if="isUnderWay" class="mt-1" />
           <!-- On a phone under way the levels come first. -->
+          <DecideLine v-if="underWay.phase !== 'over'" class="mt-1" />
           <CampNights v-if="!isUnderWay || isWide" class="mt-1" />
         </template>
       </TheCount>

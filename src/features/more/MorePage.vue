@@ -54,6 +54,12 @@ const entries = computed(() => [
       ? t.more.rig(forecast.rig.name, forecast.rig.containers.map(({ name }) => name).join(', '))
       : t.more.noRig,
   },
+  {
+    to: '/places',
+    name: t.places.title,
+    answer: t.runs.places.answer(forecast.stay?.places.length ?? 0),
+  },
+  { to: '/season', name: t.season.title, answer: t.season.lead },
   { to: '/budget', name: t.budget.title, answer: t.budget.lead },
   { to: '/shower', name: t.showerTimer.title, answer: t.showerTimer.lead },
   { to: '/chores', name: t.chores.title, answer: choreAnswer.value },

@@ -2,9 +2,11 @@
 import { Plus } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { Run } from '@/core/model'
+import { placesFor } from '@/core/places'
 import { roundIn } from '@/core/quantities'
 import { bestSlotSteps, lacks, usualRuns, type UsualErrand } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
+import { usePlacesStore } from '@/data/placesStore'
 import { useRiskStore } from '@/data/riskStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { refusalWords } from '@/parts/fields/refusalWords'
@@ -16,6 +18,7 @@ import { useRuns, whenOf } from './useRuns'
 /** Two taps: open the list of what this rig can do, tap one; it is put where it helps. */
 const forecast = useForecastStore()
 const runs = useRuns()
+const places = usePlacesStore()
 const risk = useRiskStore()
 const settings = useSettingsStore()
 const isOpen = ref(false)
@@ -31,12 +34,14 @@ const spare = computed(() => {
 })
 
 async function add(errand: UsualErrand) {
-  const { stayCase } = forecast
+  const { stayCase } = places
   if (!stayCase) return
   const { when, usual: which, ...rest } = errand
   const name = t.runs.usual[which]
   const kilometres = { ...rest.kilometres, value: roundIn(rest.kilometres.value, settings.units.distance) }
-  const run: Run = { ...rest, kilometres, id: runs.newId(), name, place: null, day: 0, part: 'midday' }
+  const bare: Run = { ...rest, kilometres, id: runs.newId(), name, place: null, day: 0, part: 'midday' }
+  // The nearest place that takes it, whatever the hour; when it is open is looked at with the day.
+  const run: Run = { ...bare, place: placesFor(stayCase, bare)[0]?.id ?? null }
   const found = await inSlices(bestSlotSteps(stayCase, { ...run, when }, spare.value), () => isOpen.value)
   if (!found) return
   const slot = found.value

@@ -19,6 +19,13 @@ const words = useRunWords()
 const run = computed(() => props.answer.run)
 const place = computed(() => forecast.stay?.places.find(({ id }) => id === run.value.place)?.name ?? null)
 const changes = computed(() => words.changes(props.answer))
+/** What an errand in town is for. */
+const offers = computed(() =>
+  (forecast.stay?.places.find(({ id }) => id === run.value.place)?.offers ?? [])
+    .map((offer) => t.places.offerNames[offer])
+    .join(', '),
+)
+const there = computed(() => words.there(props.answer))
 const isNear = computed(() => runs.isNear(run.value))
 /** Why it was not logged. */
 const refused = ref('')
@@ -49,15 +56,20 @@ const copies = computed(() => (forecast.stay ? repeated(run.value, { stay: forec
               >{{ ' ' }}</template
             >
           </template>
-          <template v-else>{{ t.runs.nothing }}</template>
+          <template v-else-if="run.steps.length > 0">{{ t.runs.nothing }}</template>
+          <template v-else>{{ offers }}</template>
         </p>
         <p class="text-[0.95rem] leading-snug text-soft" data-testid="run-takes">
           {{ words.takes(answer, cost) }}
+        </p>
+        <p v-if="there" class="figure text-[0.95rem] leading-snug font-semibold" data-testid="run-there">
+          {{ there }}
         </p>
         <RunTroubles :answer="answer" class="mt-1" />
         <p v-if="refused" class="font-semibold" role="alert">{{ refused }}</p>
         <div class="mt-1 -ml-2 flex flex-wrap gap-x-3">
           <RouterLink
+            v-if="run.steps.length > 0"
             :to="`/cards/run/${run.id}`"
             class="inline-grid min-h-11 place-items-center border-2 border-ink px-4 font-semibold"
             :aria-label="t.cards.doItFor(run.name)"

@@ -31,15 +31,13 @@ const isBlocked = computed(() => props.answer.troubles.some(blocks))
     </ul>
     <div v-if="isBlocked" class="mt-1 flex flex-wrap gap-2">
       <p v-if="isLooking" class="text-soft">{{ t.runs.finding }}</p>
-      <AppButton v-else-if="nearest" data-testid="nearest" @click="runs.move(answer.run.id, nearest)">{{
+      <AppButton v-if="nearest" data-testid="nearest" @click="runs.move(answer.run.id, nearest)">{{
         t.runs.nearest(whenOf(forecast.stay!, nearest))
       }}</AppButton>
-      <template v-else-if="instead.length > 0">
-        <AppButton v-for="way in instead" :key="way.words" data-testid="instead" @click="way.take()">{{
-          way.words
-        }}</AppButton>
-      </template>
-      <p v-else class="text-soft">{{ t.runs.noNearest }}</p>
+      <AppButton v-for="way in instead" :key="way.words" data-testid="instead" @click="way.take()">{{
+        way.words
+      }}</AppButton>
+      <p v-if="!isLooking && !nearest && instead.length === 0" class="text-soft">{{ t.runs.noNearest }}</p>
     </div>
   </div>
 </template>

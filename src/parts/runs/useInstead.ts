@@ -1,15 +1,15 @@
 import { computed } from 'vue'
 import { insteadOf, type RunAnswer } from '@/core/schedule'
-import { useForecastStore } from '@/data/forecastStore'
+import { usePlacesStore } from '@/data/placesStore'
 import * as t from '@/texts/t'
 import { useRuns } from './useRuns'
 
 /** Where no other time helps: what would, in words, one tap away. */
 export function useInstead(answer: () => RunAnswer) {
-  const forecast = useForecastStore()
+  const places = usePlacesStore()
   const runs = useRuns()
   return computed(() =>
-    (forecast.stayCase ? insteadOf(forecast.stayCase, answer()) : []).map((one) =>
+    (places.stayCase ? insteadOf(places.stayCase, answer()) : []).map((one) =>
       'place' in one
         ? { words: t.runs.goTo(one.place.name), take: () => runs.replace(one.run) }
         : {

@@ -1,7 +1,9 @@
 import type { Id } from '@/core/model'
-import type { Refusal } from '@/core/places'
+import { computed } from 'vue'
+import { roadsOf, type Refusal } from '@/core/places'
 import type { RunAnswer, RunCost, Trouble } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
+import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { dayAndTime, formatNumber, formatQuantity, formatWay } from '@/texts'
@@ -14,6 +16,8 @@ const HOUR_MIN = 60
 export function useRunWords() {
   const forecast = useForecastStore()
   const settings = useSettingsStore()
+  const places = usePlacesStore()
+  const roads = computed(() => (places.stayCase ? roadsOf(places.stayCase) : null))
   const { gauge, level, mass, volume } = useAmounts()
   const container = (id: Id | null) => forecast.rig?.containers.find((one) => one.id === id) ?? null
   const nameOf = (id: Id | null) => container(id)?.name ?? ''
@@ -122,7 +126,19 @@ export function useRunWords() {
         return words[why.kind](place)
     }
   }
+  /** When it is at its place, when to leave for it, and with which errands it shares the road. */
+  function there({ run, visit }: RunAnswer): string | null {
+    const runs = places.stayCase?.stay.runs ?? []
+    const shared = (roads.value?.get(run.id)?.sharesWith ?? []).flatMap(
+      (id) => runs.find((one) => one.id === id)?.name ?? [],
+    )
+    const words = [
+      visit.kind === 'fits' ? t.runs.there(visit.fit.at.slice(11), visit.leaveAt.slice(11)) : null,
+      shared.length > 0 ? t.runs.sharedRoad(shared.join(', ')) : null,
+    ].filter((one) => one !== null)
+    return words.length > 0 ? words.join(' · ') : null
+  }
   const size = (metres: number) => formatQuantity(metres, 'length', settings.units)
 
-  return { changes, takes, trouble, minutes, way, nameOf, unitOf, isSupply }
+  return { changes, there, takes, trouble, minutes, way, nameOf, unitOf, isSupply }
 }

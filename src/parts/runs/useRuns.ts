@@ -1,9 +1,18 @@
 import { computed, shallowRef, watch } from 'vue'
 import { addWallDays, dayZero, slotAt, slotNumber, slotOfTime, type Slot } from '@/core/calendar'
 import type { Id, Run, Stay } from '@/core/model'
-import { asDone, blocks, nearestSlotSteps, runAnswers, stayCost, type RunAnswer } from '@/core/schedule'
+import {
+  asDone,
+  blocks,
+  isOfPlace,
+  nearestSlotSteps,
+  runAnswers,
+  stayCost,
+  type RunAnswer,
+} from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import { useClockStore } from '@/data/clockStore'
+import { usePlacesStore } from '@/data/placesStore'
 import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
 import { useUnderWayStore } from '@/data/underWayStore'
@@ -21,8 +30,11 @@ export function useRuns() {
   const underWay = useUnderWayStore()
   const clock = useClockStore()
   const log = useLogStore()
+  const places = usePlacesStore()
+  places.follow()
   const answers = computed((): RunAnswer[] => {
-    const { stayCase, model, result } = forecast
+    const { model, result } = forecast
+    const { stayCase } = places
     return stayCase && model && result ? runAnswers(stayCase, model, result) : []
   })
   /** By day, part, and as they were set. */
@@ -86,7 +98,7 @@ export function shifted(slot: Slot, by: number): Slot {
 
 /** For a run that cannot be done as it is set: the nearest part in which it can, looked for once the screen stands. */
 export function useNearest(answer: () => RunAnswer) {
-  const forecast = useForecastStore()
+  const places = usePlacesStore()
   const nearest = shallowRef<Slot | null>(null)
   const isLooking = shallowRef(false)
   let asked = 0
@@ -95,12 +107,12 @@ export function useNearest(answer: () => RunAnswer) {
     async ({ run, troubles }) => {
       const own = (asked += 1)
       nearest.value = null
-      const isLost = troubles.some((trouble) => trouble.kind === 'blocked')
+      const isLost = troubles.some(isOfPlace)
       isLooking.value = troubles.some(blocks) && !isLost
       if (!isLooking.value) return
       await nextFrame()
-      if (own !== asked || !forecast.stayCase) return
-      const found = await inSlices(nearestSlotSteps(forecast.stayCase, run), () => own === asked)
+      if (own !== asked || !places.stayCase) return
+      const found = await inSlices(nearestSlotSteps(places.stayCase, run), () => own === asked)
       if (!found) return
       nearest.value = found.value
       isLooking.value = false

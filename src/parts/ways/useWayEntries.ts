@@ -50,6 +50,8 @@ export function useWayEntries() {
         ['/', t.app.nav.camp, ''],
         ['/stay', t.app.nav.stay, ''],
         ['/runs', t.app.nav.runs, ''],
+        ['/places', t.places.title, t.places.lead],
+        ['/season', t.season.title, t.season.lead],
         ['/log', t.app.nav.log, ''],
         ['/budget', t.budget.title, t.budget.lead],
         ['/shower', t.showerTimer.title, t.showerTimer.lead],

@@ -147,8 +147,9 @@ export const runs = {
       `The drain there is on the ${side}, your outlet is not: turn the rig, or bring a longer hose.`,
     'home-code': 'At home only as the local code allows: record what it says before you let anything go.',
   },
+  totals: { money: 'in fees', errands: 'on errands', road: 'of road' },
   sharedRoad: (names: string) => `on one road with ${names}`,
-  there: (at: string, leave: string) => `there at ${at}; leave by ${leave}`,
+  there: (at: string, leave: string) => `leave at ${leave}, there at ${at}`,
   nearest: (when: string) => `Put it on ${when}`,
   noNearest: 'No other part of the stay works either.',
   finding: 'Looking for the nearest that works…',
@@ -180,7 +181,8 @@ export const runs = {
   },
   cost: {
     title: 'What it costs',
-    answer: (total: string, parts: string) => `${total} in all: ${parts}`,
+    answer: (total: string, parts: string) =>
+      parts === '' ? `${total} in all` : `${total} in all: ${parts}`,
     none: 'Nothing: no run, no fee',
     table: 'The cost, run by run',
     run: 'Run',

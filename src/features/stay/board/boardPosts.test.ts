@@ -10,6 +10,7 @@ const answer = (day: number, part: number, isBlocked = false): RunAnswer => ({
   steps: [],
   troubles: isBlocked ? [{ kind: 'outside' }] : [{ kind: 'quiet' }],
   liftedKg: 0,
+  visit: { kind: 'unknown' },
 })
 
 it('no post covers another, none leaves the board, and no lane is wasted', () => {

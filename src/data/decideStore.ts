@@ -1,0 +1,84 @@
+import { useDebounceFn } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { wallDaysBetween } from '@/core/calendar'
+import { decideBy, type DecideBy } from '@/core/decide'
+import type { StayCase } from '@/core/model'
+import { PLAN_ON, TRIALS, type OwnCount } from '@/core/risk'
+import { useForecastStore } from './forecastStore'
+import { useJobStore } from './jobStore'
+import { usePlacesStore } from './placesStore'
+import { SEED } from './seed'
+import { useUnderWayStore } from './underWayStore'
+
+const LATER_MS = 500
+/** Days beyond the end of the stay that are looked at, so that what just lasts is seen to. */
+const BEYOND_D = 1
+
+/** How long each container can wait for a service, and what remains after that; only while somebody looks. */
+export const useDecideStore = defineStore('decide', () => {
+  const forecast = useForecastStore()
+  const places = usePlacesStore()
+  const underWay = useUnderWayStore()
+  const jobs = useJobStore()
+  const watchers = ref(0)
+  const hasFailed = ref(false)
+  const known = shallowRef<{ of: StayCase; counts: OwnCount[] } | null>(null)
+  const isCurrent = computed(() => known.value?.of === forecast.stayCase)
+  let asked = 0
+
+  const mayAsk = () => watchers.value > 0 && forecast.stayCase !== null && underWay.isReady
+  async function ask(): Promise<void> {
+    const { stayCase, model } = forecast
+    if (!mayAsk() || !stayCase || !model || underWay.phase === 'over') return
+    const own = (asked += 1)
+    const horizonDays = wallDaysBetween(model.start, stayCase.stay.leaveAt) + BEYOND_D
+    if (horizonDays <= BEYOND_D) return
+    try {
+      const args = { seed: SEED, trials: TRIALS, q: PLAN_ON, horizonDays }
+      const counts = await jobs.run('advice', 'own', jobs.subjectOf(stayCase), args)
+      if (own !== asked) return
+      known.value = { of: stayCase, counts }
+      hasFailed.value = false
+    } catch {
+      if (own === asked) hasFailed.value = true
+    }
+  }
+  const soon = useDebounceFn(ask, LATER_MS)
+  watch([() => forecast.stayCase, () => underWay.isReady], () => void soon())
+  watch(
+    () => forecast.stay?.id,
+    () => (known.value = null),
+  )
+
+  /** Null: not worked out yet, or there is nothing to decide. Follows hours and roads at once. */
+  const answers = computed((): DecideBy[] | null => {
+    const of = known.value
+    const { stayCase } = places
+    if (!of || !stayCase || of.of.stay.id !== stayCase.stay.id || underWay.phase === 'over') return null
+    const from = of.of.now?.at ?? of.of.stay.start
+    return decideBy({ stayCase, containers: of.counts, from })
+  })
+  /** Those that cannot wait until the stay is left, the most pressing first. */
+  const pressing = computed(() =>
+    (answers.value ?? [])
+      .filter(({ state }) => state !== 'before')
+      .sort((a, b) => (lastOf(a) < lastOf(b) ? -1 : 1)),
+  )
+
+  /** Keeps it current as long as the component that calls it is there. */
+  function follow(): void {
+    places.follow()
+    onMounted(() => {
+      watchers.value += 1
+      if (!isCurrent.value) void soon()
+    })
+    onBeforeUnmount(() => void (watchers.value -= 1))
+  }
+  return { answers, pressing, isCurrent, hasFailed, follow }
+})
+
+/** What is too late comes before all else. */
+function lastOf({ state, ways }: DecideBy): string {
+  return state === 'too-late' ? '' : (ways[0]?.leaveBy ?? '')
+}

@@ -1,0 +1,155 @@
+import { computed, shallowRef, watch } from 'vue'
+import { addWallDays, dayZero, slotOfTime, wallDaysBetween } from '@/core/calendar'
+import { chainOf, keptChain, seasonOf, type SeasonStay } from '@/core/chain'
+import type { Id, Run, StayCase } from '@/core/model'
+import { placesFor } from '@/core/places'
+import { fromSource } from '@/core/quantities'
+import { usualRuns, type UsualRun } from '@/core/schedule'
+import { useForecastStore } from '@/data/forecastStore'
+import { newId } from '@/data/newId'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { addRuns, followStay, hookupBetween, setEndsAt, setFollows } from '@/document/edits'
+import * as t from '@/texts/t'
+import { inSlices } from '@/workers/inSlices'
+
+/** Hours between leaving one pitch and arriving at the next, until the owner says. */
+const ROAD_H = 4
+const NEXT_NIGHTS = 3
+/** What a night at a hookup costs until the owner says, in their money. */
+const HOOKUP_FEE = 30
+
+/** The chain the stay is part of, stay by stay, and what can be put on the road between. */
+export function useSeason() {
+  const workspace = useWorkspaceStore()
+  const forecast = useForecastStore()
+  const season = shallowRef<SeasonStay[]>([])
+  const cases = keptChain((stayCase) => stayCase)
+  let asked = 0
+
+  const chain = computed(() => {
+    const id = forecast.stay?.id
+    return id === undefined ? [] : chainOf(workspace.document.stays, id)
+  })
+  /** The one on the screen counts from what is known of it by now. */
+  const caseOfStay = (id: Id): StayCase =>
+    id === forecast.stayCase?.stay.id && forecast.stayCase.now
+      ? forecast.stayCase
+      : cases(workspace.document, id)
+  watch(
+    [() => workspace.document, () => forecast.stayCase],
+    async () => {
+      const own = (asked += 1)
+      let all: StayCase[]
+      try {
+        all = chain.value.map(({ id }) => caseOfStay(id))
+      } catch {
+        return
+      }
+      const done = await inSlices(seasonOf(all), () => own === asked)
+      if (done && own === asked) season.value = done.value
+    },
+    { immediate: true },
+  )
+
+  const stay = computed(() => forecast.stay)
+  const before = computed(() => workspace.document.stays.find(({ id }) => id === stay.value?.follows) ?? null)
+  /** Stays that begin earlier, the latest first: what it may follow. */
+  const candidates = computed(() =>
+    workspace.document.stays
+      .filter((one) => stay.value && one.id !== stay.value.id && one.start < stay.value.start)
+      .sort((a, b) => (a.start > b.start ? -1 : 1)),
+  )
+
+  function usual(stayCase: StayCase, which: UsualRun): Run | null {
+    const found = usualRuns(stayCase).find((one) => one.usual === which)
+    if (!found) return null
+    const { kind, steps, minutes, kilometres, fee, bother } = found
+    const rest = { kind, steps, minutes, kilometres, fee, bother }
+    const run: Run = {
+      ...rest,
+      id: newId('run'),
+      name: t.runs.usual[which],
+      place: null,
+      day: 0,
+      part: 'midday',
+    }
+    return { ...run, place: placesFor(stayCase, run)[0]?.id ?? null }
+  }
+
+  return {
+    season,
+    chain,
+    stay,
+    before,
+    candidates,
+    setFollows: (follows: Id | null) => {
+      const { id } = stay.value!
+      return workspace.edit('stay', (draft) => setFollows(draft, id, follows))
+    },
+    setEndsAt: (share: number | null) => {
+      const { id } = stay.value!
+      const quantity = share === null ? null : { value: share, by: 'owner' as const }
+      return workspace.edit('stay', (draft) => setEndsAt(draft, id, quantity))
+    },
+    show: (id: Id) => workspace.edit('switch-stay', (draft) => void (draft.currentStay = id)),
+    /** A stay from the evening of the day on which this one is left. */
+    planNext: () => {
+      const { id, name, leaveAt } = stay.value!
+      const start = addWallDays(leaveAt, ROAD_H / 24)
+      const next = { id: newId('stay'), name: t.season.nextName(name), start, nights: NEXT_NIGHTS }
+      return { result: workspace.edit('stay', (draft) => followStay(draft, id, next)), name: next.name }
+    },
+    /** A usual errand on the road: of the stay before when it is left, or of this one on arrival. */
+    addOnRoad: (which: 'last-dump' | 'arrive-empty' | 'go-home') => {
+      const of = which === 'arrive-empty' ? stay.value! : before.value!
+      const stayCase = caseOfStay(of.id)
+      const run = usual(stayCase, which)
+      if (!run) return
+      const slot = slotOfTime(of.start, which === 'arrive-empty' ? of.start : of.leaveAt)
+      workspace.edit('run', (draft) => addRuns(draft, of.id, [{ ...run, ...slot }]))
+    },
+    addHookup: () => {
+      const { id, name } = stay.value!
+      const stayCase = caseOfStay(id)
+      const site = { ...stayCase.stay.site, water: 'tap' as const, sewer: 'all' as const }
+      const run = usual({ ...stayCase, stay: { ...stayCase.stay, site } }, 'restock')
+      if (!run) return
+      const made = { id: newId('stay'), name: t.season.hookupName(name).slice(0, 80), fee: HOOKUP_FEE }
+      workspace.edit('stay', (draft) =>
+        hookupBetween(draft, id, {
+          ...made,
+          run: { ...run, place: null, minutes: fromSource(30, 'assumed') },
+        }),
+      )
+    },
+    /** Runs on the road between the stay before and this one. */
+    between: computed((): { run: Run; of: Id }[] => {
+      const [own, first] = [stay.value, before.value]
+      if (!own || !first) return []
+      const leaves = slotOfTime(first.start, first.leaveAt)
+      const arrives = slotOfTime(own.start, own.start)
+      const isAt = (run: Run, slot: typeof leaves) => run.day === slot.day && run.part === slot.part
+      return [
+        ...first.runs.filter((run) => isAt(run, leaves)).map((run) => ({ run, of: first.id })),
+        ...own.runs
+          .filter((run) => isAt(run, arrives) && run.kind === 'on-the-road')
+          .map((run) => ({ run, of: own.id })),
+      ]
+    }),
+    /** Days between the two, below 0 where they overlap. */
+    gap: computed(() =>
+      stay.value && before.value ? wallDaysBetween(before.value.leaveAt, stay.value.start) : null,
+    ),
+    /** The whole season in days from the morning it begins on. */
+    span: computed(() => {
+      const [first] = chain.value
+      if (!first) return null
+      const from = dayZero(first.start)
+      const until = chain.value.reduce(
+        (last, { leaveAt }) => (leaveAt > last ? leaveAt : last),
+        first.leaveAt,
+      )
+      return { from, days: Math.ceil(wallDaysBetween(from, until)) }
+    }),
+  }
+}

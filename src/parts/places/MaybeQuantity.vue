@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { owned, type Dimension, type Quantity } from '@/core/quantities'
+import type { EditResult } from '@/data/workspaceStore'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+
+/** A number that may not be known: said so until it is put in. */
+defineProps<{
+  label: string
+  value: Quantity | null
+  dimension: Dimension | 'number'
+  limits: { min: number; max: number }
+  /** What the field begins with. */
+  first: number
+  save: (value: Quantity | null) => EditResult
+}>()
+</script>
+
+<template>
+  <div>
+    <template v-if="value">
+      <QuantityField
+        :label="label"
+        :value="value.value"
+        :dimension="dimension"
+        :min="limits.min"
+        :max="limits.max"
+        :save="(si) => save(owned(si))"
+      />
+      <button
+        type="button"
+        class="min-h-11 text-[0.95rem] text-soft underline decoration-line decoration-2 underline-offset-4"
+        :aria-label="`${label}: ${t.places.forget}`"
+        @click="save(null)"
+      >
+        {{ t.places.forget }}
+      </button>
+    </template>
+    <template v-else>
+      <p class="mb-1 text-[0.92rem] font-semibold text-soft">{{ label }}: {{ t.places.unset }}</p>
+      <AppButton :aria-label="t.places.setIt(label)" @click="save(owned(first))">{{
+        t.places.putIn
+      }}</AppButton>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,205 @@
+import type { Place, Position } from '@/core/model'
+import { offsetKm } from '@/core/places'
+
+/** What a map is drawn on, in units in which its words are as large as those about it. */
+export interface Frame {
+  width: number
+  height: number
+  centre: { x: number; y: number }
+  /** Radius up to which the map reaches. */
+  rim: number
+}
+
+/** @param width a phone's is narrower, so that its words stay as large */
+export function frameOf(width: number): Frame {
+  const height = Math.min(500, Math.round(width * 1.02))
+  return { width, height, centre: { x: width / 2, y: height / 2 }, rim: Math.min(width, height) / 2 - 22 }
+}
+
+/** A mark on the map. */
+export interface MapMark {
+  id: string
+  x: number
+  y: number
+  /** Farther than the map reaches: it stands on the rim. */
+  isBeyond: boolean
+}
+
+/** Distances of rings, km of road in the owner's unit times its length, that divide the map well. */
+const STEPS = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
+const FEWEST_RINGS = 2
+
+/**
+ * How far the map reaches, as the crow flies: the farthest place, or the last before a gap of more than three times (then what
+ * lies beyond stands on the rim).
+ * @param km from the site, of every place @param zoom each step halves or doubles it
+ */
+export function reachOf(km: readonly number[], zoom: number): number {
+  const sorted = [...km].sort((a, b) => a - b)
+  const jump = sorted.findIndex((one, i) => i > 1 && one > 3 * sorted[i - 1]!)
+  const farthest = sorted[jump > 0 ? jump - 1 : sorted.length - 1] ?? 10
+  return Math.max(1, farthest * 1.12) * 2 ** -zoom
+}
+
+/** Rings at round distances of road. @param reach km as the crow flies @param factor road over crow @param unitKm of the owner's unit */
+export function ringsOf(
+  { rim }: Frame,
+  reach: number,
+  factor: number,
+  unitKm: number,
+): { at: number; radius: number }[] {
+  const most = (reach * factor) / unitKm
+  const step = [...STEPS].reverse().find((one) => most / one >= FEWEST_RINGS) ?? STEPS[0]!
+  const rings: { at: number; radius: number }[] = []
+  for (let at = step; at <= most + 1e-9 && rings.length < 6; at += step)
+    rings.push({ at, radius: ((at * unitKm) / factor / reach) * rim })
+  return rings
+}
+
+/** Where the marks stand, the site in the middle, north up. */
+export function marksOf(
+  { centre, rim }: Frame,
+  site: Position,
+  places: readonly Place[],
+  reach: number,
+): MapMark[] {
+  return places.flatMap((place): MapMark[] => {
+    if (!place.position) return []
+    const { east, north } = offsetKm(site, place.position)
+    const km = Math.hypot(east, north)
+    const isBeyond = km > reach
+    const scale = (isBeyond ? 1 / km : 1 / reach) * rim
+    return [{ id: place.id, x: centre.x + east * scale, y: centre.y - north * scale, isBeyond }]
+  })
+}
+
+export interface Label {
+  id: string
+  /** How wide and high it is taken to be. */
+  width: number
+  height: number
+  x: number
+  y: number
+  anchor: 'start' | 'end' | 'middle'
+}
+
+/** Words are about so wide, in units a letter, and so high. */
+const LETTER = 8.6
+const LINE = 18
+const AWAY = 15
+
+/**
+ * A place for each label where it covers no mark and no other label, tried on all sides of its own; where none is free it is left
+ * out: the list has it.
+ * @param lines how many letters each line of a label has
+ */
+export function labelsOf(
+  frame: Frame,
+  marks: readonly { id: string; x: number; y: number; lines: readonly number[] }[],
+): Label[] {
+  const taken: Box[] = marks.map(({ x, y }) => ({ left: x - 10, right: x + 10, top: y - 10, bottom: y + 10 }))
+  return marks.flatMap(({ id, x, y, lines }): Label[] => {
+    const width = Math.max(...lines) * LETTER
+    const height = lines.length * LINE
+    const own = { id, width, height }
+    const sides: Label[] = [
+      { ...own, x: x + AWAY, y: y - height / 2, anchor: 'start' },
+      { ...own, x: x - AWAY, y: y - height / 2, anchor: 'end' },
+      { ...own, x, y: y + AWAY, anchor: 'middle' },
+      { ...own, x, y: y - AWAY - height, anchor: 'middle' },
+      { ...own, x: x + AWAY, y: y + 4, anchor: 'start' },
+      { ...own, x: x + AWAY, y: y - height - 4, anchor: 'start' },
+      { ...own, x: x - AWAY, y: y + 4, anchor: 'end' },
+      { ...own, x: x - AWAY, y: y - height - 4, anchor: 'end' },
+    ]
+    const mark = { left: x - 10, right: x + 10, top: y - 10, bottom: y + 10 }
+    const isFree = (label: Label) => {
+      const box = boxOf(label)
+      const isIn =
+        box.left >= 2 && box.right <= frame.width - 2 && box.top >= 2 && box.bottom <= frame.height - 2
+      return isIn && taken.every((other) => isSame(other, mark) || !overlaps(box, other))
+    }
+    const found = sides.find(isFree)
+    if (!found) return []
+    taken.push(boxOf(found))
+    return [found]
+  })
+}
+
+function boxOf({ x, y: top, anchor, width, height }: Label): Box {
+  const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2
+  return { left, right: left + width, top, bottom: top + height }
+}
+
+const BEARINGS = 24
+/** How far out the rings may say it. */
+const OUT = [0.3, 0.5, 0.75, 1]
+
+/** The direction from the centre, of unit length, in which there is most room for what the rings say. */
+export function bearingOf(
+  { centre, rim }: Frame,
+  marks: readonly { x: number; y: number }[],
+  labels: readonly Label[],
+): { x: number; y: number } {
+  const boxes = [
+    ...labels.map(boxOf),
+    ...marks.map(({ x, y }) => ({ left: x - 12, right: x + 12, top: y - 12, bottom: y + 12 })),
+  ]
+  const roomAt = ({ x, y }: { x: number; y: number }) => {
+    const rooms = OUT.flatMap((share) =>
+      boxes.map(({ left, right, top, bottom }) => {
+        const [px, py] = [centre.x + share * rim * x, centre.y + share * rim * y]
+        // Words are wider than high.
+        return Math.hypot(Math.max(left - px, 0, px - right) / 2, Math.max(top - py, 0, py - bottom))
+      }),
+    )
+    return Math.min(...rooms)
+  }
+  const all = Array.from({ length: BEARINGS }, (_, i) => {
+    const angle = Math.PI / 2 + (i * 2 * Math.PI) / BEARINGS
+    return { x: Math.cos(angle), y: Math.sin(angle) }
+  })
+  return all.reduce((best, one) => (roomAt(one) > roomAt(best) + 1e-9 ? one : best))
+}
+
+interface Box {
+  left: number
+  right: number
+  top: number
+  bottom: number
+}
+const overlaps = (a: Box, b: Box) =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
+const isSame = (a: Box, b: Box) => a.left === b.left && a.top === b.top
+
+/** Where the numbers of a mark's runs stand: below it, or on the first side on which no other mark is. */
+export function badgeOf(mark: MapMark, marks: readonly MapMark[]): { x: number; y: number } {
+  const sides = [
+    { x: 0, y: 22 },
+    { x: -24, y: 0 },
+    { x: 0, y: -22 },
+    { x: 24, y: 0 },
+  ].map(({ x, y }) => ({ x: mark.x + x, y: mark.y + y }))
+  const isFree = (at: { x: number; y: number }) =>
+    marks.every(({ id, x, y }) => id === mark.id || Math.hypot(at.x - x, at.y - y) > 20)
+  return sides.find(isFree) ?? sides[0]!
+}
+
+/** The mark an arrow key leads to: the nearest in that direction; null: none lies there. */
+export function neighbourOf(marks: readonly MapMark[], from: MapMark, key: string): MapMark | null {
+  const along: Record<string, [number, number]> = {
+    ArrowRight: [1, 0],
+    ArrowLeft: [-1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+  }
+  const way = along[key]
+  if (!way) return null
+  const reached = marks.flatMap((mark) => {
+    const [dx, dy] = [mark.x - from.x, mark.y - from.y]
+    const ahead = dx * way[0] + dy * way[1]
+    const aside = Math.abs(dx * way[1] - dy * way[0])
+    return mark.id !== from.id && ahead > 0.5 ? [{ mark, cost: ahead + 2 * aside }] : []
+  })
+  return reached.sort((a, b) => a.cost - b.cost)[0]?.mark ?? null
+}
