@@ -33,11 +33,7 @@ it('runs and last moments are read back by a second parser: at their wall time, 
     process.env.TZ = name
     fc.assert(
       fc.property(fc.array(entryArb, { minLength: 1, maxLength: 6 }), (made) => {
-        const entries = made.map((entry, i) => ({ ...entry, id: `run-${i}` }))
-        // An hour that the machine's clock leaps over is no hour of the wall's.
-        const isReal = ({ at }: CalendarEntry) => new Date(`${at}:00`).getHours() === Number(at.slice(11, 13))
-        const all = entries.filter(isReal)
-        if (all.length === 0) return
+        const all = made.map((entry, i) => ({ ...entry, id: `run-${i}` }))
         const read = events(runCalendar(STAY, all, STAMP)!)
         expect(read.length).toBe(all.length)
         all.forEach(({ id, at, minutes, summary, place, remindMinutes }, i) => {

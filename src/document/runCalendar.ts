@@ -48,10 +48,5 @@ export function runCalendar(
   return calendar.toString()
 }
 
-/** Floating times are written from the machine's own clock. */
-function floating(time: WallTime): Date {
-  const [date, clock] = time.split('T') as [string, string]
-  const [year, month, day] = date.split('-').map(Number) as [number, number, number]
-  const [hour, minute] = clock.split(':').map(Number) as [number, number]
-  return new Date(year, month - 1, day, hour, minute)
-}
+/** Floating times are written from a date's UTC: the machine's own zone plays no part. */
+const floating = (time: WallTime) => new Date(`${time}:00Z`)

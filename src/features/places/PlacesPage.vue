@@ -6,6 +6,7 @@ import { byRoad, parsePosition, showPosition, visitsOf } from '@/core/places'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { usePlacesStore } from '@/data/placesStore'
+import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setSite } from '@/document/edits'
 import { newPlace } from '@/document/starters'
@@ -20,17 +21,19 @@ import { useOpenPlace } from '@/parts/places/openPlace'
 import { usePlaceEdit } from '@/parts/places/usePlaceEdit'
 import { usePlaceWords } from '@/parts/places/usePlaceWords'
 import { whenOf } from '@/parts/runs/useRuns'
-import { formatDate } from '@/texts'
+import { formatDate, formatNumber, formatWay } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import PlacesIn from './PlacesIn.vue'
 import PlacesOut from './PlacesOut.vue'
+import PlacesRoad from './PlacesRoad.vue'
 
 /** Where one can go: what is open when, the map and the same as a table; brought in, taken out, put in by hand. */
 const forecast = useForecastStore()
 const places = usePlacesStore()
 places.follow()
 const workspace = useWorkspaceStore()
+const settings = useSettingsStore()
 const open = useOpenPlace()
 const edit = usePlaceEdit()
 const words = usePlaceWords()
@@ -84,6 +87,13 @@ const headline = computed(() => {
   return first
     ? t.places.noneOpen(first.place.name, `${formatDate(first.next.from)} ${first.next.from.slice(11)}`)
     : t.places.hoursUnknown
+})
+
+const roadAnswer = computed(() => {
+  const road = forecast.crew?.road
+  return road
+    ? t.places.roadAnswer(formatNumber(road.factor.value, 2), formatWay(road.speed.value, settings.units))
+    : ''
 })
 
 const name = ref('')
@@ -206,6 +216,9 @@ const cells = (place: Place) => [
     <div class="mt-6 border-t border-line">
       <FoldSection id="places-in" :title="t.places.from" :answer="t.places.fromAnswer">
         <PlacesIn />
+      </FoldSection>
+      <FoldSection v-if="forecast.crew" id="places-road" :title="t.places.roadTitle" :answer="roadAnswer">
+        <PlacesRoad :crew="forecast.crew" />
       </FoldSection>
       <FoldSection id="places-out" :title="t.places.out" :answer="t.places.outAnswer">
         <PlacesOut />

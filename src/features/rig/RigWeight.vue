@@ -5,6 +5,7 @@ import { partAt } from '@/core/count'
 import type { Crew, Rig, Stay } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
 import { aboardByDay, aboardKg, fillOnlyTo, lifts } from '@/core/weight'
+import RigSize from './RigSize.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
@@ -158,31 +159,34 @@ function setLift(kg: number) {
           </table>
         </details>
       </div>
-      <div v-if="lifted.length > 0">
-        <h3 class="text-lg font-bold">{{ t.weight.lifts }}</h3>
-        <QuantityField
-          class="max-w-40"
-          :label="t.weight.lift"
-          :value="crew.liftLimit.value"
-          dimension="mass"
-          :min="1"
-          :max="LIMITS.kg.max"
-          :save="setLift"
-        />
-        <ul class="mt-2">
-          <li
-            v-for="lift in lifted"
-            :key="lift.container"
-            class="flex flex-wrap items-baseline gap-x-4 border-t border-line py-2"
-            :data-testid="`lift-${lift.container}`"
-          >
-            <span class="grow font-bold">{{ lift.name }}</span>
-            <span class="figure">{{ t.weight.liftRow(mass(lift.full)) }}</span>
-            <span class="w-full" :class="lift.carryAt === null ? 'text-soft' : 'font-bold'">{{
-              lift.words
-            }}</span>
-          </li>
-        </ul>
+      <div>
+        <template v-if="lifted.length > 0">
+          <h3 class="text-lg font-bold">{{ t.weight.lifts }}</h3>
+          <QuantityField
+            class="max-w-40"
+            :label="t.weight.lift"
+            :value="crew.liftLimit.value"
+            dimension="mass"
+            :min="1"
+            :max="LIMITS.kg.max"
+            :save="setLift"
+          />
+          <ul class="mt-2">
+            <li
+              v-for="lift in lifted"
+              :key="lift.container"
+              class="flex flex-wrap items-baseline gap-x-4 border-t border-line py-2"
+              :data-testid="`lift-${lift.container}`"
+            >
+              <span class="grow font-bold">{{ lift.name }}</span>
+              <span class="figure">{{ t.weight.liftRow(mass(lift.full)) }}</span>
+              <span class="w-full" :class="lift.carryAt === null ? 'text-soft' : 'font-bold'">{{
+                lift.words
+              }}</span>
+            </li>
+          </ul>
+        </template>
+        <RigSize :rig="rig" />
       </div>
     </div>
   </div>

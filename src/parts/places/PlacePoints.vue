@@ -19,7 +19,7 @@ import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
-import MaybeQuantity from './MaybeQuantity.vue'
+import MaybeQuantity from '@/parts/fields/MaybeQuantity.vue'
 import { usePlaceEdit } from './usePlaceEdit'
 
 /** What each point of a place takes, what its water is, and what must not be in the tanks. */

@@ -7,7 +7,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { LIMITS } from '@/document'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
-import MaybeQuantity from './MaybeQuantity.vue'
+import MaybeQuantity from '@/parts/fields/MaybeQuantity.vue'
 import { usePlaceEdit } from './usePlaceEdit'
 import { usePlaceWords } from './usePlaceWords'
 

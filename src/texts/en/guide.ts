@@ -110,6 +110,22 @@ export const terms = {
   run: { name: 'Run', text: 'An errand on a day: dump, fill, carry, move.' },
   'tote-load': { name: 'Load', text: 'One tote or jug, filled and emptied once.' },
   place: { name: 'Place', text: 'Somewhere a run goes. A name is enough; what is not known is said.' },
+  'decide-by': {
+    name: 'Decide by',
+    text: 'The last moment to leave for a place, so that a tank is seen to before its limit in nine trips of ten, and before the place shuts.',
+  },
+  point: {
+    name: 'Point',
+    text: 'One drain or tap of a place, with what it takes and what must not be in the tanks.',
+  },
+  'road-factor': {
+    name: 'Road, as reckoned',
+    text: 'The straight way times 1.3, at 45 km an hour, until you put in the road you know.',
+  },
+  chain: {
+    name: 'Chain of stays',
+    text: 'A stay that starts with what the one before leaves in the tanks, after what is done on the road.',
+  },
   site: { name: 'Pitch', text: 'Where you stand, and what stands there: a tap, a drain, toilets.' },
   land: {
     name: 'What the land allows',

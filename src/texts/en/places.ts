@@ -85,6 +85,16 @@ export const places = {
   },
   table: 'The same as a table',
   columns: { name: 'Place', road: 'Road', hours: 'Hours', takes: 'Takes', water: 'Water', fee: 'Fee' },
+  roadTitle: 'How roads are reckoned',
+  roadAnswer: (factor: string, speed: string) => `The straight way times ${factor}, at ${speed} an hour`,
+  roadHint:
+    'Where you have not put in the road to a place, it is reckoned so. The minutes are part of every errand and last moment.',
+  roads: {
+    factor: 'Road over straight way',
+    speed: 'Speed, an hour',
+    packing: 'Minutes to pack up',
+    service: 'Minutes at a point',
+  },
   free: 'free',
   feeOf: (amount: string) => `fee ${amount}`,
   feeUnknown: 'fee not known',
@@ -307,4 +317,12 @@ export const season = {
   shown: 'shown',
   begun: 'It has begun with levels of its own.',
   days: 'days',
+}
+
+/** How large a rig is. */
+export const rigSize = {
+  title: 'How high and long',
+  hint: 'With everything towed. Places with a lower roof or a shorter yard say so.',
+  height: 'Height',
+  length: 'Length',
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { owned, type Dimension, type Quantity } from '@/core/quantities'
 import type { EditResult } from '@/data/workspaceStore'
-import QuantityField from '@/parts/fields/QuantityField.vue'
+import QuantityField from './QuantityField.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 

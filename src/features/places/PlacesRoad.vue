@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Crew, Road } from '@/core/model'
+import { owned } from '@/core/quantities'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { LIMITS } from '@/document'
+import { crewOf } from '@/document/edits'
+import QuantityField from '@/parts/fields/QuantityField.vue'
+import * as t from '@/texts/t'
+
+/** What is assumed of roads, and of the time errands take, where nobody knows better. */
+const props = defineProps<{ crew: Crew }>()
+const workspace = useWorkspaceStore()
+const FIELDS = [
+  { key: 'factor', dimension: 'number', limits: LIMITS.roadFactor },
+  { key: 'speed', dimension: 'distance', limits: LIMITS.kmPerHour },
+  { key: 'packing', dimension: 'number', limits: LIMITS.runMinutes },
+  { key: 'service', dimension: 'number', limits: LIMITS.runMinutes },
+] as const
+function set(key: keyof Road, value: number) {
+  const { id } = props.crew
+  return workspace.edit('crew', (draft) => void (crewOf(draft, id).road[key] = owned(value)), `road ${key}`)
+}
+</script>
+
+<template>
+  <div>
+    <p class="text-soft">{{ t.places.roadHint }}</p>
+    <div class="mt-2 grid grid-cols-2 items-start gap-4 sm:grid-cols-4">
+      <QuantityField
+        v-for="{ key, dimension, limits } in FIELDS"
+        :key="key"
+        :label="t.places.roads[key]"
+        :value="crew.road[key].value"
+        :dimension="dimension"
+        :min="limits.min"
+        :max="limits.max"
+        :save="(value) => set(key, value)"
+      />
+    </div>
+  </div>
+</template>
