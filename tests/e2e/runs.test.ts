@@ -139,7 +139,7 @@ describe('runs', () => {
     await page.keyboard.press('Escape')
     await expect.poll(() => card.getByTestId('run-takes').innerText()).toContain('fee 12')
     await opened(page, 'cost')
-    expect(await page.getByTestId('cost-total').innerText()).toMatch(/In all\s+2\.5\s*h\s+1\d\s*mi\s+12/)
+    expect(await page.getByTestId('cost-total').innerText()).toMatch(/In all\s+2\.4\s*h\s+23\s*mi\s+12/)
     // A fifth of the tank after every dump, chosen once.
     await page.getByRole('link', { name: 'Where you stand' }).click()
     await opened(page, 'dump')

@@ -4,10 +4,11 @@ import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { example, use } from '../../../tests/support/build'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { addWallDays, wallDaysBetween, type WallTime } from '../calendar'
-import { count } from '../count'
+import { count, dryCount } from '../count'
 import { caseOf, compile, compileChances, type Document, type Stay } from '../model'
 import { owned } from '../quantities'
-import { chainSeed, passedTrips, playTrips, riskTables, samplerOf } from '../risk'
+import { chainSeed, ownCounts, passedTrips, playTrips, riskTables, samplerOf } from '../risk'
+import { whole } from '../steps'
 import { chainOf, chainTo, following, keptChain, leftOver, seasonOf } from './index'
 
 /** The document with its stay cut in two at 11:00 of a day: the second follows the first with nothing between. */
@@ -188,5 +189,56 @@ describe('a chain of stays (model.md section 1)', () => {
       following(caseOf(document, 'next'), cases(document, first.id), '2027-05-02T17:00').passed!.levels[0]!
         .level,
     ).toBeCloseTo(76, 9)
+  })
+
+  it('what is done on the road to it is a part of how it starts, in the count, its dry count and its trips', () => {
+    // Left with nothing in fresh, and gray past its limit; on the way fresh is filled and gray let go.
+    const document = cutInTwo(trailerDemo(), 11)
+    const second = document.stays[2]!
+    const fill = { do: 'fill' as const, from: null, to: 'fresh', amount: { as: 'all' as const }, loads: 1 }
+    const empty = (from: string) => ({
+      do: 'empty' as const,
+      from,
+      to: null,
+      amount: { as: 'all' as const },
+      loads: 1,
+    })
+    const free = { minutes: owned(30), kilometres: owned(0), fee: owned(0), bother: owned(0), place: null }
+    const run = {
+      id: 'road',
+      name: 'Arrive',
+      kind: 'on-the-road' as const,
+      day: 0,
+      part: 'midday' as const,
+      ...free,
+    }
+    const cases = keptChain((one) => one)
+    const bare = cases(document, 'second')
+    expect(count(compile(bare)).days).toBe(0)
+    second.runs = [{ ...run, steps: [empty('gray'), empty('black'), fill] }]
+    const stayCase = cases(
+      { ...document, stays: [document.stays[0]!, document.stays[1]!, { ...second }] },
+      'second',
+    )
+    const model = compile(stayCase)
+    const [held, dry] = [count(model), dryCount(model)]
+    expect(held.days).toBeGreaterThan(3)
+    expect(dry.days).toBe(held.days)
+    const options = { seed: 5, trials: 400, tables: riskTables() }
+    const known = passedTrips(stayCase, options)
+    const sampler = samplerOf(model, compileChances(known, model), { tables: options.tables })
+    const trips = playTrips(sampler, sampler.luck(6, 0, 400))
+    expect([...trips.days].filter((days) => days === 0)).toEqual([])
+    const own = whole(ownCounts(known, { ...options, seed: 6, q: 0.1, horizonDays: 20 }))
+    for (const { days } of own) expect(days).toBeGreaterThan(2)
+    // Any other run of that part changes nothing of a start that is past its limit.
+    const later = {
+      ...second,
+      runs: [{ ...run, kind: 'move' as const, part: 'evening' as const, steps: [empty('gray'), fill] }],
+    }
+    expect(
+      count(compile(cases({ ...document, stays: [document.stays[0]!, document.stays[1]!, later] }, 'second')))
+        .days,
+    ).toBe(0)
   })
 })

@@ -22,7 +22,7 @@ export interface Breach {
 
 /**
  * The first time a container passes its limit: at the linearly interpolated instant within a part, or right after a run. A
- * start past the limit is 0 days, whatever runs follow.
+ * start past the limit is 0 days, whatever runs follow; of a stay that follows another, after what is done on the road.
  * @returns null for a carrier, or where nothing is crossed up to the horizon
  */
 export function firstBreach(model: Model, ledger: Levels, container: ContainerIndex): Breach | null {
@@ -36,7 +36,7 @@ export function firstBreach(model: Model, ledger: Levels, container: ContainerIn
     const after = past(ledger.levels[container * count + i]!)
     const width = edges[i + 1]! - edges[i]!
     const ratePerDay = (after - before) / width
-    const excessAtStart = i === 0 ? past(start) : 0
+    const excessAtStart = i === 0 ? (model.startsAfterRoad ? before : past(start)) : 0
     if (excessAtStart > BREACH_TOLERANCE) return { container, days: 0, part: 0, excessAtStart, ratePerDay }
     const isByRun = before > BREACH_TOLERANCE && ledger.afterRuns.has(i)
     if (!isByRun && after <= BREACH_TOLERANCE) continue

@@ -30,9 +30,9 @@ export function dryCount(model: Model): Count {
   return count(withoutRuns(model))
 }
 
-/** What the owner set goes; a valve that stands open at a hookup stays open. */
+/** What the owner set goes; a valve that stands open at a hookup stays open, and what was done on the road is done. */
 export function withoutRuns(model: Model): Model {
-  const runs = model.runs.filter(({ id }) => id === HOOKUP_RUN)
+  const runs = model.runs.filter(({ id, isOfRoad }) => id === HOOKUP_RUN || isOfRoad)
   return runs.length === model.runs.length ? model : { ...model, runs }
 }
 

@@ -37,6 +37,7 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
   const horizonDays = options.horizonDays ?? stay.horizonDays.value
   const now = options.from ?? stayCase.now ?? null
   const begins = now ?? stayCase.passed ?? null
+  const startsAfterRoad = now === null && stayCase.passed !== undefined
   const start = now?.at ?? stay.start
   if (start < stay.start) throw new RangeError(`${start} is before the stay, which starts ${stay.start}`)
   const grid = partGrid(stay.start, horizonDays, start)
@@ -55,6 +56,7 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
     stay: stay.id,
     start,
     horizonDays,
+    startsAfterRoad,
     grid,
     here,
     containers,
@@ -63,7 +65,9 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
     ...compileVessels(crew.activities, streams, habits, begins),
     runs: [
       ...opening,
-      ...compileRuns(stay.runs, { rig, crew, containers, places: stay.places }, grid, now !== null),
+      ...compileRuns(stay.runs, { rig, crew, containers, places: stay.places }, grid, now !== null).map(
+        (run) => ({ ...run, isOfRoad: startsAfterRoad && run.isOfRoad }),
+      ),
     ].sort((a, b) => a.part - b.part),
     grayOpen: open,
     payload: rig.payload ? rig.payload.limit.value - rig.payload.other.value : null,

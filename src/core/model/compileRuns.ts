@@ -47,7 +47,7 @@ export function compileRun(run: Run, part: number, ground: Ground): ModelRun {
   const steps = run.steps.flatMap((step, at) =>
     stepBlocked(step, run, ground.rig, place) ? [] : stepsOf(step, at, ground),
   )
-  return { id: run.id, part, steps }
+  return { id: run.id, part, isOfRoad: run.kind === 'on-the-road' && part === 0, steps }
 }
 
 function stepsOf(step: RunStep, at: number, ground: Ground): ModelStep[] {

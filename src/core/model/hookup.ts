@@ -66,6 +66,7 @@ export function openingRun(containers: readonly ModelContainer[], open: Uint8Arr
   return {
     id: HOOKUP_RUN,
     part: open.indexOf(1),
+    isOfRoad: false,
     steps: containers.flatMap(({ kind, residue }, from) =>
       kind === 'gray'
         ? [

@@ -90,6 +90,8 @@ export interface Model {
   /** Wall time at which the grid begins: the start of the stay, or now. */
   start: WallTime
   horizonDays: Days
+  /** It follows another stay: what stands past a limit is looked for after what is done on the road. */
+  startsAfterRoad: boolean
   grid: PartGrid
   /** Who is there in each part. */
   here: Presence

@@ -131,5 +131,7 @@ export interface ModelStep {
 export interface ModelRun {
   id: Id
   part: PartIndex
+  /** Done on the road to a stay that follows another: a part of how it starts, and of its dry count. */
+  isOfRoad: boolean
   steps: ModelStep[]
 }

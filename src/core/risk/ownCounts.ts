@@ -58,13 +58,15 @@ export function* ownCounts(
 function firstBreaches(sampler: Sampler, limited: readonly number[], firsts: Float64Array[], from: number) {
   const { model, accounts, signs } = sampler
   const { count, edges } = model.grid
+  /** Then the first part finds what stands past its limit after the road. */
+  const hasRoad = model.startsAfterRoad && model.runs.some(({ part }) => part === 0)
   const past = (base: number, off: number, limit: number, c: number) => signs[c]! * (base + off - limit)
   return {
     start: (batch: Batch, first: number) => {
       limited.forEach((c, k) => {
         for (let j = 0; j < batch.size; j++) {
           const at = c * BATCH + j
-          if (past(accounts.starts[c]!, batch.off[at]!, batch.limit[at]!, c) > BREACH_TOLERANCE)
+          if (!hasRoad && past(accounts.starts[c]!, batch.off[at]!, batch.limit[at]!, c) > BREACH_TOLERANCE)
             firsts[k]![from + first + j] = 0
         }
       })

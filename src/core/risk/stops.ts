@@ -3,7 +3,7 @@ import { baseBefore } from './accounts'
 import { BATCH, type Batch } from './batch'
 import type { Sampler } from './sampler'
 
-/** Trips whose start lies past a limit stop at once. */
+/** Trips whose start lies past a limit stop at once; where something is done on the road, after it. */
 export function stopAtStart(sampler: Sampler, batch: Batch): void {
   batch.offBefore.set(batch.off)
   for (let j = 0; j < batch.size; j++) if (isPast(sampler, batch, -1, j)) stop(sampler, batch, 0, j, true)
@@ -34,9 +34,18 @@ export function markStops(sampler: Sampler, batch: Batch, i: number): void {
   }
 }
 
+/** The base at which a stay starts. */
+function startBase(
+  accounts: Sampler['accounts'],
+  c: number,
+  { startsAfterRoad, grid }: Sampler['model'],
+): number {
+  return startsAfterRoad ? baseBefore(accounts, c, 0, grid.count) : accounts.starts[c]!
+}
+
 function isPast({ signs, accounts, model }: Sampler, { off, limit }: Batch, i: number, j: number): boolean {
   return signs.some((sign, c) => {
-    const base = i < 0 ? accounts.starts[c]! : accounts.base[c * model.grid.count + i]!
+    const base = i < 0 ? startBase(accounts, c, model) : accounts.base[c * model.grid.count + i]!
     return sign !== 0 && sign * (base + off[c * BATCH + j]! - limit[c * BATCH + j]!) > BREACH_TOLERANCE
   })
 }
@@ -55,7 +64,7 @@ function stop(
   for (let c = 0; c < signs.length; c++) {
     if (signs[c] === 0) continue
     const limit = batch.limit[c * BATCH + j]!
-    const start = atStart ? accounts.starts[c]! : baseBefore(accounts, c, i, count)
+    const start = atStart ? startBase(accounts, c, model) : baseBefore(accounts, c, i, count)
     const before = signs[c]! * (start + batch.offBefore[c * BATCH + j]! - limit)
     const after = signs[c]! * (accounts.base[c * count + i]! + batch.off[c * BATCH + j]! - limit)
     const ratePerDay = (after - before) / width

@@ -61,7 +61,8 @@ function playBatch(
   const runsOf = sampler.runs
   const bandParts = bands?.parts ?? 0
   watch?.start?.(batch, first)
-  stopAtStart(sampler, batch)
+  const isAfterRoad = sampler.model.startsAfterRoad && runsOf.has(0)
+  if (!isAfterRoad) stopAtStart(sampler, batch)
   for (let i = 0; i < count; i++) {
     if (batch.going === 0 && i >= bandParts && !watch) break
     if (i === 0 || day[i] !== day[i - 1]) drawDay(sampler, batch, i, watch?.drawn !== undefined)
@@ -70,6 +71,7 @@ function playBatch(
       playRuns(sampler, batch, i, runs.all)
       watch?.runs?.(batch, i)
     }
+    if (i === 0 && isAfterRoad) stopAtStart(sampler, batch)
     playPart(sampler, batch, i, watch, first)
     if (batch.going > 0) markStops(sampler, batch, i)
     if (i < bandParts) recordLevels(bands!, sampler, batch, i)

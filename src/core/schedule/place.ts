@@ -1,4 +1,13 @@
-import { PARTS, nightsBetween, slotAt, slotNumber, slotOfTime, type Part, type Slot } from '../calendar'
+import {
+  PARTS,
+  addWallDays,
+  nightsBetween,
+  slotAt,
+  slotNumber,
+  slotOfTime,
+  type Part,
+  type Slot,
+} from '../calendar'
 import { count, partAt } from '../count'
 import { compile, type Id, type Run, type StayCase } from '../model'
 import type { Days } from '../quantities'
@@ -42,8 +51,13 @@ export function* bestSlotSteps(stayCase: StayCase, errand: Errand, spare: Days =
   const zero = slotNumber({ day: grid.day[0]!, part: PARTS[grid.part[0]!]! })
   const first = stayCase.now ? 1 : 0
   const latest = limits.length === 0 ? -1 : partAt(model, Math.max(0, Math.min(...limits) - spare))
-  const works = (slot: Slot) =>
-    !isOutside(stayCase, slot) && !tryRun(stayCase, { ...errand, ...slot }).troubles.some(blocks)
+  /** By then it has to be seen to; a place may open only after it. */
+  const limit = addWallDays(model.start, limits.length === 0 ? 0 : Math.max(0, Math.min(...limits) - spare))
+  const works = (slot: Slot) => {
+    if (isOutside(stayCase, slot)) return false
+    const { troubles, visit } = tryRun(stayCase, { ...errand, ...slot })
+    return !troubles.some(blocks) && (visit.kind !== 'fits' || visit.fit.at <= limit)
+  }
   // By day where it can be by day.
   for (const dayParts of [BY_DAY, PARTS as readonly Part[]])
     for (let part = latest; part >= first; part--) {

@@ -34,7 +34,7 @@ function compiledTransfer(from: number, to: number, value: Litres, part: PartInd
     adds: 0,
     head: null,
   }
-  return { id: 'transfer', part, steps: [step] }
+  return { id: 'transfer', part, isOfRoad: false, steps: [step] }
 }
 
 /** Days that moving so much buys, within the horizon. */

@@ -2,6 +2,7 @@ import { addWallDays, dayZero, leaveAfterNights, type WallTime } from '@/core/ca
 import { noBudget, type Document, type Id, type Stay } from '@/core/model'
 import { fromSource, type Quantity } from '@/core/quantities'
 import { stayOf } from './find'
+import { setStart } from './stayEdits'
 
 /** Recipes on a draft: one stay after another. */
 
@@ -58,7 +59,7 @@ export function hookupBetween(
   const { follows } = stay
   if (follows === null) return
   const before = stayOf(draft, follows)
-  // On the afternoon on which the one before is left; or of the day before, where the next begins at once.
+  // From the afternoon on which the one before is left; the next begins a day later where it would begin too soon.
   const start = addWallDays(dayZero(before.leaveAt), 10 / 24)
   followStay(draft, follows, { id, name, start, nights: 1 })
   const between = stayOf(draft, id)
@@ -66,5 +67,6 @@ export function hookupBetween(
   const asked = { ...run, day: 1, part: 'morning' as const, fee: fromSource(fee, 'assumed') }
   between.runs = [JSON.parse(JSON.stringify(asked)) as Stay['runs'][0]]
   stay.follows = id
+  if (stay.start < between.leaveAt) setStart(draft, stayId, addWallDays(stay.start, 1))
   draft.currentStay = stayId
 }

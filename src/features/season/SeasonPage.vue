@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { SeasonStay } from '@/core/chain'
+import { levelBefore } from '@/core/count'
 import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
@@ -70,15 +71,13 @@ const headline = computed(() => {
   return t.season.answer(length, failing?.name ?? null)
 })
 const passed = computed(() => {
-  const { stayCase } = forecast
-  if (!stayCase?.passed) return null
-  return stayCase.passed.levels
-    .flatMap(({ container, level }) => {
-      const known = forecast.model?.containers.find(({ id }) => id === container)
-      return known && known.side !== 'carrier'
-        ? [`${known.name} ${gauge(Math.max(0, level), known.unit)}`]
-        : []
-    })
+  const { stayCase, model, dry } = forecast
+  if (!stayCase?.passed || !model || !dry) return null
+  // After what is done on the road to it.
+  return model.containers
+    .flatMap(({ name, side, unit }, c) =>
+      side === 'carrier' ? [] : [`${name} ${gauge(Math.max(0, levelBefore(model, dry.ledger, c, 0)), unit)}`],
+    )
     .join(', ')
 })
 const ENDS = ['any', '0', '0.25', '0.5'] as const
@@ -101,6 +100,11 @@ function next() {
   const { result, name } = chain.planNext()
   if (result.ok) said.value = t.season.made(name)
   else refused.value = refusalWords(result.faults)
+}
+/** What is put on the road, or why it is not. */
+function put(result: ReturnType<typeof chain.addOnRoad>) {
+  said.value = ''
+  refused.value = result === null ? t.season.cannot : result.ok ? '' : refusalWords(result.faults)
 }
 function follow(id: string) {
   const result = chain.setFollows(id === '' ? null : id)
@@ -203,10 +207,10 @@ function follow(id: string) {
           </li>
         </ul>
         <div class="mt-3 flex flex-wrap gap-3">
-          <AppButton @click="chain.addOnRoad('last-dump')">{{ t.season.lastDump }}</AppButton>
-          <AppButton @click="chain.addOnRoad('arrive-empty')">{{ t.season.arriveEmpty }}</AppButton>
-          <AppButton @click="chain.addOnRoad('go-home')">{{ t.season.goHome }}</AppButton>
-          <AppButton @click="chain.addHookup()">{{ t.season.hookup }}</AppButton>
+          <AppButton @click="put(chain.addOnRoad('last-dump'))">{{ t.season.lastDump }}</AppButton>
+          <AppButton @click="put(chain.addOnRoad('arrive-empty'))">{{ t.season.arriveEmpty }}</AppButton>
+          <AppButton @click="put(chain.addOnRoad('go-home'))">{{ t.season.goHome }}</AppButton>
+          <AppButton @click="put(chain.addHookup())">{{ t.season.hookup }}</AppButton>
         </div>
       </template>
     </section>

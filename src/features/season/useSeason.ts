@@ -104,18 +104,18 @@ export function useSeason() {
       const of = which === 'arrive-empty' ? stay.value! : before.value!
       const stayCase = caseOfStay(of.id)
       const run = usual(stayCase, which)
-      if (!run) return
+      if (!run) return null
       const slot = slotOfTime(of.start, which === 'arrive-empty' ? of.start : of.leaveAt)
-      workspace.edit('run', (draft) => addRuns(draft, of.id, [{ ...run, ...slot }]))
+      return workspace.edit('run', (draft) => addRuns(draft, of.id, [{ ...run, ...slot }]))
     },
     addHookup: () => {
       const { id, name } = stay.value!
       const stayCase = caseOfStay(id)
       const site = { ...stayCase.stay.site, water: 'tap' as const, sewer: 'all' as const }
       const run = usual({ ...stayCase, stay: { ...stayCase.stay, site } }, 'restock')
-      if (!run) return
+      if (!run) return null
       const made = { id: newId('stay'), name: t.season.hookupName(name).slice(0, 80), fee: HOOKUP_FEE }
-      workspace.edit('stay', (draft) =>
+      return workspace.edit('stay', (draft) =>
         hookupBetween(draft, id, {
           ...made,
           run: { ...run, place: null, minutes: fromSource(30, 'assumed') },

@@ -15,7 +15,7 @@ const first = computed(() => pressing.value[0] ?? null)
 </script>
 
 <template>
-  <section :aria-label="t.decide.title" data-testid="decide" :class="decide.isCurrent ? '' : 'opacity-70'">
+  <section :aria-label="t.decide.title" data-testid="decide" :aria-busy="!decide.isCurrent">
     <p v-if="decide.hasFailed" class="text-soft" role="status">{{ t.decide.failed }}</p>
     <p v-else-if="decide.answers === null" class="min-h-12 text-lg text-soft" role="status">
       {{ t.decide.working }}

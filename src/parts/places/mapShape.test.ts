@@ -15,10 +15,13 @@ it('the map reaches the farthest before a gap, each step nearer halves it, and w
   const home = marks.find(({ id }) => id === 'fenmoor')!
   expect(home.isBeyond).toBe(true)
   expect(Math.hypot(home.x - frame.centre.x, home.y - frame.centre.y)).toBeCloseTo(frame.rim, 6)
-  // Sallow Mill lies 9.8 km east and 10 km north: up and to the right.
-  const mill = marks.find(({ id }) => id === 'sallow-mill')!
-  expect((mill.x - frame.centre.x) / frame.rim).toBeCloseTo(9.8 / 50, 2)
-  expect((frame.centre.y - mill.y) / frame.rim).toBeCloseTo(10 / 50, 2)
+  // Tern Hollow lies 16.7 km west and 11.1 km north: up and to the left.
+  const hollow = marks.find(({ id }) => id === 'tern-hollow')!
+  expect((hollow.x - frame.centre.x) / frame.rim).toBeCloseTo(-16.7 / 50, 2)
+  expect((frame.centre.y - hollow.y) / frame.rim).toBeCloseTo(11.1 / 50, 2)
+  // The market stands beside the station, and not on it: each can be tapped.
+  for (const a of marks)
+    for (const b of marks) if (a !== b) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(26)
 })
 
 it('rings stand at round distances of road in the owner’s unit, two at least', () => {

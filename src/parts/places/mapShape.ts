@@ -63,7 +63,7 @@ export function marksOf(
   places: readonly Place[],
   reach: number,
 ): MapMark[] {
-  return places.flatMap((place): MapMark[] => {
+  const marks = places.flatMap((place): MapMark[] => {
     if (!place.position) return []
     const { east, north } = offsetKm(site, place.position)
     const km = Math.hypot(east, north)
@@ -71,6 +71,42 @@ export function marksOf(
     const scale = (isBeyond ? 1 / km : 1 / reach) * rim
     return [{ id: place.id, x: centre.x + east * scale, y: centre.y - north * scale, isBeyond }]
   })
+  return spread(marks, centre)
+}
+
+/** Marks closer than this to each other could not be told apart, nor tapped. */
+const APART = 27
+const ROUNDS = 60
+
+/** Moves marks that stand on each other, or on the site, apart: by no more than it takes. */
+function spread(marks: readonly MapMark[], centre: { x: number; y: number }): MapMark[] {
+  const moved = marks.map((mark) => ({ ...mark }))
+  const fixed = { ...centre }
+  for (let round = 0; round < ROUNDS; round++)
+    moved.forEach((a, i) => {
+      pushApart(a, fixed, i, 1, 0)
+      for (const b of moved.slice(i + 1)) pushApart(a, b, i, 0.5, 0.5)
+    })
+  return moved
+}
+
+interface Spot {
+  x: number
+  y: number
+}
+
+/** @param first share of the push that moves `a`, @param second and `b` */
+function pushApart(a: Spot, b: Spot, i: number, first: number, second: number): void {
+  const [dx, dy] = [a.x - b.x, a.y - b.y]
+  const away = Math.hypot(dx, dy)
+  if (away >= APART) return
+  // Two of the very same position part along different lines.
+  const [ux, uy] = away > 1e-6 ? [dx / away, dy / away] : [Math.cos(i + 1), Math.sin(i + 1)]
+  const push = APART - away
+  a.x += ux * push * first
+  a.y += uy * push * first
+  b.x -= ux * push * second
+  b.y -= uy * push * second
 }
 
 export interface Label {
@@ -199,7 +235,11 @@ export function neighbourOf(marks: readonly MapMark[], from: MapMark, key: strin
     const [dx, dy] = [mark.x - from.x, mark.y - from.y]
     const ahead = dx * way[0] + dy * way[1]
     const aside = Math.abs(dx * way[1] - dy * way[0])
-    return mark.id !== from.id && ahead > 0.5 ? [{ mark, cost: ahead + 2 * aside }] : []
+    return mark.id !== from.id && ahead > 0.5
+      ? [{ mark, isAside: aside > 2 * ahead, cost: ahead + aside }]
+      : []
   })
-  return reached.sort((a, b) => a.cost - b.cost)[0]?.mark ?? null
+  // What lies rather beside than ahead is led to only where nothing else is.
+  reached.sort((a, b) => Number(a.isAside) - Number(b.isAside) || a.cost - b.cost)
+  return reached[0]?.mark ?? null
 }

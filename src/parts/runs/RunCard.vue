@@ -44,7 +44,7 @@ const copies = computed(() => (forecast.stay ? repeated(run.value, { stay: forec
         <button
           type="button"
           class="min-h-11 text-left text-xl leading-tight font-bold underline decoration-line decoration-2 underline-offset-4"
-          :aria-label="t.runs.edit(run.name, whenOf(forecast.stay!, run))"
+          :aria-label="t.runs.edit(place ? `${run.name}, ${place}` : run.name, whenOf(forecast.stay!, run))"
           @click="openRun.open(run.id)"
         >
           {{ run.name }}<span v-if="place" class="font-semibold">, {{ place }}</span>

@@ -313,6 +313,7 @@ export const season = {
   tooMuch: (name: string, percent: string) => `${name} still holds ${percent} then: it should be empty.`,
   tooMuchOver: (name: string, percent: string, most: string) =>
     `${name} still holds ${percent} then: ${most} at most are asked.`,
+  cannot: 'This rig has nothing to empty or fill there.',
   show: (name: string) => `Show ${name}`,
   shown: 'shown',
   begun: 'It has begun with levels of its own.',
