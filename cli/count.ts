@@ -1,8 +1,9 @@
 import { count, dryCount, flowsOf, withoutRuns, type Count } from '@/core/count'
 import { runAnswers } from '@/core/schedule'
+import { chainedCase } from '@/core/chain'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
-import { caseOf, compile, type Document, type Model, type StayCase } from '@/core/model'
+import { compile, type Document, type Model, type StayCase } from '@/core/model'
 import { caseFrom, expectedFrom, ofStay } from './now'
 import type { Options } from './run'
 
@@ -12,7 +13,7 @@ export function countCommand(
   { stay, horizon, now, seed, withRuns }: Options,
   log: readonly LogEntry[],
 ): unknown {
-  const stayCase = caseOf(document, stay)
+  const stayCase = chainedCase(document, stay)
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
   const from = counted()
   const planned = compile(from, ahead)

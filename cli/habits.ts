@@ -1,21 +1,32 @@
 import { habitsWorth } from '@/core/advice'
 import { count } from '@/core/count'
 import { daysPerBother } from '@/core/habits'
-import { caseOf, compile, compileChances, found, type Document, type StayCase } from '@/core/model'
-import { asCount, playTrips, PLAN_ON, quantileSorted, riskTables, samplerOf, tripLuck } from '@/core/risk'
+import { compile, compileChances, found, type Document, type StayCase } from '@/core/model'
+import {
+  asCount,
+  chainSeed,
+  playTrips,
+  PLAN_ON,
+  quantileSorted,
+  riskTables,
+  samplerOf,
+  tripLuck,
+} from '@/core/risk'
+import { chainedTrips } from './chained'
 import type { Options } from './run'
 
 /** `dry-count habits`: the answer as documented in docs/command-line.md. */
 export function habitsCommand(document: Document, { stay: id, seed, trials, horizon }: Options): unknown {
-  const stayCase = withHorizon(caseOf(document, id), horizon)
   const tables = riskTables()
+  const stayCase = withHorizon(chainedTrips(document, id, seed, trials, tables), horizon)
+  const own = chainSeed(stayCase, seed)
   const model = compile(stayCase)
   const sampler = samplerOf(model, compileChances(stayCase, model), { tables })
-  const { days } = playTrips(sampler, tripLuck(seed, 0, trials))
+  const { days } = playTrips(sampler, tripLuck(own, 0, trials))
   const planOn = asCount(quantileSorted(days.sort(), PLAN_ON), model.horizonDays)
   const { habits } = stayCase
   const ids = habits.map((habit) => habit.id)
-  const rows = [...habitsWorth(stayCase, ids, { seed, trials, tables })]
+  const rows = [...habitsWorth(stayCase, ids, { seed: own, trials, tables })]
   return {
     format: 'dry-count/habits@1',
     stay: id,

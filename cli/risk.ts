@@ -1,8 +1,9 @@
 import { wallDaysBetween, nightsBetween } from '@/core/calendar'
 import { withoutRuns } from '@/core/count'
 import type { LogEntry } from '@/core/log'
-import { caseOf, compile, compileChances, type Document } from '@/core/model'
-import { riskOf, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
+import { compile, compileChances, type Document } from '@/core/model'
+import { chainSeed, riskOf, riskTables, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
+import { chainedTrips } from './chained'
 import { caseFrom } from './now'
 import type { Options } from './run'
 
@@ -12,13 +13,22 @@ export function riskCommand(
   { stay: id, horizon, seed, trials, now, withRuns }: Options,
   log: readonly LogEntry[],
 ): unknown {
-  const stayCase = now === undefined ? caseOf(document, id) : caseFrom(document, log, id, now, seed)
+  const tables = riskTables()
+  const stayCase =
+    now === undefined
+      ? chainedTrips(document, id, seed, trials, tables)
+      : caseFrom(document, log, id, now, seed)
   const { stay } = stayCase
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
   const planned = compile(stayCase, ahead)
   const model = withRuns ? planned : withoutRuns(planned)
-  const sampler = samplerOf(model, compileChances(stayCase, model))
-  const sample = sampleTrips(sampler, { seed, from: 0, to: trials, bandParts: model.grid.count })
+  const sampler = samplerOf(model, compileChances(stayCase, model), { tables })
+  const sample = sampleTrips(sampler, {
+    seed: chainSeed(stayCase, seed),
+    from: 0,
+    to: trials,
+    bandParts: model.grid.count,
+  })
   const risk = riskOf(model, sample, wallDaysBetween(model.start, stay.leaveAt))
   const days = ({ days }: CountQuantile) => days
   return {

@@ -29,6 +29,22 @@ const SCREENS: Screen[] = [
     await page.getByRole('button', { name: 'Add a run' }).click()
   } },
   { name: 'A run', which: 'demo', hash: '/runs?run', ready: '[data-testid=add-run]', prepare: (page) => page.getByRole('button', { name: /^Change / }).first().click() },
+  { name: 'Runs, how long every tank can wait', which: 'demo', hash: '/runs?wait', ready: '[data-testid=decide-first]', prepare: (page) => page.getByText('Every tank').click() },
+  { name: 'The plan on paper', which: 'demo', hash: '/runs/print', ready: '[data-testid=plan-decide] li' },
+  { name: 'Places, and what a file holds', which: 'demo', hash: '/places', ready: '[data-mark]', prepare: async (page) => {
+    await fold(page, 'places-in').click()
+    const features = [{ type: 'Feature', geometry: { type: 'Point', coordinates: [-38, 45.1] }, properties: { name: 'Mill', boat: 'yes' } }]
+    const buffer = Buffer.from(JSON.stringify({ type: 'FeatureCollection', features }))
+    await page.locator('[data-fold=places-in] input[type=file]').setInputFiles({ name: 'a.geojson', mimeType: 'application/json', buffer })
+    await page.getByTestId('places-found').waitFor()
+  } },
+  { name: 'A place, all of it open', which: 'demo', hash: '/places?one', ready: '[data-mark]', prepare: async (page) => {
+    await page.getByRole('button', { name: 'Change Merrow market' }).click()
+    const dialog = page.getByTestId('place-dialog')
+    for (const part of await dialog.locator('details > summary').all()) await part.click()
+    await dialog.getByRole('button', { name: 'Another point here' }).click()
+    await dialog.getByTestId('next-days').waitFor()
+  } },
   { name: 'Run cards', which: 'demo', hash: '/cards', ready: '[data-testid=offer-dump]' },
   { name: 'A card, and where a number comes from', which: 'demo', hash: '/cards/dump/outlet', ready: '[data-testid=part-0]', prepare: (page) => page.getByTestId('number-pipe').click() },
   { name: 'A step of a card', which: 'demo', hash: '/cards/bucket-test', ready: '[data-testid=start-card]', prepare: (page) => page.getByTestId('start-card').click() },
@@ -104,6 +120,12 @@ const SCREENS: Screen[] = [
   { name: 'Log', which: 'demo', hash: '/log', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('learned-shower').waitFor() },
   { name: 'The panel', which: 'demo', hash: '/log?panel', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('key-panel').click() },
   { name: 'A use', which: 'demo', hash: '/log?use', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('key-shower').click({ button: 'right' }) },
+  { name: 'Before and after this stay', which: 'demo', hash: '/season', ready: '[data-testid=season-stays] li', prepare: async (page) => {
+    await page.getByRole('button', { name: 'Plan the next stay after this one' }).click()
+    await page.getByRole('button', { name: 'A last dump on the way' }).click()
+    await page.getByTestId('season-road').waitFor()
+    await page.getByRole('button', { name: 'Show Harrow Ridge' }).click()
+  } },
   { name: 'Something else', which: 'demo', hash: '/log?else', ready: '[data-testid=log-list]', prepare: (page) => page.getByTestId('key-other').click() },
 ] // prettier-ignore
 

@@ -7,7 +7,8 @@ import { addWallDays, wallDaysBetween, type WallTime } from '../calendar'
 import { count, dryCount } from '../count'
 import { caseOf, compile, compileChances, type Document, type Stay } from '../model'
 import { owned } from '../quantities'
-import { chainSeed, ownCounts, passedTrips, playTrips, riskTables, samplerOf } from '../risk'
+import { chainSeed, ownCounts, passedTrips, playTrips, quantileSorted, riskTables, samplerOf } from '../risk'
+import { usualRuns } from '../schedule'
 import { whole } from '../steps'
 import { chainOf, chainTo, following, keptChain, leftOver, seasonOf } from './index'
 
@@ -240,5 +241,71 @@ describe('a chain of stays (model.md section 1)', () => {
       count(compile(cases({ ...document, stays: [document.stays[0]!, document.stays[1]!, later] }, 'second')))
         .days,
     ).toBe(0)
+  })
+
+  it('a weekender’s month is four short stays with home between: each starts empty and full, and as sure as the first', () => {
+    const document = trailerDemo()
+    const first = document.stays[0]!
+    Object.assign(first, { start: '2027-10-01T17:00', leaveAt: '2027-10-03T11:00', absences: [], runs: [] })
+    first.weather.days = []
+    const home = usualRuns(caseOf(document, first.id)).find(({ usual }) => usual === 'go-home')!
+    const { kind, steps, minutes, kilometres, fee, bother } = home
+    const ids = ['a', 'b', 'c', 'd']
+    document.stays = ids.map((id, i) => ({
+      ...first,
+      id,
+      start: addWallDays(first.start, 7 * i),
+      leaveAt: addWallDays(first.leaveAt, 7 * i),
+      follows: ids[i - 1] ?? null,
+      endsAt: owned(0),
+      runs: [
+        {
+          id: `home-${id}`,
+          name: 'Home',
+          kind,
+          steps,
+          minutes,
+          kilometres,
+          fee,
+          bother,
+          day: 2,
+          part: 'midday' as const,
+          place: 'fenmoor',
+        },
+      ],
+    }))
+    const cases = keptChain((one) => one)
+    const walk = seasonOf(chainOf(document.stays, 'b').map(({ id }) => cases(document, id)))
+    let step = walk.next()
+    while (!step.done) step = walk.next()
+    const season = step.value
+    expect(season.map(({ stay, nights, lasts, gap }) => [stay.id, nights, lasts, gap])).toEqual([
+      ['a', 2, true, 5.25],
+      ['b', 2, true, 5.25],
+      ['c', 2, true, 5.25],
+      ['d', 2, true, null],
+    ])
+    // What the crew charges black with after a dump is left; nothing else.
+    for (const { left, dumps } of season) {
+      expect(dumps).toHaveLength(1)
+      expect(left.map(({ container, level }) => [container, Math.round(level)])).toEqual([
+        ['gray', 0],
+        ['black', 6],
+      ])
+    }
+    const starts = ['b', 'c', 'd'].map((id) =>
+      compile(cases(document, id)).containers.map(({ start }) => start),
+    )
+    // 325 kg of water and waste are what the rig may carry, and black was charged with 6 L.
+    expect(starts[0]![0]).toBeCloseTo(325 / 0.998 - 6, 6)
+    for (const levels of starts) levels.forEach((level, c) => expect(level).toBeCloseTo(starts[0]![c]!, 6))
+    const options = { seed: 5, trials: 300, tables: riskTables() }
+    const planOn = (id: string) => {
+      const stayCase = passedTrips(cases(document, id), options)
+      const model = compile(stayCase)
+      const sampler = samplerOf(model, compileChances(stayCase, model), { tables: options.tables })
+      return quantileSorted(playTrips(sampler, sampler.luck(chainSeed(stayCase, 5), 0, 300)).days.sort(), 0.1)
+    }
+    expect(Math.abs(planOn('d') - planOn('b'))).toBeLessThan(0.5)
   })
 })

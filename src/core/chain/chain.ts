@@ -60,3 +60,8 @@ export function keptChain(known: KnownBy): (document: Document, stayId: Id) => S
 export function following(stayCase: StayCase, before: StayCase, start: WallTime): StayCase {
   return { ...stayCase, passed: passedOn(before, start) }
 }
+
+/** A stay with what its chain passes on, as it is planned: for one question, nothing is kept. */
+export function chainedCase(document: Document, stayId: Id): StayCase {
+  return keptChain((stayCase) => stayCase)(document, stayId)
+}

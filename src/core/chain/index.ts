@@ -1,4 +1,4 @@
-export { chainOf, chainTo, following, keptChain } from './chain'
+export { chainOf, chainTo, chainedCase, following, keptChain } from './chain'
 export type { KnownBy } from './chain'
 export { passedOn } from './passedOn'
 export { leftOver, seasonOf } from './season'

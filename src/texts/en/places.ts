@@ -57,10 +57,8 @@ export const places = {
   mapOf: (site: string) =>
     `Places about ${site}. Arrow keys go from place to place, Enter opens one, + and − change the scale.`,
   mapHint: 'Rings are the road in distance, not the crow. No roads are drawn: none are known here.',
-  site: 'Your site',
   siteAt: (name: string) => `${name}: where it is`,
   noSite: 'Where your site is is not known yet: then no road can be reckoned.',
-  beyond: (name: string, way: string) => `${name}, ${way}, beyond the map`,
   zoomIn: 'Nearer',
   zoomOut: 'Farther',
   atHour: 'Open at the hour of',
@@ -83,7 +81,6 @@ export const places = {
     home: 'home',
     run: 'a run, in its order',
   },
-  table: 'The same as a table',
   columns: { name: 'Place', road: 'Road', hours: 'Hours', takes: 'Takes', water: 'Water', fee: 'Fee' },
   roadTitle: 'How roads are reckoned',
   roadAnswer: (factor: string, speed: string) => `The straight way times ${factor}, at ${speed} an hour`,
@@ -103,7 +100,6 @@ export const places = {
   takesNothing: 'nothing',
   takesUnknown: 'not known',
   noRoad: 'road not known',
-  roadOwn: (way: string, minutes: string) => `${way}, ${minutes}`,
   addLabel: 'Name of a place',
   add: 'Add',
   added: (name: string) => `${name} is added. What is not recorded warns, and never blocks.`,
@@ -116,7 +112,6 @@ export const places = {
   directory: 'From the directory',
   others: (n: number) => `From your other stays (${n})`,
   directoryKm: 'Within, as the crow flies',
-  ask: 'Ask',
   asking: 'Asking the directory…',
   stop: 'Stop',
   faults: {
@@ -189,7 +184,6 @@ export const places = {
     'December',
   ],
   allYear: 'all year',
-  seasonFrom: 'from',
   seasonTo: 'to',
   always: 'Always open',
   byAppointment: 'By appointment',
@@ -265,9 +259,6 @@ export const takeAlong = {
   printNow: 'Print',
   plan: (stay: string) => `${stay}: the plan`,
   printed: (when: string) => `As of ${when}`,
-  when: 'When',
-  what: 'What, and where',
-  does: 'What it does',
   leave: 'Leave by',
   noRuns: 'No run is set.',
   placesTitle: 'Places',
@@ -280,8 +271,6 @@ export const season = {
   lead: 'One stay after the other: what each leaves to the next',
   strip: 'The season',
   alone: 'It starts by itself, from the levels you give.',
-  follows: (name: string) => `It starts as ${name} ends`,
-  answerAlone: 'By itself',
   answer: (n: number, fails: string | null) =>
     fails === null ? `${n} stays in a row, each lasts` : `${n} stays in a row; ${fails} does not last`,
   after: 'Starts as this stay ends',
@@ -317,7 +306,6 @@ export const season = {
   show: (name: string) => `Show ${name}`,
   shown: 'shown',
   begun: 'It has begun with levels of its own.',
-  days: 'days',
 }
 
 /** How large a rig is. */

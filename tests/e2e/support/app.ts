@@ -11,7 +11,7 @@ export interface App {
 
 const SECTIONS = [
   ...['risk', 'assumptions', 'who', 'weather', 'land', 'uses', 'when', 'which', 'site'],
-  ...['cost', 'places', 'dump', 'road', 'toilet', 'care', 'numbers'],
+  ...['cost', 'dump', 'road', 'toilet', 'care', 'numbers'],
   ...['tanks', 'map', 'outlets', 'weight', 'gear', 'preset'],
   ...['reach', 'flush', 'habits-others', 'habits-blocked'],
   ...['learned', 'agreement', 'counted', 'shakedown', 'csv'],
