@@ -31,11 +31,11 @@ const SHOTS: Shot[] = [
   { name: 'stay', hash: '/stay' },
   { name: 'stay-plan', hash: '/stay', planned: true, prepare: setRuns },
   { name: 'runs', hash: '/runs', planned: true, prepare: setRuns },
+  { name: 'places', hash: '/places' },
+  { name: 'season', hash: '/season', planned: true, prepare: followOn },
   { name: 'card', hash: '/cards/dump/outlet' },
   { name: 'walk', hash: '/cards/dump/outlet', phone: true, prepare: walkSome },
   { name: 'guide', hash: '/guide', prepare: lookUp },
-  { name: 'schools', hash: '/guide/schools', planned: true, prepare: (page) => openSection(page, 'dump') },
-  { name: 'stay-risk', hash: '/stay', prepare: showRisk },
   { name: 'why', hash: '/', prepare: askWhy },
   { name: 'rig', hash: '/rig?show=map' },
   { name: 'habits', hash: '/habits' },
@@ -80,6 +80,16 @@ async function readWhole(page: Page) {
   await form.getByTestId('read-gray').getByRole('button', { name: '⅓' }).click()
 }
 
+/** A stay after this one, with what is done on the road between. */
+async function followOn(page: Page) {
+  await page.getByRole('button', { name: 'Plan the next stay after this one' }).click()
+  for (const name of ['A last dump on the way', 'Arrive empty and full']) {
+    await page.getByRole('button', { name }).click()
+    await page.waitForTimeout(800)
+  }
+  await page.evaluate(() => window.scrollTo(0, 0))
+}
+
 /** Two moves and gray let over, where they help; back at the top. */
 async function setRuns(page: Page) {
   for (const usual of ['move-dump-fill', 'move-dump-fill', 'gray-to-black']) {
@@ -88,12 +98,6 @@ async function setRuns(page: Page) {
     await page.waitForTimeout(2500)
   }
   await page.evaluate(() => window.scrollTo(0, 0))
-}
-
-async function showRisk(page: Page) {
-  await openSection(page, 'risk')
-  await page.getByTestId('risk-story').getByRole('listitem').first().waitFor()
-  await scrollTo(page, '#risk')
 }
 
 function openSection(page: Page, section: string) {

@@ -61,7 +61,7 @@ const print = () => {
             {{ row.run.name }}<template v-if="row.place">, {{ row.place.name }}</template
             ><template v-if="row.there">, {{ row.there.slice(11) }}</template>
           </p>
-          <p class="figure leading-snug">{{ row.does }}</p>
+          <p v-if="row.does" class="figure leading-snug">{{ row.does }}</p>
           <p class="text-soft">{{ row.takes }}</p>
           <p v-for="trouble in row.troubles" :key="trouble" class="font-semibold text-oxide">{{ trouble }}</p>
         </div>
@@ -72,9 +72,8 @@ const print = () => {
       <ul class="figure leading-snug">
         <li v-for="place in plan.used.value" :key="place.id" class="border-b border-line py-1">
           <strong>{{ place.name }}</strong>: {{ words.road(place) ?? t.places.noRoad }};
-          {{ place.opening ?? t.places.unknownHours }}; {{ words.takes(place) }};
-          {{ t.places.columns.water.toLowerCase() }}: {{ words.water(place)
-          }}<template v-if="place.note">; {{ place.note }}</template>
+          {{ place.opening ?? t.places.unknownHours }}; {{ t.places.takes(words.takes(place)) }};
+          {{ t.places.waterOf(words.water(place)) }}<template v-if="place.note">; {{ place.note }}</template>
         </li>
       </ul>
     </template>

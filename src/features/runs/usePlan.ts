@@ -55,7 +55,7 @@ export function usePlan() {
         at: visit.kind === 'fits' ? visit.leaveAt : begins < stay.start ? stay.start : begins,
         leave: visit.kind === 'fits' ? visit.leaveAt : null,
         there: visit.kind === 'fits' ? visit.fit.at : null,
-        does: words.changes(answer).join(' · ') || t.runs.nothing,
+        does: words.changes(answer).join(' · ') || (run.steps.length > 0 ? t.runs.nothing : ''),
         takes: words.takes(answer, cost),
         cost,
         troubles: troublesOf(answer),

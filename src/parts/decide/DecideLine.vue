@@ -12,7 +12,7 @@ const { pressing } = useDecideWords()
 </script>
 
 <template>
-  <div data-testid="decide-line" class="min-h-[7.6rem] leading-snug sm:min-h-[4.6rem]">
+  <div data-testid="decide-line" class="min-h-[7rem] leading-snug sm:min-h-[3.6rem]">
     <p v-if="decide.answers === null" class="text-soft" role="status">
       {{ decide.hasFailed ? t.decide.failed : t.decide.working }}
     </p>
@@ -28,7 +28,7 @@ const { pressing } = useDecideWords()
       {{ pressing[0].planned ?? pressing[0].after }}
       <RouterLink
         to="/runs"
-        class="inline-flex min-h-11 items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
+        class="-my-2.5 inline-flex min-h-11 items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
         >{{ t.decide.link }}</RouterLink
       >
     </p>

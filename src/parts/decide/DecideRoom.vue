@@ -1,4 +1,4 @@
 <template>
   <!-- The room of the line, so that nothing moves when it comes. -->
-  <div class="min-h-[7.6rem] sm:min-h-[4.6rem]" aria-hidden="true" />
+  <div class="min-h-[7rem] sm:min-h-[3.6rem]" aria-hidden="true" />
 </template>

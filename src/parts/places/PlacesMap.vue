@@ -89,19 +89,24 @@ const labels = computed(() => {
   const siteMark = {
     id: '',
     ...frame.value.centre,
-    lines: [site.value ? (forecast.stay?.name.length ?? 0) : 0],
+    ways: [[site.value ? (forecast.stay?.name.length ?? 0) : 0]],
   }
-  const of = marks.value.map(({ id: mark, x, y, name, hours, isBeyond }) => ({
+  // Those that runs go to come first.
+  const inOrder = [...marks.value].sort((a, b) => b.numbers.length - a.numbers.length)
+  const of = inOrder.map(({ id: mark, x, y, name, hours, isBeyond, place }) => ({
     id: mark,
     x,
     y,
-    lines: isBeyond ? [name.length] : [name.length, hours.length * 0.86],
+    ways: [...(isBeyond ? [] : [[name.length, hours.length * 0.86]]), [name.length], [place.name.length]],
   }))
   const known = new Map(marks.value.map((mark) => [mark.id, mark]))
-  return labelsOf(frame.value, [siteMark, ...of]).map((label) => ({
-    ...label,
-    mark: known.get(label.id) ?? null,
-  }))
+  return labelsOf(frame.value, [siteMark, ...of]).map((label) => {
+    const mark = known.get(label.id)
+    if (!mark) return { ...label, first: site.value ? (forecast.stay?.name ?? '') : '', second: null }
+    // Beyond the rim all there is room for is one line.
+    const way = label.way + (mark.isBeyond ? 1 : 0)
+    return { ...label, first: way === 2 ? mark.place.name : mark.name, second: way === 0 ? mark.hours : null }
+  })
 })
 /** Where the rings say how far they are: in the direction with the most room. */
 const bearing = computed(() => bearingOf(frame.value, marks.value, labels.value))
@@ -256,16 +261,10 @@ const inOrder = computed(() => chosen.value ?? marks.value[0]?.id ?? null)
         aria-hidden="true"
       >
         <text :x="label.x" :y="label.y + 14" fill="var(--ink)" font-size="16" font-weight="700">
-          {{ label.mark ? label.mark.name : site ? forecast.stay?.name : '' }}
+          {{ label.first }}
         </text>
-        <text
-          v-if="label.mark && !label.mark.isBeyond"
-          :x="label.x"
-          :y="label.y + 31"
-          fill="var(--soft)"
-          font-size="14"
-        >
-          {{ label.mark.hours }}
+        <text v-if="label.second" :x="label.x" :y="label.y + 31" fill="var(--soft)" font-size="14">
+          {{ label.second }}
         </text>
       </g>
     </svg>

@@ -44,7 +44,7 @@ it('law: labels cover neither marks nor each other, and stay on the map', () => 
   const markArb = fc.record({
     x: fc.integer({ min: 20, max: 580 }),
     y: fc.integer({ min: 20, max: 480 }),
-    lines: fc.constant([12, 10]),
+    ways: fc.constant([[12, 10], [12], [6]]),
   })
   fc.assert(
     fc.property(fc.array(markArb, { maxLength: 12 }), (made) => {

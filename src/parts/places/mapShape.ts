@@ -114,52 +114,65 @@ export interface Label {
   /** How wide and high it is taken to be. */
   width: number
   height: number
+  /** Which of its ways it is written in, 0 for all of it. */
+  way: number
   x: number
   y: number
   anchor: 'start' | 'end' | 'middle'
 }
 
 /** Words are about so wide, in units a letter, and so high. */
-const LETTER = 8.6
+const LETTER = 8.1
 const LINE = 18
 const AWAY = 15
 
+interface Labelled {
+  id: string
+  x: number
+  y: number
+  /** How many letters each line of it has: all of it, then shorter ways, for where there is no room. */
+  ways: readonly (readonly number[])[]
+}
+
 /**
- * A place for each label where it covers no mark and no other label, tried on all sides of its own; where none is free it is left
- * out: the list has it.
- * @param lines how many letters each line of a label has
+ * A place for each label where it covers no mark and no other label, tried on all sides of its own; shorter where there is no
+ * room for all of it, and left out where there is none at all: the list has it. The first have the choice.
  */
-export function labelsOf(
-  frame: Frame,
-  marks: readonly { id: string; x: number; y: number; lines: readonly number[] }[],
-): Label[] {
-  const taken: Box[] = marks.map(({ x, y }) => ({ left: x - 10, right: x + 10, top: y - 10, bottom: y + 10 }))
-  return marks.flatMap(({ id, x, y, lines }): Label[] => {
-    const width = Math.max(...lines) * LETTER
-    const height = lines.length * LINE
-    const own = { id, width, height }
-    const sides: Label[] = [
-      { ...own, x: x + AWAY, y: y - height / 2, anchor: 'start' },
-      { ...own, x: x - AWAY, y: y - height / 2, anchor: 'end' },
-      { ...own, x, y: y + AWAY, anchor: 'middle' },
-      { ...own, x, y: y - AWAY - height, anchor: 'middle' },
-      { ...own, x: x + AWAY, y: y + 4, anchor: 'start' },
-      { ...own, x: x + AWAY, y: y - height - 4, anchor: 'start' },
-      { ...own, x: x - AWAY, y: y + 4, anchor: 'end' },
-      { ...own, x: x - AWAY, y: y - height - 4, anchor: 'end' },
-    ]
-    const mark = { left: x - 10, right: x + 10, top: y - 10, bottom: y + 10 }
+export function labelsOf(frame: Frame, marks: readonly Labelled[]): Label[] {
+  const taken: Box[] = marks.map(boxAbout)
+  return marks.flatMap((mark): Label[] => {
+    const own = boxAbout(mark)
     const isFree = (label: Label) => {
       const box = boxOf(label)
       const isIn =
         box.left >= 2 && box.right <= frame.width - 2 && box.top >= 2 && box.bottom <= frame.height - 2
-      return isIn && taken.every((other) => isSame(other, mark) || !overlaps(box, other))
+      return isIn && taken.every((other) => isSame(other, own) || !overlaps(box, other))
     }
-    const found = sides.find(isFree)
+    const found = mark.ways.flatMap((lines, way) => sidesOf(mark, lines, way)).find(isFree)
     if (!found) return []
     taken.push(boxOf(found))
     return [found]
   })
+}
+
+function sidesOf({ id, x, y }: Labelled, lines: readonly number[], way: number): Label[] {
+  const [width, height] = [Math.max(...lines) * LETTER, lines.length * LINE]
+  const own = { id, width, height, way }
+  return [
+    { ...own, x: x + AWAY, y: y - height / 2, anchor: 'start' },
+    { ...own, x: x - AWAY, y: y - height / 2, anchor: 'end' },
+    { ...own, x, y: y + AWAY, anchor: 'middle' },
+    { ...own, x, y: y - AWAY - height, anchor: 'middle' },
+    { ...own, x: x + AWAY, y: y + 4, anchor: 'start' },
+    { ...own, x: x + AWAY, y: y - height - 4, anchor: 'start' },
+    { ...own, x: x - AWAY, y: y + 4, anchor: 'end' },
+    { ...own, x: x - AWAY, y: y - height - 4, anchor: 'end' },
+  ]
+}
+
+const MARK = 10
+function boxAbout({ x, y }: { x: number; y: number }): Box {
+  return { left: x - MARK, right: x + MARK, top: y - MARK, bottom: y + MARK }
 }
 
 function boxOf({ x, y: top, anchor, width, height }: Label): Box {
