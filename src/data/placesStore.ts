@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { tryOnMounted } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { addWallDays, dayZero, type WallTime } from '@/core/calendar'
 import type { Id, OpenTimes, Place, StayCase } from '@/core/model'
 import type { OpeningAnswer } from '@/solver/openingHours'
@@ -99,7 +100,7 @@ export const usePlacesStore = defineStore('places', () => {
     answerOf,
     tryText,
     /** Reads the hours as long as the application is open, from the first component that asks. */
-    follow: () => onMounted(() => void (isWanted.value = true)),
+    follow: () => tryOnMounted(() => void (isWanted.value = true)),
   }
 })
 

@@ -235,6 +235,11 @@ describe('places', () => {
     // Dragged on the board to the Sunday, on which the station is shut.
     await page.getByRole('navigation').first().getByRole('link', { name: 'Stay', exact: true }).click()
     await page.getByTestId('decide-line').getByText('You can wait until').waitFor()
+    // On the board too: in words at its tank, and as a mark on the day.
+    await page.getByTestId('decide-mark-gray').waitFor()
+    expect(await page.getByTestId('board').getByTestId('wait-gray').innerText()).toMatch(
+      /^wait no longer than Wed 15 Sept 17:\d\d$/,
+    )
     const post = page.locator('[data-testid^=post-]').filter({ hasText: 'Tote' }).first()
     await post.scrollIntoViewIfNeeded()
     const label = await post.getAttribute('aria-label')
@@ -256,6 +261,11 @@ describe('places', () => {
       )
       .toBe(label)
     await expect.poll(() => page.getByText('is shut then').count()).toBe(0)
+    // And on Camp, under each gauge.
+    await page.getByRole('navigation').first().getByRole('link', { name: 'Camp', exact: true }).click()
+    await expect
+      .poll(() => page.getByTestId('wait-gray').innerText())
+      .toMatch(/^wait no longer than Wed 15 Sept/)
     // Along: a calendar, a table, way points, the text, one page.
     await page.getByRole('navigation').first().getByRole('link', { name: 'Runs', exact: true }).click()
     await opened(page, 'take-along')

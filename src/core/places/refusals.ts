@@ -1,6 +1,8 @@
 import {
+  ACCEPTED,
   MOVING_KINDS,
   found,
+  isOneOf,
   pointTaking,
   type Accepted,
   type Crew,
@@ -8,8 +10,6 @@ import {
   type Point,
   type Rig,
   type Run,
-  isOneOf,
-  ACCEPTED,
 } from '../model'
 import type { Metres } from '../quantities'
 

@@ -1,12 +1,21 @@
-import type { Document, Id, TakenOver } from '@/core/model'
+import type { Document, Id, ModelContainer, TakenOver } from '@/core/model'
 import { crewOf, stayOf } from './find'
-import { setStart } from './stayEdits'
+import { setModelLevel, setStart } from './stayEdits'
 
 /** Recipes on a draft: what goes with the log. */
 
-/** The stay begins now and ends when it was to end; where that is past, it keeps its nights. What is counted is so from now on. */
-export function startNow(draft: Document, stayId: Id, now: string): void {
+/**
+ * The stay begins now and ends when it was to end; where that is past, it keeps its nights. What is counted is so from now on.
+ * @param passed what it takes over from the stay before, seen and confirmed: from now on its own
+ */
+export function startNow(
+  draft: Document,
+  stayId: Id,
+  now: string,
+  passed: readonly Pick<ModelContainer, 'members' | 'start'>[] = [],
+): void {
   const stay = stayOf(draft, stayId)
+  for (const container of passed) setModelLevel(draft, stayId, container, container.start)
   const before = stay.start
   if (stay.leaveAt <= now) setStart(draft, stayId, now)
   stay.start = now

@@ -14,6 +14,7 @@ import {
   setEndsAt,
   setFollows,
   setWay,
+  startNow,
 } from './index'
 
 const ID = 'harrow-ridge'
@@ -102,4 +103,23 @@ it('a hookup night comes between; a stay that would begin too soon begins a day 
     expect(document.currentStay).toBe('next')
     sound(document)
   }
+})
+
+it('a stay that starts takes what was passed on to it as levels of its own', () => {
+  const document = trailerDemo()
+  followStay(document, ID, NEXT)
+  const passed = [
+    { members: ['fresh'], start: 120.5 },
+    { members: ['gray'], start: -3 },
+  ]
+  startNow(document, 'next', '2027-09-24T16:10', passed)
+  const next = document.stays.find(({ id }) => id === 'next')!
+  expect(next.start).toBe('2027-09-24T16:10')
+  expect(next.levels.map(({ container, level }) => [container, level.value])).toEqual([
+    ['fresh', 120.5],
+    ['gray', 0],
+    ['black', 8],
+    ['tote', 0],
+  ])
+  sound(document)
 })

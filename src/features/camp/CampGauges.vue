@@ -15,6 +15,7 @@ import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
 import { dayAndTime, formatDays, formatNumber } from '@/texts'
 import * as t from '@/texts/t'
+import { nextFrame } from '@/ui/nextFrame'
 import { whenNeeded } from '@/ui/whenNeeded'
 
 const forecast = useForecastStore()
@@ -25,6 +26,11 @@ const log = useLogStore()
 /** Only under way, and after the count stands. */
 const PanelAndCount = whenNeeded(
   () => import('@/parts/log/PanelAndCount.vue'),
+  () => undefined,
+)
+/** How long it can wait for a service: after the count stands. */
+const DecideFor = whenNeeded(
+  () => nextFrame().then(() => import('@/parts/decide/DecideFor.vue')),
   () => undefined,
 )
 const { level, gauge: read } = useAmounts()
@@ -74,6 +80,8 @@ function byWords(entry: LogEntry | undefined): string {
   if (entry.saw.as === 'light') return t.agreement.by.light(at)
   return entry.saw.as === 'panel' ? t.agreement.by.panel(at) : t.agreement.by.measured(at)
 }
+/** What the stay before leaves is no level to be set. */
+const isPassed = computed(() => forecast.stayCase?.passed !== undefined)
 const isUnderWay = computed(() => underWay.phase === 'under-way')
 
 const gauges = computed(() => {
@@ -115,7 +123,7 @@ function drag(container: ModelContainer, amount: number) {
           :class="isUnderWay ? 'h-40' : 'h-56'"
           v-bind="gauge"
           :level="gauge.start"
-          :band="isUnderWay ? (gauge.now?.band ?? { low: gauge.start, high: gauge.start }) : null"
+          :band="isUnderWay || isPassed ? (gauge.now?.band ?? { low: gauge.start, high: gauge.start }) : null"
           @level="drag(gauge, $event)"
         />
         <p class="figure mt-2 text-xl leading-tight font-bold">
@@ -124,7 +132,7 @@ function drag(container: ModelContainer, amount: number) {
         </p>
         <p class="text-[0.95rem] text-soft">{{ t.gauge.of(level(gauge.capacity, gauge.unit)) }}</p>
         <p v-if="gauge.now" class="text-[0.85rem] leading-tight text-soft">{{ gauge.now.by }}</p>
-        <LevelButton v-if="!isUnderWay" :members="gauge.members" :name="gauge.name" />
+        <LevelButton v-if="!isUnderWay && !isPassed" :members="gauge.members" :name="gauge.name" />
         <button
           type="button"
           class="figure min-h-11 text-left text-xl font-bold underline decoration-line decoration-2 underline-offset-4"
@@ -134,6 +142,8 @@ function drag(container: ModelContainer, amount: number) {
         >
           {{ gauge.daysText }}
         </button>
+        <!-- Its room is kept. -->
+        <div class="min-h-[2.5rem]"><DecideFor :container="gauge.id" /></div>
         <p v-if="gauge.light" class="text-[0.95rem] leading-tight font-semibold">{{ gauge.light }}</p>
         <button
           v-if="gauge.atStop !== null && !gauge.isStopper"
@@ -149,7 +159,9 @@ function drag(container: ModelContainer, amount: number) {
         </button>
       </li>
     </ul>
-    <p v-if="!isUnderWay" class="mt-2 text-[0.95rem] text-soft">{{ t.camp.levelsHint }}</p>
+    <p v-if="!isUnderWay" class="mt-2 text-[0.95rem] text-soft">
+      {{ isPassed ? t.camp.levelsPassed : t.camp.levelsHint }}
+    </p>
     <PanelAndCount v-else-if="underWay.learned" />
   </section>
 </template>

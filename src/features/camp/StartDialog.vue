@@ -22,13 +22,18 @@ const log = useLogStore()
 const { gauge } = useAmounts()
 const areShut = ref(false)
 const fault = ref<string | null>(null)
+/** It takes over what the stay before leaves; what the panel says is read once it has begun. */
+const isPassed = computed(() => forecast.stayCase?.passed !== undefined)
 const tanks = computed(() => (forecast.model?.containers ?? []).filter(({ side }) => side !== 'carrier'))
 
 function start() {
   const { id } = forecast.stay!
   const at = clock.now
   const entry = log.entryOf({ kind: 'start', at, valvesShut: areShut.value })
-  const result = workspace.edit('stay', (draft) => startNow(draft, id, at), null, [{ op: 'put', entry }])
+  const levels = isPassed.value ? forecast.model!.containers : []
+  const result = workspace.edit('stay', (draft) => startNow(draft, id, at, levels), null, [
+    { op: 'put', entry },
+  ])
   fault.value = result.ok ? null : refusalWords(result.faults)
   if (result.ok) emit('close')
 }
@@ -36,7 +41,7 @@ function start() {
 
 <template>
   <AppDialog :open="open" :title="t.phase.startTitle" :close-label="t.levels.close" @close="$emit('close')">
-    <p class="mt-2">{{ t.phase.startText }}</p>
+    <p class="mt-2">{{ isPassed ? t.phase.startPassed : t.phase.startText }}</p>
     <ul class="mt-2">
       <li
         v-for="tank in tanks"
@@ -46,7 +51,7 @@ function start() {
         <span class="font-bold">{{ tank.name }}</span>
         <span class="flex items-center gap-4">
           <span class="figure text-xl font-bold whitespace-nowrap">{{ gauge(tank.start, tank.unit) }}</span>
-          <LevelButton :members="tank.members" :name="tank.name" />
+          <LevelButton v-if="!isPassed" :members="tank.members" :name="tank.name" />
         </span>
       </li>
     </ul>

@@ -139,7 +139,7 @@ function daysOf(id: string): string {
           <p class="text-[0.92rem] font-semibold text-soft">{{ t.rig.start }}</p>
           <p class="figure flex flex-wrap items-baseline gap-x-2 text-lg font-semibold">
             {{ level(levelOf(container.id), unitOf(container.kind)) }}
-            <LevelButton :members="[container.id]" :name="container.name" />
+            <LevelButton v-if="!forecast.stayCase?.passed" :members="[container.id]" :name="container.name" />
           </p>
           <p v-if="levelOf(container.id) > fullOf(container)" class="mt-1 text-[0.95rem] font-semibold">
             {{ t.rig.tooFull }}

@@ -12,6 +12,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setNights } from '@/document/edits'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { useLogging } from '@/parts/log/useLogging'
+import { useOpenPlace } from '@/parts/places/openPlace'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatDays } from '@/texts'
 import * as t from '@/texts/t'
@@ -32,6 +33,7 @@ const LOOKS = ['light', 'dark', 'sun'] as const
 /** Everything that can be found by its name: screens, tanks, people, habits, numbers, and things to do. */
 export function useWayEntries() {
   const router = useRouter()
+  const openPlace = useOpenPlace()
   const forecast = useForecastStore()
   const underWay = useUnderWayStore()
   const workspace = useWorkspaceStore()
@@ -82,6 +84,14 @@ export function useWayEntries() {
       title: name,
       detail: forecast.crew!.name,
       go: to('/stay?show=who'),
+    }))
+  const places = (): Way[] =>
+    (forecast.stay?.places ?? []).map(({ id, name }) => ({
+      id: `place ${id}`,
+      kind: 'place',
+      title: name,
+      detail: t.places.title,
+      go: () => router.push('/places').then(() => openPlace.open(id)),
     }))
   const habits = (): Way[] =>
     forecast.bought.map(({ habit, on, days }) => ({
@@ -174,6 +184,7 @@ export function useWayEntries() {
     ...actions(),
     ...tanks(),
     ...people(),
+    ...places(),
     ...habits(),
     ...numbers(),
   ])

@@ -7,6 +7,7 @@ export const camp = {
   title: 'Camp',
   levels: 'Levels at the start',
   levelsHint: 'Drag a level to what your panel or stick says.',
+  levelsPassed: 'What the stay before leaves. When this one starts they become its own.',
   habits: 'What would change it',
   allHabits: 'All habits, and what they need',
   bother: (amount: string) => `Bother ${amount} of 5`,

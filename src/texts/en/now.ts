@@ -12,6 +12,7 @@ export const phase = {
   ended: 'The stay ended',
   start: 'We are here: start',
   startTitle: 'Start the stay',
+  startPassed: 'These are what the stay before leaves. Confirm them; read the panel once it has started.',
   startText: 'It begins now. What is in the tanks, as you arrive:',
   valves: 'The dump valves are shut',
   valvesWhy: 'A valve left open lets the count run out of the pipe.',

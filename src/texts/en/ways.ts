@@ -9,6 +9,7 @@ export const ways = {
     tank: 'Tank',
     person: 'Person',
     habit: 'Habit',
+    place: 'Place',
     number: 'Number',
     action: 'Do',
   },

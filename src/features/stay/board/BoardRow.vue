@@ -11,6 +11,8 @@ const props = defineProps<{
   dayWidth: number
   /** Days from 05:00 of day 0 at which the stay stops; null: not on the board. */
   stopX: number | null
+  /** The same of the last moment to leave for a place; null: none, or not on the board. */
+  decideX: number | null
   tabindexOf: (col: number) => number
 }>()
 /** A day that was lived has no sum to ask for: the log tells it. */
@@ -47,7 +49,19 @@ const isAfterStop = (day: number) => props.stopX !== null && day > props.stopX
 </script>
 
 <template>
-  <div class="flex" role="group" :aria-label="row.name">
+  <div class="relative flex" role="group" :aria-label="row.name">
+    <svg
+      v-if="decideX !== null"
+      class="pointer-events-none absolute -top-1 z-20 -ml-[9px]"
+      :style="{ left: `${decideX * dayWidth}px` }"
+      width="18"
+      :height="HEIGHT + 4"
+      aria-hidden="true"
+      :data-testid="`decide-mark-${row.id}`"
+    >
+      <path d="M1 1h16l-8 12z" fill="var(--oxide)" stroke="var(--paper)" stroke-width="1.5" />
+      <path :d="`M9 12V${HEIGHT}`" stroke="var(--oxide)" stroke-width="2.5" stroke-dasharray="2 5" />
+    </svg>
     <svg v-if="row.side === 'waste'" width="0" height="0" class="absolute" aria-hidden="true">
       <clipPath :id="`past-${row.id}`">
         <rect x="0" y="0" :width="inner()" :height="limitY() ?? 0" />

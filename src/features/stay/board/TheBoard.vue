@@ -12,7 +12,10 @@ import { useBoard } from './useBoard'
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import type { ModelContainer } from '@/core/model'
+import { dayZero, wallDaysBetween } from '@/core/calendar'
+import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
+import DecideFor from '@/parts/decide/DecideFor.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from '@/parts/why/whyStore'
 import * as t from '@/texts/t'
@@ -45,6 +48,13 @@ watch(
 const cellsElement = ref<HTMLElement | null>(null)
 const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
 
+const decide = useDecideStore()
+/** Days from 05:00 of day 0 at which a container can wait no longer. */
+function decideX(container: string): number | null {
+  const by = decide.answers?.find((one) => one.container === container)?.ways[0]?.leaveBy
+  const days = by && forecast.stay ? wallDaysBetween(dayZero(forecast.stay.start), by) : null
+  return days !== null && board.value && days < board.value.days.length ? days : null
+}
 const limitWords = ({ side, limit, unit }: ModelContainer) =>
   limit === null ? '' : t.board.limit[side](level(limit, unit))
 </script>
@@ -77,6 +87,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
                   {{ row.name }}
                 </p>
                 <p class="text-[0.85rem] leading-tight text-soft">{{ limitWords(row) }}</p>
+                <DecideFor :container="row.id" class="text-[0.85rem]" />
               </div>
               <BoardRow
                 :row="row"
@@ -84,6 +95,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
                 :days="board.days"
                 :day-width="dayWidth"
                 :stop-x="board.stopX"
+                :decide-x="decideX(row.id)"
                 :tabindex-of="(col) => tabindex(r, col)"
                 @why="
                   (part) =>
