@@ -238,7 +238,7 @@ describe('places', () => {
     // On the board too: in words at its tank, and as a mark on the day.
     await page.getByTestId('decide-mark-gray').waitFor()
     expect(await page.getByTestId('board').getByTestId('wait-gray').innerText()).toMatch(
-      /^wait no longer than Wed 15 Sept 17:\d\d$/,
+      /^by Wed 15 17:\d\d$/,
     )
     const post = page.locator('[data-testid^=post-]').filter({ hasText: 'Tote' }).first()
     await post.scrollIntoViewIfNeeded()

@@ -26,6 +26,7 @@ export const decide = {
   plannedLate: (what: string, when: string) => `Planned only after that: ${lower(what)}, ${when}.`,
   all: 'Every tank',
   gauge: (when: string) => `wait no longer than ${when}`,
+  row: (when: string) => `by ${when}`,
   rowWait: (when: string) => `until ${when}`,
   rowLate: 'too late',
   rowBefore: 'until you leave',

@@ -87,7 +87,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
                   {{ row.name }}
                 </p>
                 <p class="text-[0.85rem] leading-tight text-soft">{{ limitWords(row) }}</p>
-                <DecideFor :container="row.id" class="text-[0.85rem]" />
+                <DecideFor :container="row.id" is-short />
               </div>
               <BoardRow
                 :row="row"
