@@ -137,13 +137,18 @@ function daysOf(id: string): string {
         <span v-else class="max-lg:hidden" />
         <div>
           <p class="text-[0.92rem] font-semibold text-soft">{{ t.rig.start }}</p>
-          <p class="figure flex flex-wrap items-baseline gap-x-2 text-lg font-semibold">
-            {{ level(levelOf(container.id), unitOf(container.kind)) }}
-            <LevelButton v-if="!forecast.stayCase?.passed" :members="[container.id]" :name="container.name" />
+          <p v-if="forecast.stayCase?.passed" class="text-[0.95rem] leading-tight text-soft">
+            {{ t.camp.levelsPassed }}
           </p>
-          <p v-if="levelOf(container.id) > fullOf(container)" class="mt-1 text-[0.95rem] font-semibold">
-            {{ t.rig.tooFull }}
-          </p>
+          <template v-else>
+            <p class="figure flex flex-wrap items-baseline gap-x-2 text-lg font-semibold">
+              {{ level(levelOf(container.id), unitOf(container.kind)) }}
+              <LevelButton :members="[container.id]" :name="container.name" />
+            </p>
+            <p v-if="levelOf(container.id) > fullOf(container)" class="mt-1 text-[0.95rem] font-semibold">
+              {{ t.rig.tooFull }}
+            </p>
+          </template>
         </div>
         <span v-if="'shell' in container && !('safeFill' in container)" class="max-lg:hidden" />
         <button
