@@ -2,8 +2,8 @@ import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
-import { canApply, hasFlushFloor, isOnFrom, switchHabit, todayOf, touchesFlush } from '@/core/habits'
-import type { Habit, Id } from '@/core/model'
+import { blockedBy, canApply, hasFlushFloor, isOnFrom, switchHabit, todayOf, touchesFlush } from '@/core/habits'
+import type { Habit, Id, StayCase } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'
 import { useForecastStore } from './forecastStore'
@@ -39,6 +39,8 @@ export const useAdviceStore = defineStore('advice', () => {
   const hasFailed = ref(false)
   const watched = reactive(new Map<Advice, number>())
   let revision = 0
+  /** Which kinds are known of the case as it stands: another screen that looks asks nothing anew. */
+  let known: { of: StayCase | null; what: Set<Advice> } = { of: null, what: new Set() }
 
   /** What was known of another stay, or will not be brought up to date, is no answer. */
   function forget(): void {
@@ -50,23 +52,34 @@ export const useAdviceStore = defineStore('advice', () => {
   async function ask(): Promise<void> {
     const { stayCase, model } = forecast
     const own = (revision += 1)
-    isWorthCurrent.value = false
-    company.value = new Map()
+    if (known.of !== stayCase) {
+      known = { of: stayCase, what: new Set() }
+      isWorthCurrent.value = false
+      company.value = new Map()
+    }
     hasFailed.value = false
     if (!stayCase || !model || watched.size === 0) return
     const subject = jobs.subjectOf(stayCase)
     try {
-      if (watched.has('worth')) await askWorth(subject, own)
-      if (watched.has('flush') && own === revision) await askFlush(subject, own)
-      if (!watched.has('sensitivity') || own !== revision) return
-      const found = await jobs.run('advice', 'sensitivity', subject, null)
-      if (own === revision) swings.value = found
+      for (const [advice, askFor] of Object.entries(ASKED) as [Advice, typeof askWorth][]) {
+        if (!watched.has(advice) || known.what.has(advice)) continue
+        await askFor(subject, own)
+        if (own !== revision) return
+        known.what.add(advice)
+      }
     } catch {
       if (own === revision) failed()
     }
   }
 
+  async function askSwings(subject: Subject, own: number): Promise<void> {
+    const found = await jobs.run('advice', 'sensitivity', subject, null)
+    if (own === revision) swings.value = found
+  }
+  const ASKED = { worth: askWorth, flush: askFlush, sensitivity: askSwings }
+
   function failed(): void {
+    known = { of: null, what: new Set() }
     forget()
     hasFailed.value = true
   }
@@ -88,7 +101,7 @@ export const useAdviceStore = defineStore('advice', () => {
 
   async function askFlush(subject: Subject, own: number): Promise<void> {
     const { stayCase } = subject
-    const { crew, habits, stay } = stayCase
+    const { crew, habits, rig, stay } = stayCase
     const { model } = forecast
     if (!model || !hasFlushFloor(model)) {
       flush.value = []
@@ -97,9 +110,7 @@ export const useAdviceStore = defineStore('advice', () => {
     const savers = habits.filter(
       (habit) => touchesFlush(habit, crew) && !isOnFrom(stay.habits, habit.id, todayOf(stayCase)),
     )
-    const free = savers.filter(
-      ({ id }) => forecast.bought.find(({ habit }) => habit === id)?.blockedBy === null,
-    )
+    const free = savers.filter((habit) => blockedBy(habit, rig, stay) === null)
     const cases = [stayCase, ...free.map(({ id }) => switchHabit(stayCase, id, true))]
     const args = { ...TRIPS, cases, parts: forecast.stayParts, floor: crew.flushFloor.value }
     const ranges = await jobs.run('advice', 'flush', subject, args)

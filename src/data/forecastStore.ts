@@ -1,12 +1,11 @@
 import { defineStore } from 'pinia'
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps, type Count } from '@/core/count'
-import { daysBoughtSteps, isOnFrom, todayOf, type DaysBought } from '@/core/habits'
+import { isOnFrom, todayOf } from '@/core/habits'
 import type { Model, StayCase } from '@/core/model'
 import type { Steps } from '@/core/steps'
-import { free, inSlices, workFor } from '@/workers/inSlices'
+import { inSlices, workFor } from '@/workers/inSlices'
 import { useUnderWayStore } from './underWayStore'
 import { useWorkspaceStore } from './workspaceStore'
 
@@ -27,8 +26,6 @@ export const useForecastStore = defineStore('forecast', () => {
     const habits = stay.value?.habits ?? []
     return habits.filter(({ habit }) => isOnFrom(habits, habit, today.value))
   })
-  /** Follows a moment behind the count: a dozen counts more at every pixel of a drag would cost frames. */
-  const lately = shallowRef<DaysBought[]>([])
   /** Counted at once where that takes no time, as it does for nearly everybody; the rest of it in slices. */
   const begun = computed(() => {
     if (!stayCase.value || workspace.state === 'fault') return null
@@ -47,7 +44,6 @@ export const useForecastStore = defineStore('forecast', () => {
   const share = ref(0)
   watch(begun, (now) => void (now && !now.counted && finish(now)), { immediate: true })
   async function finish(task: Begun): Promise<void> {
-    lately.value = []
     const done = await inSlices(
       task.steps,
       () => begun.value === task,
@@ -65,36 +61,6 @@ export const useForecastStore = defineStore('forecast', () => {
   const result = computed(() => counted.value?.result ?? null)
   /** The dry count: without the runs that are set; the very same where there is none. */
   const dry = computed(() => counted.value?.dry ?? null)
-  const isCountingHabits = ref(false)
-  let asked = 0
-  async function countHabits(): Promise<void> {
-    const own = (asked += 1)
-    isCountingHabits.value = true
-    while (isCounting.value && own === asked) await free()
-    const steps = stayCase.value ? daysBoughtSteps(stayCase.value) : null
-    const found = steps ? await inSlices(steps, () => own === asked) : { value: [] }
-    if (own !== asked || !found) return
-    lately.value = found.value
-    isCountingHabits.value = false
-  }
-  watch(
-    () => stay.value?.id,
-    () => {
-      lately.value = []
-      void countHabits()
-    },
-    { immediate: true },
-  )
-  watchDebounced(stayCase, () => void countHabits(), { debounce: 60, maxWait: 300 })
-  /** What is switched on is of the document as it stands, and so is which habits there are. */
-  const bought = computed(() => {
-    if (isCounting.value) return []
-    const on = new Set(habitsOn.value.map(({ habit }) => habit))
-    const known = new Set(stayCase.value?.habits.map(({ id }) => id))
-    return lately.value
-      .filter(({ habit }) => known.has(habit))
-      .map((row) => ({ ...row, on: on.has(row.habit) }))
-  })
   /** Parts of the grid up to the end of the stay, the one in which it ends included. */
   const stayParts = computed(() => {
     if (!stay.value || !model.value) return 0
@@ -114,8 +80,6 @@ export const useForecastStore = defineStore('forecast', () => {
     habitsOn,
     isCounting,
     share,
-    bought,
-    isCountingHabits,
     stayParts,
   }
 })

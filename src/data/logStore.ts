@@ -42,7 +42,11 @@ export const useLogStore = defineStore('log', () => {
   })
   const NONE: LogEntry[] = []
   const ofStay = (id: Id | undefined) => (id === undefined ? NONE : (shown.value.byStay.get(id) ?? NONE))
-  const entries = computed(() => ofStay(stay.value?.id))
+  /** The same list until something of it changes: that what waited has been written changes nothing. */
+  const entries = computed((before: LogEntry[] = NONE): LogEntry[] => {
+    const now = ofStay(stay.value?.id)
+    return isSame(before, now) ? before : now
+  })
   const isLoaded = computed(() => stay.value === null || loaded.value.includes(stay.value.id))
 
   async function read(ids: readonly Id[]): Promise<void> {
@@ -174,6 +178,13 @@ export const useLogStore = defineStore('log', () => {
 /** Forms hold their values in proxies, which neither a database nor a worker can take. */
 function plain(entry: LogEntry): LogEntry {
   return JSON.parse(JSON.stringify(entry)) as LogEntry
+}
+
+/** Whether two lists say the same, word for word; entries that nobody touched are the same objects. */
+function isSame(one: readonly LogEntry[], other: readonly LogEntry[]): boolean {
+  const isAlike = (a: LogEntry, b: LogEntry) =>
+    a === b || (a.id === b.id && a.revision === b.revision && JSON.stringify(a) === JSON.stringify(b))
+  return one.length === other.length && one.every((entry, k) => isAlike(entry, other[k]!))
 }
 
 function currentStay({ stays, currentStay: id }: Document): Stay | null {

@@ -92,7 +92,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
       .filter((one) => one.log.length > 0)
     try {
       const request = { log: teaching(entries), at: at.value, earlier, seed: SEED }
-      const learned = await jobs.run('learn', 'learn', jobs.subjectOf(stayCase), request)
+      const learned = await jobs.run('risk-0', 'learn', jobs.subjectOf(stayCase), request)
       if (own !== asked) return
       known.value = { stay: stayCase.stay.id, learned, made: usesIn(entries), isWhole: true }
       lastKnown.keep(workspace.space, known.value)

@@ -6,8 +6,11 @@ import { lane, type Lane, type LaneOptions, type Spawned } from './lane'
 const HELLO_MS = 20_000
 const SILENCE_MS = 60_000
 
-/** Jobs of one lane wait for each other; those of different lanes do not. */
-export type LaneName = 'advice' | 'reach' | 'learn' | 'today' | `risk-${number}`
+/**
+ * Jobs of one lane wait for each other; those of different lanes do not. What takes a moment (to learn, what habits buy)
+ * goes between two waves of `risk-0`: every lane is a worker more that has to warm up.
+ */
+export type LaneName = 'advice' | 'reach' | 'today' | `risk-${number}`
 
 export interface JobClient {
   run: <J extends JobName>(

@@ -1,6 +1,7 @@
 import type { HabitCompany, HabitWorth, NextStep, Swing } from '@/core/advice'
 import type { Budget, SwapOffer } from '@/core/budget'
 import type { LogEntry } from '@/core/log'
+import type { DaysBought } from '@/core/habits'
 import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
 import type { Review } from '@/core/review'
@@ -30,6 +31,8 @@ export interface Jobs {
   sample: Job<SampleOptions, Sample>
   /** The trip of that number, told; null: nothing stops it. */
   story: Job<{ seed: number; trip: number }, Story | null>
+  /** What each habit buys of the count. */
+  bought: Job<null, DaysBought[]>
   worth: Job<Trips & { habits: readonly Id[] }, HabitWorth[]>
   company: Job<Trips & { habit: Id }, HabitCompany>
   /** Sets of habits that are on, each with its range of liquid per solid use; `parts` up to the end of the stay. */

@@ -2,6 +2,7 @@ import { habitsCompany, habitsWorth, nextBest, sensitivity } from '@/core/advice
 import { budget, swapOffer } from '@/core/budget'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps } from '@/core/count'
+import { daysBoughtSteps } from '@/core/habits'
 import { compile, compileChances } from '@/core/model'
 import { reach } from '@/core/reach'
 import {
@@ -43,6 +44,7 @@ export function jobRoom(): Room {
     *story(subject, { seed, trip }) {
       return storyOf(yield* samplers(subject, true), seed, trip)
     },
+    bought: ({ stayCase }) => breaths(daysBoughtSteps(stayCase)),
     *worth({ stayCase }, { habits, ...trips }) {
       const rows = []
       for (const row of habitsWorth(stayCase, habits, { ...trips, tables })) {

@@ -2,6 +2,7 @@ import { computed, ref, watch } from 'vue'
 import { daysPerBother } from '@/core/habits'
 import type { Id } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
+import { useBoughtStore } from '@/data/boughtStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 
@@ -16,7 +17,9 @@ export function useHabitRows(by: HabitOrder) {
   const forecast = useForecastStore()
   const workspace = useWorkspaceStore()
   const advice = useAdviceStore()
+  const bought = useBoughtStore()
   advice.follow('worth')
+  bought.follow()
   const order = ref<Id[]>([])
   let isFinal = false
 
@@ -30,7 +33,7 @@ export function useHabitRows(by: HabitOrder) {
     () => forecast.stay?.id,
     () => {
       isFinal = false
-      order.value = sorted(forecast.bought)
+      order.value = sorted(bought.rows)
     },
     { immediate: true },
   )
@@ -45,13 +48,13 @@ export function useHabitRows(by: HabitOrder) {
   )
   return computed(() => {
     const place = (id: Id) => (order.value.includes(id) ? order.value.indexOf(id) : order.value.length)
-    return forecast.bought
+    return bought.rows
       .filter(({ applies, on }) => applies || on)
       .sort((a, b) => place(a.habit) - place(b.habit))
-      .map((bought) => ({
-        ...bought,
-        planOn: advice.worth.get(bought.habit)?.planOn ?? null,
-        habit: habitOf(bought.habit)!,
+      .map((row) => ({
+        ...row,
+        planOn: advice.worth.get(row.habit)?.planOn ?? null,
+        habit: habitOf(row.habit)!,
       }))
   })
 }

@@ -7,9 +7,9 @@ import { findWays } from './findWays'
 import { useWayEntries, type Way } from './useWayEntries'
 
 /** Finds anything by a few letters of its name, and goes there or does it. */
-defineProps<{ open: boolean }>()
+const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
-const entries = useWayEntries()
+const entries = useWayEntries(() => props.open)
 const text = ref('')
 const MOST = 9
 const found = computed(() => findWays(entries.value, text.value).slice(0, MOST))

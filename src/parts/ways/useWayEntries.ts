@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { nightsBetween } from '@/core/calendar'
 import { volumePerUse } from '@/core/model'
+import { useBoughtStore } from '@/data/boughtStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { useRiskStore } from '@/data/riskStore'
@@ -30,11 +31,13 @@ export interface Way {
 
 const LOOKS = ['light', 'dark', 'sun'] as const
 
-/** Everything that can be found by its name: screens, tanks, people, habits, numbers, and things to do. */
-export function useWayEntries() {
+/** Everything that can be found by its name, while somebody looks: screens, tanks, people, habits, numbers, things to do. */
+export function useWayEntries(isLooking: () => boolean) {
   const router = useRouter()
   const openPlace = useOpenPlace()
   const forecast = useForecastStore()
+  const bought = useBoughtStore()
+  bought.follow(isLooking)
   const underWay = useUnderWayStore()
   const workspace = useWorkspaceStore()
   const settings = useSettingsStore()
@@ -93,14 +96,17 @@ export function useWayEntries() {
       detail: t.places.title,
       go: () => router.push('/places').then(() => openPlace.open(id)),
     }))
-  const habits = (): Way[] =>
-    forecast.bought.map(({ habit, on, days }) => ({
-      id: `habit ${habit}`,
+  const habits = (): Way[] => {
+    const on = new Set(forecast.habitsOn.map(({ habit }) => habit))
+    const days = new Map(bought.rows.map((row) => [row.habit, formatDays(row.days)]))
+    return (forecast.stayCase?.habits ?? []).map(({ id, name }) => ({
+      id: `habit ${id}`,
       kind: 'habit',
-      title: workspace.document.habits.find(({ id }) => id === habit)?.name ?? habit,
-      detail: on ? t.ways.habitOn : t.ways.habitOff(formatDays(days)),
-      go: to(`/habits?show=habit-${habit}`),
+      title: name,
+      detail: on.has(id) ? t.ways.habitOn : days.has(id) ? t.ways.habitOff(days.get(id)!) : '',
+      go: to(`/habits?show=habit-${id}`),
     }))
+  }
   const numbers = (): Way[] => [
     ...(risk.risk
       ? [number('plan-on', t.ways.numbers.planOn, formatDays(risk.risk.planOn.days), askCount)]

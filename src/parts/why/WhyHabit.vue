@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Effect } from '@/core/model'
+import { useBoughtStore } from '@/data/boughtStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { quantityOf, useEffectWords } from '@/parts/useEffectWords'
@@ -9,10 +10,12 @@ import * as t from '@/texts/t'
 
 const props = defineProps<{ habitId: string }>()
 const forecast = useForecastStore()
+const habits = useBoughtStore()
+habits.follow()
 const workspace = useWorkspaceStore()
 
 const habit = computed(() => workspace.document.habits.find(({ id }) => id === props.habitId))
-const bought = computed(() => forecast.bought.find(({ habit: id }) => id === props.habitId))
+const bought = computed(() => habits.rows.find(({ habit: id }) => id === props.habitId))
 const days = computed(() => {
   const now = forecast.result?.days ?? forecast.model?.horizonDays ?? 0
   if (!bought.value) return null
