@@ -4,14 +4,25 @@ import { defineConfig } from 'vitest/config'
 
 export const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
+const PURE = ['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`)
+const usual = { environment: 'node', setupFiles: ['tests/support/zod.ts'], testTimeout: 30_000 } as const
+
 export default defineConfig({
-  plugins: [vue()],
-  resolve: { alias },
   test: {
-    include: ['src/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'tests/acceptance/**/*.test.ts'],
-    environment: 'node',
-    setupFiles: ['tests/support/zod.ts'],
-    testTimeout: 30_000,
     maxWorkers: '100%',
+    projects: [
+      // What is pure shares its modules: they are read once a worker, not once a file.
+      { resolve: { alias }, test: { ...usual, name: 'pure', include: PURE, isolate: false } },
+      {
+        plugins: [vue()],
+        resolve: { alias },
+        test: {
+          ...usual,
+          name: 'others',
+          include: ['src/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts'],
+          exclude: PURE,
+        },
+      },
+    ],
   },
 })

@@ -1,8 +1,19 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { defineConfig } from 'vitest/config'
 import { alias } from './vitest.config.ts'
 
 // Tests of every run that do more here read it from the environment.
 process.env.DRY_COUNT_PROOF = '1'
+
+/** Tests that do more here than in every run: those that ask how often. */
+function readsOften(folder: string): string[] {
+  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+  return files
+    .filter((file) => file.endsWith('.test.ts'))
+    .map((file) => join(folder, file))
+    .filter((file) => readFileSync(file, 'utf8').includes('support/thorough'))
+}
 
 /** Studies too long for every run, and floods that every run has a few of: `npm run proof`, on a build. */
 export default defineConfig({
@@ -10,11 +21,8 @@ export default defineConfig({
   test: {
     include: [
       'tests/proof/**/*.test.ts',
-      'src/document/fuzz.test.ts',
-      'src/document/extremes.test.ts',
-      'src/core/explain/explain.test.ts',
-      'src/core/risk/calibration.test.ts',
-      'src/core/reach/reach.test.ts',
+      ...readsOften('src'),
+      'tests/e2e/guide.test.ts',
       'tests/e2e/kills.test.ts',
     ],
     globalSetup: ['tests/e2e/support/serveBuild.ts'],

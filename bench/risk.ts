@@ -107,7 +107,8 @@ function benchRuns(tables: ReturnType<typeof riskTables>, without: () => void): 
     runAnswers(stayCase, edited, count(edited))
   })
   console.log(
-    `runs: the same with eight runs ${played.toFixed(0)} ms best, ${(played / plain).toFixed(2)} times the ${plain.toFixed(0)} without (limit 1.15); ` +
+    `runs: the same with eight runs ${played.toFixed(0)} ms best, ` +
+      `${(played / plain).toFixed(2)} times the ${plain.toFixed(0)} without (limit 1.15); ` +
       `an edit of one to the new count and what every run does ${median(edits).toFixed(2)} ms median (limit 4)`,
   )
 }

@@ -2,7 +2,15 @@ import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
-import { blockedBy, canApply, hasFlushFloor, isOnFrom, switchHabit, todayOf, touchesFlush } from '@/core/habits'
+import {
+  blockedBy,
+  canApply,
+  hasFlushFloor,
+  isOnFrom,
+  switchHabit,
+  todayOf,
+  touchesFlush,
+} from '@/core/habits'
 import type { Habit, Id, StayCase } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'

@@ -8,6 +8,7 @@ import {
   type Happening,
 } from '../../tests/support/mixedFaults'
 import { sharedMemory } from './storage/memoryStore'
+import { often } from '../../tests/support/thorough'
 
 /** Once left 'not saved' standing for ever: a read and a write had failed, and what waited was taken back. */
 const FOUND: Happening[] = [
@@ -26,11 +27,11 @@ describe('two tabs, and everything that may go wrong: nothing lost, nothing fals
   it('in memory', async () => {
     await fc.assert(
       fc.asyncProperty(happenings, (happened) => expectNothingLost(sharedMemory(), happened)),
-      { numRuns: 40, examples: [[FOUND]] },
+      { numRuns: often(20, 40), examples: [[FOUND]] },
     )
   }, 60_000)
 
   it('in a browser’s database', async () => {
-    await fc.assert(fc.asyncProperty(happenings, expectNothingLostInDatabase), { numRuns: 8 })
+    await fc.assert(fc.asyncProperty(happenings, expectNothingLostInDatabase), { numRuns: often(4, 8) })
   }, 120_000)
 })

@@ -67,7 +67,7 @@ export const useTodayStore = defineStore('today', () => {
     isBehind = false
     const own = revision
     try {
-      await askFor('today', FIRST, own)
+      await askFor('risk-0', FIRST, own)
       void confirmSoon(own)
     } catch {
       if (own === revision) fail()
@@ -82,7 +82,7 @@ export const useTodayStore = defineStore('today', () => {
   }
 
   /** An answer to what was asked a moment ago is shown until the newest comes. */
-  async function askFor(lane: 'today' | 'advice', trials: number, own: number): Promise<void> {
+  async function askFor(lane: 'risk-0' | 'advice', trials: number, own: number): Promise<void> {
     const subject = jobs.subjectOf(forecast.stayCase!)
     const args = { seed: SEED, trials, log: uses.value, guess: budget.value?.factor ?? 1 }
     const found = await jobs.run(lane, 'budget', subject, args)
@@ -116,7 +116,7 @@ export const useTodayStore = defineStore('today', () => {
       const { planCase, at } = underWay
       if (underWay.phase !== 'under-way' || !planCase || at === null) return
       const request = { ...trips, log: log.entries, at, earlier: earlier() }
-      const moved = await jobs.run('today', 'since', jobs.subjectOf(planCase), request)
+      const moved = await jobs.run('advice', 'since', jobs.subjectOf(planCase), request)
       if (own === revision) since.value = moved
     } catch {
       // The budget is asked anew at the next change, and so are these.
@@ -136,7 +136,7 @@ export const useTodayStore = defineStore('today', () => {
     if (!mayAsk() || !budget.value) return null
     const subject = jobs.subjectOf(forecast.stayCase!)
     const args = { seed: SEED, trials: FIRST, log: uses.value, budget: budget.value, less, more }
-    return jobs.run('today', 'swap', subject, args).catch(() => null)
+    return jobs.run('risk-0', 'swap', subject, args).catch(() => null)
   }
 
   const soon = useDebounceFn(askBudget, SOON_MS)

@@ -8,7 +8,7 @@ import { readDocument, writeDocument, type DocumentFault } from './index'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 
-const RUNS = often(1500, 5000)
+const RUNS = often(500, 5000)
 const TEXT = writeDocument(trailerDemo(), trailerLog())
 const PLACES = placesOf(JSON.parse(TEXT))
 

@@ -50,10 +50,8 @@ function inOne(spans: OpenTimes['spans']): OpenTimes['spans'] {
 
 /** The library knows the machine's own dates only: a wall time is the same hour there, and comes back as it went. */
 function asLocal(time: WallTime): Date {
-  const [year, month, day, hour, minute] = time.split(/[-T:]/).map(Number) as [
-    number, number, number, number, number,
-  ] // prettier-ignore
-  return new Date(year, month - 1, day, hour, minute)
+  const [year, month, day, hour, minute] = time.split(/[-T:]/).map(Number)
+  return new Date(year!, month! - 1, day, hour, minute)
 }
 
 function asWall(date: Date): WallTime {

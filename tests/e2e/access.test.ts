@@ -154,7 +154,10 @@ async function look(page: Page, theme: string): Promise<void> {
   }, theme)
   await page.locator(`html[data-theme=${theme}]`).waitFor()
   // Every element has been drawn in it.
-  await page.waitForTimeout(300)
+  await page.evaluate(async () => {
+    for (let k = 0; k < 2; k++) await new Promise((drawn) => requestAnimationFrame(drawn))
+    await Promise.allSettled(document.getAnimations().map(({ finished }) => finished))
+  })
 }
 
 async function violations(page: Page, runOnly: object): Promise<string[]> {

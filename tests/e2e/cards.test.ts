@@ -143,7 +143,7 @@ describe('run cards', () => {
     expect(noise).toEqual([])
   })
 
-  it('a run’s own cards: what goes wrong at a step, stopped midway, only what was done is logged, and the run is planned no longer', async () => {
+  it('a run’s own cards: what goes wrong at a step, stopped midway, only what was done is logged', async () => {
     const { page } = await open('demo', '/runs', { clock: null })
     await page.getByRole('button', { name: 'Add a run' }).click()
     await page.getByTestId('usual-move-dump-fill').click()
@@ -262,8 +262,8 @@ describe('run cards', () => {
 })
 
 describe('the guide', () => {
-  it('is looked up in by keyboard, forgives a slip, and the words of a screen lead to it; all of it without a network', async () => {
-    const { page, context } = await open('demo', '/', { serviceWorkers: 'allow' })
+  it('is looked up in by keyboard, forgives a slip, and the words of a screen lead to it', async () => {
+    const { page } = await open('demo')
     await page.getByTestId('screen-words').getByRole('link', { name: 'Plan on' }).click()
     await expect.poll(() => page.getByTestId('guide-found').innerText()).toContain('nine trips of ten')
     await page.getByTestId('guide-search').fill('vacum breakr')
@@ -276,13 +276,5 @@ describe('the guide', () => {
     await expect
       .poll(() => page.locator('[data-fold=guide-ask]').innerText())
       .toContain('May gray water go on the ground here?')
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => true))
-    await page.waitForTimeout(1500)
-    await context.setOffline(true)
-    await page.reload()
-    await page.getByTestId('guide-search').fill('septic')
-    await expect.poll(() => page.getByTestId('guide-found').innerText()).toContain('septic tank')
-    await page.evaluate(() => void (location.hash = '#/cards/dump/outlet'))
-    await page.getByTestId('start-card').waitFor()
   })
 })

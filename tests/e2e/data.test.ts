@@ -85,16 +85,22 @@ describe('data that cannot be lost', () => {
     await expect.poll(strip).toBe(before)
   })
 
-  it('works whole with the server gone, after one visit', async () => {
+  it('works whole with the server gone, after one visit: typed addresses, charts, the guide and cards too', async () => {
     const server = await createServer({ root: new URL('../../dist', import.meta.url).pathname, demo: true })
     const url = await server.listen({ port: 0, host: '127.0.0.1' })
-    const { page } = await open('demo', '/', { serviceWorkers: 'allow' })
-    await page.goto(url)
+    const { page } = await open('demo', '/', { isAlone: true, serviceWorkers: 'allow', at: url })
     await saved(page)
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready
-    })
+    await page.evaluate(() => navigator.serviceWorker.ready)
+    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+    const typed = async () => {
+      await page.goto(`${url}/rig/gray-to-black`)
+      await page.getByRole('heading', { level: 1, name: 'Gray to black' }).waitFor()
+      expect(page.url()).toBe(`${url}/#/rig/gray-to-black`)
+    }
+    await typed()
     await server.close()
+    await typed()
+    await page.goto(`${url}/#/`)
     await page.reload()
     const before = await dryDays(page)
     await page.getByRole('switch', { name: 'Half the showers' }).click()
@@ -114,6 +120,12 @@ describe('data that cannot be lost', () => {
       document.fonts.ready.then(() => [...document.fonts].filter(({ status }) => status === 'loaded').length),
     )
     expect(fonts).toBeGreaterThan(0)
+    // A screen that was never open before, and a card.
+    await page.evaluate(() => void (location.hash = '#/guide'))
+    await page.getByTestId('guide-search').fill('septic')
+    await expect.poll(() => page.getByTestId('guide-found').innerText()).toContain('septic tank')
+    await page.evaluate(() => void (location.hash = '#/cards/dump/outlet'))
+    await page.getByTestId('start-card').waitFor()
   })
 
   it('offers a newer version and forces it on nobody', async () => {
@@ -122,11 +134,8 @@ describe('data that cannot be lost', () => {
     for (const twin of ['sw.js.br', 'sw.js.gz']) await rm(join(root, twin), { force: true })
     const server = await createServer({ root, demo: true })
     const url = await server.listen({ port: 0, host: '127.0.0.1' })
-    const { page } = await open('demo', '/', { serviceWorkers: 'allow' })
-    await page.goto(url)
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready
-    })
+    const { page } = await open('demo', '/', { isAlone: true, serviceWorkers: 'allow', at: url })
+    await page.evaluate(() => navigator.serviceWorker.ready)
     await page.reload()
     await page.getByTestId('count-days').waitFor()
     await appendFile(join(root, 'sw.js'), '\n// newer\n')

@@ -4,7 +4,7 @@ import { describe, expect, inject, it } from 'vitest'
 import { heavyDocument } from '../support/heavy'
 import { dryDays, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isAlone: true })
 const trouble = (page: Page) => page.getByTestId('trouble')
 const state = (page: Page) => page.getByTestId('saved').textContent()
 const DEMO = 'demo/harrow-ridge-trailer.drycount.json'

@@ -4,7 +4,18 @@ import { dryDays, fold, goTo, saved, useBrowser } from './support/app'
 
 const open = useBrowser()
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
-const height = (page: Page) => page.evaluate(() => document.documentElement.scrollHeight)
+/** How high a screen is once it has grown no more for half a second. */
+async function restingHeight(page: Page): Promise<number> {
+  const height = () => page.evaluate(() => document.documentElement.scrollHeight)
+  let [last, rests] = [await height(), 0]
+  while (rests < 5) {
+    await page.waitForTimeout(100)
+    const now = await height()
+    rests = now === last ? rests + 1 : 0
+    last = now
+  }
+  return last
+}
 const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())
 
 describe('sections that fold', () => {
@@ -21,8 +32,7 @@ describe('sections that fold', () => {
     await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure first: /)
     for (const path of ['/stay', '/runs', '/guide/schools', '/rig', '/habits', '/log', '/']) {
       await page.goto(page.url().replace(/#.*/, `#${path}`))
-      await page.waitForTimeout(1500)
-      expect(await height(page), path).toBeLessThanOrEqual(6 * 844)
+      expect(await restingHeight(page), path).toBeLessThanOrEqual(6 * 844)
     }
     await goTo(page, 'Rig')
     expect(await page.getByTestId('answer-weight').innerText()).toMatch(/kg at the start: .* too much/)
@@ -97,8 +107,7 @@ describe('who is there, and one more night', () => {
     const row = page.getByTestId('habit-wet-soap-rinse')
     await row.getByRole('switch').click()
     await page.getByRole('link', { name: 'Camp', exact: true }).first().click()
-    await expect.poll(() => page.getByTestId('plan-on').count()).toBe(1)
-    await page.waitForTimeout(1500)
+    await page.getByText('10,000 of 10,000 trips').waitFor()
     const everybody = await planOn(page)
     await page.getByRole('link', { name: 'Habits', exact: true }).first().click()
     for (const name of ['Tobin', 'Wren']) await row.getByRole('checkbox', { name }).click()

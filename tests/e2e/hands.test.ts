@@ -221,22 +221,6 @@ describe('by hand', () => {
       .getByText(/has promised to keep|may clear your data/)
       .waitFor()
   })
-
-  it('typed addresses lead to their screens once the application keeps itself, without a network too', async () => {
-    const { page, context } = await open('demo', '/', { serviceWorkers: 'allow' })
-    const base = inject('demoUrl')
-    await page.evaluate(() => navigator.serviceWorker.ready)
-    await page.reload()
-    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
-    for (const offline of [false, true]) {
-      await context.setOffline(offline)
-      await page.goto(`${base}/stay`)
-      await page.getByTestId('board').waitFor()
-      expect(page.url()).toBe(`${base}/#/stay`)
-      await page.goto(`${base}/rig/gray-to-black`)
-      await page.getByRole('heading', { level: 1, name: 'Gray to black' }).waitFor()
-    }
-  })
 })
 
 describe('names of forty letters without a space', () => {
@@ -248,7 +232,7 @@ describe('names of forty letters without a space', () => {
         (_, name: string) => `"name": "${name.slice(0, 3)}${LONG}"`,
       )
       .replace(/"note": "Water off/, `"note": "https://${LONG}.example/${LONG}${LONG} Water off`)
-    const { page } = await open('mine', '/settings', PHONE)
+    const { page } = await open('mine', '/settings', { ...PHONE, isAlone: true })
     await page
       .locator('input[type=file]')
       .setInputFiles({ name: 'long.drycount.json', mimeType: 'application/json', buffer: Buffer.from(file) })

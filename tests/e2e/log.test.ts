@@ -214,7 +214,7 @@ describe('logging', () => {
   })
 
   it('a tab that is killed in the middle loses nothing that was shown as saved; two tabs log at once, each what it logs', async () => {
-    const { page, context } = await open('demo', '/log', NOW)
+    const { page, context } = await open('demo', '/log', { ...NOW, isAlone: true })
     const key = page.getByTestId('key-shower')
     await key.waitFor()
     await saved(page)

@@ -21,7 +21,7 @@ function fanOf(page: Page, panel: number): Promise<number[]> {
 }
 
 describe('the picture of risk', () => {
-  it('says on Camp what can be planned on, what stops the trips, and tells the worst one in ten; cancelled, and started again', async () => {
+  it('says on Camp what can be planned on, what stops the trips, and tells the worst one in ten; stopped, and played again', async () => {
     const { page, noise } = await open('demo')
     await final(page)
     const [plan, average] = [await planOn(page), await dryDays(page)]

@@ -110,7 +110,7 @@ describe('the thinnest slice', () => {
 
   // 130 before there were runs; 170 is the limit of all that is to come.
   it('shows the count with less than 140 kB of JavaScript, compressed', async () => {
-    const { page } = await open('demo', '/', { isFolded: true })
+    const { page } = await open('demo', '/', { isFolded: true, isAlone: true })
     await saved(page)
     await page.addInitScript(() => {
       new MutationObserver((_, observer) => {
@@ -138,7 +138,7 @@ describe('the thinnest slice', () => {
     ['1280×800', { viewport: { width: 1280, height: 800 } }],
     ['390×844', { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }],
   ])('keeps the room of what comes later: nothing moves while Camp fills, at %s', async (size, options) => {
-    const { page } = await open('demo', '/', { isFolded: true, ...options })
+    const { page } = await open('demo', '/', { isFolded: true, isAlone: true, ...options })
     await saved(page)
     await page.addInitScript(() => {
       const seen = { shift: 0, long: 0 }

@@ -16,6 +16,7 @@ import { withoutSpread } from '../../../tests/support/spreads'
 import { allowances } from './allowance'
 import { granted, groundsOf } from './granted'
 import { MOST_FACTOR, budget, goalOf, partedBySaving, swapOffer, type Budget } from './index'
+import { often } from '../../../tests/support/thorough'
 
 const options = { seed: 3, trials: 2000, tables: riskTables() }
 
@@ -172,7 +173,7 @@ describe('laws of the budget', () => {
         edges += 1
         expect(lasts(rated(stayCase, factor * (1 + 1e-6) + 1e-6))).toBe(false)
       }),
-      { numRuns: 60 },
+      { numRuns: often(30, 60) },
     )
     expect(edges).toBeGreaterThan(0)
   })
@@ -191,7 +192,7 @@ describe('laws of the budget', () => {
         // What a vessel holds is no part of the stepping.
         if (compile(stayCase).vessels.length === 0) expect(lasts(rest)).toBe(true)
       }),
-      { numRuns: 40 },
+      { numRuns: often(20, 40) },
     )
   })
 
@@ -210,7 +211,7 @@ describe('laws of the budget', () => {
           expect(row(spare.uses)).toEqual(row(usual.uses))
         }
       }),
-      { numRuns: 20 },
+      { numRuns: often(10, 20) },
     )
   })
 

@@ -230,9 +230,10 @@ describe('every card, every rig, every side', () => {
 
   it('every question changes a card: a table of which', () => {
     const changed: Partial<Record<School, CardKind[]>> = {}
+    const demos = DEMOS()
     for (const question of Object.keys(SCHOOLS) as School[])
       for (const kind of CARD_KINDS) {
-        const differs = DEMOS().some((stayCase) => {
+        const differs = demos.some((stayCase) => {
           const said = SCHOOLS[question].map((side) => {
             const around = { water: 'potable', gear: ['flow-meter'], hookup: true }
             const both = [false, true].flatMap((full) =>

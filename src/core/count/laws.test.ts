@@ -8,8 +8,9 @@ import { fromSi, toSi, type Quantity } from '../quantities'
 import { newHabit } from '@/document/edits'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { switchHabitIn } from '../../../tests/support/inDocument'
+import { often } from '../../../tests/support/thorough'
 
-const RUNS = { numRuns: 150 }
+const RUNS = { numRuns: often(60, 150) }
 const counted = (document: Document): Count => count(compile(caseOf(document, 'stay')))
 const orHorizon = (document: Document, { days }: Count) => days ?? document.stays[0]!.horizonDays.value
 

@@ -6,6 +6,7 @@ import { addWallDays } from '../calendar'
 import { flushRatios } from '../habits'
 import { caseOf, compile, type Document } from '../model'
 import { count, stateAt } from './index'
+import { often } from '../../../tests/support/thorough'
 
 const counted = (document: Document) => {
   const stayCase = caseOf(document, 'stay')
@@ -51,7 +52,7 @@ it('law: a stay from now, at the start of a part, with its own levels and vessel
         })
       },
     ),
-    { numRuns: 150 },
+    { numRuns: often(60, 150) },
   )
 })
 

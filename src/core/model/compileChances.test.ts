@@ -5,6 +5,7 @@ import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { owned } from '../quantities'
 import { compile, compileChances, heatStepsAt, type Document } from './index'
+import { often } from '../../../tests/support/thorough'
 
 const anyStay = fc.oneof(documentArb, reuseArb)
 
@@ -38,7 +39,7 @@ describe('the chances of a stay', () => {
           })
         },
       ),
-      { numRuns: 60 },
+      { numRuns: often(30, 60) },
     )
   })
 
@@ -79,7 +80,7 @@ describe('the chances of a stay', () => {
             if (!falls[model.grid.part[i]!]) expect(model.uses[a * model.grid.count + i]).toBe(0)
         })
       }),
-      { numRuns: 60 },
+      { numRuns: often(30, 60) },
     )
   })
 })

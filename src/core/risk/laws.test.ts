@@ -21,6 +21,7 @@ import {
   type Sampler,
 } from './index'
 import { switchHabitIn } from '../../../tests/support/inDocument'
+import { often } from '../../../tests/support/thorough'
 
 const anyStay = fc.oneof(documentArb, reuseArb)
 
@@ -69,7 +70,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
           expect(model.containers[ends.stopper[t]!]?.id ?? null).toBe(counted.stopper)
         }
       }),
-      { numRuns: 80 },
+      { numRuns: often(30, 80) },
     )
   })
 
@@ -89,7 +90,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
             expect(middle[i]!).toBeLessThanOrEqual(high[i]!)
           })
       }),
-      { numRuns: 25 },
+      { numRuns: often(12, 25) },
     )
   })
 
@@ -193,7 +194,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     const daily = level(2 * 0.6 * 9 * days, 2 * days * perDay)
     // Exactly 0.625 uses a part: a fraction of one use, with the spread of one.
     const fraction = level(2.5 * 4 * days, 4 * days * (0.625 * 4) ** 2 * s2)
-    const trips = 120_000
+    const trips = often(60_000, 120_000)
     const gray = moments(levelsAt(sampler, 1, days * 4 - 1, 1, trips))
     const black = moments(levelsAt(sampler, 2, days * 4 - 1, 1, trips))
     expect(gray.mean / (50 + rate * days * litres + 2 * 0.6 * 9 * days)).toBeCloseTo(1, 2)
@@ -243,7 +244,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
           else expect(seen.days[t]).toBe(Infinity)
         }
       }),
-      { numRuns: 60 },
+      { numRuns: often(25, 60) },
     )
   })
 

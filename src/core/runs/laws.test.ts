@@ -11,8 +11,9 @@ import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { runOf, runStep, withRunsArb } from '../../../tests/support/generateRuns'
 import { playPlainRuns } from '../../../tests/support/plainRuns'
 import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
+import { often } from '../../../tests/support/thorough'
 
-const RUNS = { numRuns: 120 }
+const RUNS = { numRuns: often(50, 120) }
 const counted = (document: Document) => {
   const model = compile(caseOf(document, 'stay'))
   return { model, result: count(model) }
@@ -139,7 +140,7 @@ describe('laws of runs (model.md sections 7 and 10)', () => {
           expect(model.containers[ends.stopper[t]!]?.id ?? null).toBe(result.stopper)
         }
       }),
-      { numRuns: 80 },
+      { numRuns: often(40, 80) },
     )
   })
 

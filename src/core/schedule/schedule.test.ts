@@ -34,6 +34,7 @@ const answersOf = (document: Document, runs: Run[] = document.stays[0]!.runs) =>
 }
 const kinds = (document: Document, run: Run) =>
   tryRun(caseWith(document), run).troubles.map((one) => (one.kind === 'blocked' ? one.why.why : one.kind))
+const BY_HEAD = runStep('by-head', 'gray', 'black', { as: 'head', within: owned(5) })
 const dump = (steps: RunStep[], more: Partial<Run> = {}) => runOf('run', 5, 'midday', steps, more)
 
 describe('what can be done, and why not', () => {
@@ -42,10 +43,10 @@ describe('what can be done, and why not', () => {
     ['no room', () => runOf('r', 0, 'midday', [runStep('fill', null, 'fresh')]), 'no-room'],
     ['a place that takes no black', () => dump([runStep('empty', 'black', null)], { place: 'tern-hollow' }), 'not-accepted'],
     ['water not for drinking', () => dump([runStep('fill', null, 'fresh')], { place: 'tern-hollow' }), 'not-potable'],
-    ['no end valve', (d) => { d.rigs[0]!.outlets[0]!.endValve = false; return dump([runStep('by-head', 'gray', 'black', { as: 'head', within: owned(5) })]) }, 'no-end-valve'],
-    ['no outlet in common', (d) => { d.rigs[0]!.outlets = []; return dump([runStep('by-head', 'gray', 'black', { as: 'head', within: owned(5) })]) }, 'no-shared-outlet'],
-    ['heights that nobody measured', (d) => { Object.assign(d.rigs[0]!.containers[1]!, { shape: null }); return dump([runStep('by-head', 'gray', 'black', { as: 'head', within: owned(5) })]) }, 'not-measured'],
-    ['gray no higher than black', () => runOf('r', 0, 'evening', [runStep('by-head', 'gray', 'black', { as: 'head', within: owned(5) })]), 'not-deeper'],
+    ['no end valve', (d) => { d.rigs[0]!.outlets[0]!.endValve = false; return dump([BY_HEAD]) }, 'no-end-valve'],
+    ['no outlet in common', (d) => { d.rigs[0]!.outlets = []; return dump([BY_HEAD]) }, 'no-shared-outlet'],
+    ['heights that nobody measured', (d) => { Object.assign(d.rigs[0]!.containers[1]!, { shape: null }); return dump([BY_HEAD]) }, 'not-measured'],
+    ['gray no higher than black', () => runOf('r', 0, 'evening', [BY_HEAD]), 'not-deeper'],
     ['no pump', () => dump([runStep('loads', 'black', 'tote')], { kind: 'macerate' }), 'no-macerator'],
     ['before the stay', () => runOf('r', 0, 'morning', [runStep('empty', 'gray', null)]), 'outside'],
     ['after the stay', () => runOf('r', 12, 'evening', [runStep('empty', 'gray', null)]), 'outside'],
@@ -57,7 +58,7 @@ describe('what can be done, and why not', () => {
     const document = trailerDemo()
     const run = make(document)
     expect(kinds(document, run)).toContain(kind)
-  }) // prettier-ignore
+  })
 
   it('a step that cannot be done at all moves nothing, whatever the count would like', () => {
     const document = trailerDemo()

@@ -24,6 +24,7 @@ import {
   withTakenOver,
   type StayLearned,
 } from './index'
+import { often } from '../../../tests/support/thorough'
 
 const NOW = '2027-09-14T15:20'
 const trailer = () => caseOf(trailerDemo(), 'harrow-ridge')
@@ -57,7 +58,7 @@ it('the order in which entries arrive does not matter, and taking one out restor
     fc.property(fc.shuffledSubarray(trailerLog(), { minLength: trailerLog().length }), (log) => {
       expect(learned(log)).toEqual(all)
     }),
-    { numRuns: 8 },
+    { numRuns: often(3, 8) },
   )
   const one = used('2027-09-14T14:00', 'shower', 2)
   expect(learned([...trailerLog(), one])).not.toEqual(all)

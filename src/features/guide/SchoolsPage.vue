@@ -29,7 +29,10 @@ const GROUPS: Record<keyof typeof t.schools.groups, School[]> = {
     'gray-at-hookup',
   ],
   road: ['fresh-left', 'fresh-driving', 'on-the-road'],
-  toilet: ['paper', 'paper-mixed', 'solids-aboard', 'bowl-water', 'bowl', 'cassette-uses', 'cassette-when', 'cassette-rinse', 'cassette-flush', 'cassette-dose', 'vent', 'outdoors'],
+  toilet: [
+    'paper', 'paper-mixed', 'solids-aboard', 'bowl-water', 'bowl', 'cassette-uses', 'cassette-when', 'cassette-rinse',
+    'cassette-flush', 'cassette-dose', 'vent', 'outdoors',
+  ],
   care: ['treatment', 'treatment-rhythm', 'gray-treated', 'seals'],
 } // prettier-ignore
 const NUMBERS = {

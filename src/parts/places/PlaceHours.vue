@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
-import { addWallDays } from '@/core/calendar'
+import { addWallDays, type WallTime } from '@/core/calendar'
 import type { Place } from '@/core/model'
 import { openingOf, plainHoursOf, type PlainHours } from '@/core/places'
 import { useClockStore } from '@/data/clockStore'
@@ -83,10 +83,15 @@ const next = computed(() => {
     .slice(0, 8)
     .map((span) => ({
       key: span.from,
-      words: `${formatDate(span.from)} ${span.from.slice(11)} – ${span.until.slice(0, 10) === span.from.slice(0, 10) ? '' : `${formatDate(span.until)} `}${span.until.slice(11)}`,
+      words: spanWords(span.from, span.until),
       note: span.isSure ? null : (span.note ?? t.places.perhapsOpen),
     }))
 })
+/** The day is said again only where it is another one. */
+function spanWords(from: WallTime, until: WallTime): string {
+  const day = until.slice(0, 10) === from.slice(0, 10) ? '' : `${formatDate(until)} `
+  return `${formatDate(from)} ${from.slice(11)} – ${day}${until.slice(11)}`
+}
 const field = 'h-11 w-full min-w-0 border-b-2 border-ink bg-card px-2 text-lg'
 </script>
 

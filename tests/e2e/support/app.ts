@@ -18,75 +18,128 @@ const SECTIONS = [
   ...['prepare', 'apart', 'stock', 'season'],
   ...['own-cards', 'products', 'guide-terms', 'guide-cautions', 'guide-ask'],
 ]
-function openSections(sections: string[]): void {
-  try {
-    if (localStorage.getItem('dry-count:open') === null)
-      localStorage.setItem('dry-count:open', JSON.stringify(sections))
-  } catch {
-    // Site data is blocked: then everything is folded.
-  }
-}
 
 /** The demo's clock stands before its stays begin: they are planned, unless a test says otherwise. */
 const BEFORE = '2027-09-01T12:00'
-function setClock(at: string): void {
-  try {
-    if (localStorage.getItem('dry-count:demo-clock') === null)
-      localStorage.setItem('dry-count:demo-clock', at)
-  } catch {
-    // Site data is blocked: the clock stands where the demo begins.
-  }
-}
 
 type Visit = BrowserContextOptions & {
   isFolded?: boolean
   /** Where the demo's clock stands; null: where the demo begins. */
   clock?: string | null
+  /** With a browser context of its own: for whoever changes what the browser itself does, or what it is offered. */
+  isAlone?: boolean
+  /** Another server than the one of all tests. */
+  at?: string
 }
 
-/** One browser for a file of tests. */
-export function useBrowser() {
+/** A page that one test after the other has to itself, with nothing kept; its code is compiled once. */
+interface Seat {
+  page: Page
+  context: BrowserContext
+  isTaken: boolean
+  heard: string[]
+  size: { width: number; height: number }
+}
+
+/** One browser for a file of tests. @param usual what its visits have in common */
+export function useBrowser(usual: Visit = {}) {
   let browser: Browser
+  const seats = new Map<string, Seat>()
   beforeAll(async () => {
     browser = await launch()
   })
   afterAll(() => browser.close())
   // A page that was left open would go on computing beside the next test.
-  afterEach(() => Promise.all(browser.contexts().map((context) => context.close())))
+  afterEach(async ({ task }) => {
+    if (task.result?.state === 'fail') seats.clear()
+    for (const [key, { page }] of seats) if (page.isClosed()) seats.delete(key)
+    const kept = [...seats.values()]
+    const others = browser.contexts().filter((one) => !kept.some(({ context }) => context === one))
+    await Promise.all([...others.map((context) => context.close()), ...kept.map(leave)])
+  })
 
   /** A fresh visitor. */
-  return async function open(
-    which: 'demo' | 'mine',
-    hash = '/',
-    { isFolded = false, clock = BEFORE, ...options }: Visit = {},
-  ): Promise<App> {
-    const context = await browser.newContext({
-      viewport: { width: 1280, height: 800 },
-      locale: 'en-GB',
-      reducedMotion: 'reduce',
-      serviceWorkers: 'block',
-      ...options,
+  return async function open(which: 'demo' | 'mine', hash = '/', own: Visit = {}): Promise<App> {
+    const { isFolded = false, clock = BEFORE, isAlone = false, at, ...options } = { ...usual, ...own }
+    const url = at ?? inject(which === 'demo' ? 'demoUrl' : 'mineUrl')
+    const { page, context, heard } = await seatFor(isAlone, { url, ...options })
+    await page.goto(`${url}/icon.svg`)
+    await page.evaluate(forgetAll, {
+      // As somebody who opened every section before; `isFolded` is the first visit.
+      'dry-count:open': isFolded ? null : JSON.stringify(SECTIONS),
+      'dry-count:demo-clock': clock,
     })
-    if (process.env.E2E_PATIENCE_MS) context.setDefaultTimeout(Number(process.env.E2E_PATIENCE_MS))
-    // As somebody who opened every section before; `isFolded` is the first visit.
-    if (!isFolded) await context.addInitScript(openSections, SECTIONS)
-    if (clock !== null) await context.addInitScript(setClock, clock)
-    const page = await context.newPage()
-    const noise: string[] = []
-    page.on('console', (message) => {
-      const isOurs = !message.text().includes('Service Worker registration blocked')
-      if (isOurs && (message.type() === 'error' || message.type() === 'warning')) noise.push(message.text())
-    })
-    page.on('pageerror', (error) => noise.push(error.message))
-    await page.goto(`${inject(which === 'demo' ? 'demoUrl' : 'mineUrl')}/#${hash}`)
+    heard.length = 0
+    await page.goto(`${url}/#${hash}`)
     // The demo is there: what 'saved' speaks of from now on is not the emptiness before it.
     if (which === 'demo')
       await page
         .locator('[data-testid=count-strip], [data-testid=count-days]')
         .first()
         .waitFor({ state: 'attached' })
-    return { page, context, noise }
+    return { page, context, noise: heard }
   }
+
+  async function seatFor(isAlone: boolean, options: BrowserContextOptions & { url: string }): Promise<Seat> {
+    const key = JSON.stringify(options)
+    const known = seats.get(key)
+    if (known && !isAlone && !known.isTaken) {
+      known.isTaken = true
+      return known
+    }
+    const seat = await newSeat(options)
+    if (!known && !isAlone) seats.set(key, seat)
+    return seat
+  }
+
+  async function newSeat(options: BrowserContextOptions): Promise<Seat> {
+    const context = await browser.newContext({ ...USUAL, ...options })
+    if (process.env.E2E_PATIENCE_MS) context.setDefaultTimeout(Number(process.env.E2E_PATIENCE_MS))
+    const page = await context.newPage()
+    const heard: string[] = []
+    page.on('console', (message) => {
+      const isOurs = !message.text().includes('Service Worker registration blocked')
+      if (isOurs && (message.type() === 'error' || message.type() === 'warning')) heard.push(message.text())
+    })
+    page.on('pageerror', (error) => heard.push(error.message))
+    return { page, context, isTaken: true, heard, size: page.viewportSize()! }
+  }
+}
+
+const USUAL: BrowserContextOptions = {
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  reducedMotion: 'reduce',
+  serviceWorkers: 'block',
+}
+
+/** Whoever sat there has gone: nothing runs on, and what the test did to the page is undone. */
+async function leave(seat: Seat): Promise<void> {
+  const { page, context } = seat
+  seat.isTaken = false
+  await Promise.all(
+    context
+      .pages()
+      .filter((one) => one !== page)
+      .map((one) => one.close()),
+  )
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await page.goto('about:blank')
+  await page.emulateMedia({ media: null })
+  await page.setViewportSize(seat.size)
+}
+
+/** Nothing that was kept before is left, and `known` is. In the page. */
+async function forgetAll(known: Record<string, string | null>): Promise<void> {
+  localStorage.clear()
+  sessionStorage.clear()
+  for (const { name } of await indexedDB.databases())
+    await new Promise((resolve, reject) => {
+      const asked = indexedDB.deleteDatabase(name!)
+      asked.onsuccess = resolve
+      asked.onerror = asked.onblocked = reject
+    })
+  for (const [key, value] of Object.entries(known)) if (value !== null) localStorage.setItem(key, value)
 }
 
 /** What opens and closes a section. */
