@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { goTo, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
 const stepOf = (page: Page) => page.getByTestId('walk').getAttribute('data-step')
 const next = (page: Page) => page.getByTestId('walk-next')
@@ -180,7 +180,7 @@ describe('run cards', () => {
   })
 
   it('a card of one’s own: reordered within the laws, words added, shared as a file and taken in as one from elsewhere', async () => {
-    const { page } = await open('demo', '/cards/dump/outlet')
+    const { page } = await open('demo', '/cards/dump/outlet', { isStanding: false })
     await page.getByRole('button', { name: 'Make it your own' }).click()
     const card = page.locator('[data-testid^=own-card]')
     await card.getByRole('button', { name: 'Change its order' }).click()

@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { createServer } from '../../server/app'
 import { dryDays, fold, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const gray = (page: Page) => page.getByTestId('tank-gray').getByLabel('Holds')
 
 describe('data that cannot be lost', () => {
@@ -91,6 +91,7 @@ describe('data that cannot be lost', () => {
     const { page } = await open('demo', '/', { isAlone: true, serviceWorkers: 'allow', at: url })
     await saved(page)
     await page.evaluate(() => navigator.serviceWorker.ready)
+    await page.reload()
     await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
     const typed = async () => {
       await page.goto(`${url}/rig/gray-to-black`)

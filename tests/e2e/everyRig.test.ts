@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const strip = (page: Page) => page.getByTestId('count-strip').innerText()
 
 describe('every rig', () => {

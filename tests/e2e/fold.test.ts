@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { dryDays, fold, goTo, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
 /** How high a screen is once it has grown no more for half a second. */
 async function restingHeight(page: Page): Promise<number> {

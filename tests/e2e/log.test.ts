@@ -6,7 +6,7 @@ import { writeDocument } from '@/document'
 import type { LogEntry } from '@/core/log'
 import { dryDays, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 /** Where the demo begins: the trailer's fourth day. */
 const NOW = { clock: null }
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
@@ -261,7 +261,7 @@ describe('the log is kept with its stay', () => {
   })
 
   it('a demo of before there was a log, which nobody has touched, is built anew; one that was touched stays', async () => {
-    const { page } = await open('demo', '/log', NOW)
+    const { page } = await open('demo', '/log', { ...NOW, isStanding: false })
     await expect.poll(() => found(page)).toBe('23 entries')
     await saved(page)
     const forget = () =>

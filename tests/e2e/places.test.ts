@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { atRest, fold, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
 const waits = (page: Page) => page.getByTestId('decide-first').innerText()
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { dryDays, fold, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const PATIENT = { timeout: 30_000 }
 
 const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())

@@ -2,7 +2,7 @@ import type { Locator, Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { atRest, dryDays, fold, goTo, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
 const sentence = (page: Page) => page.getByTestId('count-sentence').innerText()
 const posts = (page: Page) => page.locator('[data-testid^=post-]')

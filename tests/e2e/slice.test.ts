@@ -3,7 +3,7 @@ import { gzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { atRest, dryDays, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 
 describe('the thinnest slice', () => {
   it('opens the demo, names the stopper, and a habit moves the days', async () => {

@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { atRest, dryDays, goTo, saved, useBrowser } from './support/app'
 
-const open = useBrowser()
+const open = useBrowser({ isStanding: true })
 /** Where the demo begins: the trailer's fourth day, its budget to the next morning but one. */
 const NOW = { clock: null }
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }

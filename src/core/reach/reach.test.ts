@@ -152,7 +152,7 @@ describe('the least bother that reaches the nights', () => {
 
   it('never rations: no set touches drinking or the washing of hands', () => {
     const document = trailerDemo()
-    const { curve } = searched(document)
+    const { curve } = searched(document, { trips: often(40, TRIPS) })
     const base = compile(caseOf(withHabitsIn(document, 'harrow-ridge', []), 'harrow-ridge'))
     const { count } = base.grid
     for (const { habits } of curve) {

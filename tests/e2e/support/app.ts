@@ -28,6 +28,8 @@ type Visit = BrowserContextOptions & {
   clock?: string | null
   /** With a browser context of its own: for whoever changes what the browser itself does, or what it is offered. */
   isAlone?: boolean
+  /** The application stays open from test to test, and the demo is put back as it was; else the page is loaded anew. */
+  isStanding?: boolean
   /** Another server than the one of all tests. */
   at?: string
 }
@@ -37,6 +39,8 @@ interface Seat {
   page: Page
   context: BrowserContext
   isTaken: boolean
+  /** The application is still open there. */
+  isOpen: boolean
   heard: string[]
   size: { width: number; height: number }
 }
@@ -60,17 +64,32 @@ export function useBrowser(usual: Visit = {}) {
 
   /** A fresh visitor. */
   return async function open(which: 'demo' | 'mine', hash = '/', own: Visit = {}): Promise<App> {
-    const { isFolded = false, clock = BEFORE, isAlone = false, at, ...options } = { ...usual, ...own }
+    const {
+      isFolded = false,
+      clock = BEFORE,
+      isAlone = false,
+      isStanding = false,
+      at,
+      ...options
+    } = { ...usual, ...own }
     const url = at ?? inject(which === 'demo' ? 'demoUrl' : 'mineUrl')
-    const { page, context, heard } = await seatFor(isAlone, { url, ...options })
-    await page.goto(`${url}/icon.svg`)
-    await page.evaluate(forgetAll, {
+    const seat = await seatFor(isAlone, { url, ...options })
+    const { page, context, heard } = seat
+    const known = {
       // As somebody who opened every section before; `isFolded` is the first visit.
       'dry-count:open': isFolded ? null : JSON.stringify(SECTIONS),
       'dry-count:demo-clock': clock,
-    })
-    heard.length = 0
-    await page.goto(`${url}/#${hash}`)
+    }
+    if (isStanding && seat.isOpen) {
+      heard.length = 0
+      await putBack(page, known, hash)
+    } else {
+      await page.goto(`${url}/icon.svg`)
+      await page.evaluate(forgetAll, known)
+      heard.length = 0
+      await page.goto(`${url}/#${hash}`)
+    }
+    seat.isOpen = isStanding && which === 'demo'
     // The demo is there: what 'saved' speaks of from now on is not the emptiness before it.
     if (which === 'demo')
       await page
@@ -102,7 +121,7 @@ export function useBrowser(usual: Visit = {}) {
       if (isOurs && (message.type() === 'error' || message.type() === 'warning')) heard.push(message.text())
     })
     page.on('pageerror', (error) => heard.push(error.message))
-    return { page, context, isTaken: true, heard, size: page.viewportSize()! }
+    return { page, context, isTaken: true, isOpen: false, heard, size: page.viewportSize()! }
   }
 }
 
@@ -124,9 +143,34 @@ async function leave(seat: Seat): Promise<void> {
       .map((one) => one.close()),
   )
   await page.unrouteAll({ behavior: 'ignoreErrors' })
-  await page.goto('about:blank')
+  if (!seat.isOpen) await page.goto('about:blank')
   await page.emulateMedia({ media: null })
   await page.setViewportSize(seat.size)
+}
+
+/** The demo as it was, in an application that goes on; what the browser remembers of it is told as another tab would. */
+async function putBack(page: Page, known: Record<string, string | null>, hash: string): Promise<void> {
+  await page.keyboard.press('Escape')
+  await page.evaluate(() => void (location.hash = '#/settings'))
+  await page.evaluate(remember, { 'dry-count:demo-clock': BEFORE })
+  // Whatever stands over it.
+  await page.getByRole('button', { name: 'Put the demo back as it was' }).dispatchEvent('click')
+  // Its clock is put back last of all.
+  await page.waitForFunction((before) => localStorage.getItem('dry-count:demo-clock') !== before, BEFORE)
+  await saved(page)
+  const others = await page.evaluate(() => Object.keys(localStorage))
+  await page.evaluate(remember, { ...Object.fromEntries(others.map((key) => [key, null])), ...known })
+  await page.evaluate((to) => void (location.hash = to), hash)
+}
+
+/** In the page: as if another tab had chosen it; null: nothing. */
+function remember(known: Record<string, string | null>): void {
+  const storageArea = localStorage
+  for (const [key, newValue] of Object.entries(known)) {
+    if (newValue === null) localStorage.removeItem(key)
+    else localStorage.setItem(key, newValue)
+    window.dispatchEvent(new StorageEvent('storage', { key, newValue, storageArea }))
+  }
 }
 
 /** Nothing that was kept before is left, and `known` is. In the page. */
