@@ -4,8 +4,15 @@ export type Checks = Pick<
   'checked' | 'checkedEdit' | 'checkedEntry' | 'readDocument'
 >
 
+const later = () => new Promise((resolve) => setTimeout(resolve))
+
 /** Fetched once, after what is to be shown is shown; a fetch that failed is tried again. */
 export async function loadChecks(): Promise<Checks> {
-  await new Promise((resolve) => setTimeout(resolve))
+  // A piece at a time, the screen between two of them: all of the rules at once would hold it up.
+  await later()
+  await import('@/document/schema/zod')
+  await later()
+  await import('@/document/schema/logEntry')
+  await later()
   return import('@/document/checking')
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -8,6 +8,7 @@ import CampHabitsRoom from './CampHabitsRoom.vue'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
 import * as t from '@/texts/t'
+import { useGrowing } from '@/ui/useGrowing'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
@@ -16,7 +17,11 @@ const all = useHabitRows('days')
 /** What is blocked is on the Habits screen, with what it needs. */
 const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
 const useful = computed(() => rows.value.filter(isWorthAWord))
+/** Rows of a frame: all at once they would hold up the thumb. */
+const FEW = 3
+const { shown, isWhole } = useGrowing(useful, FEW)
 const others = computed(() => rows.value.filter((row) => !isWorthAWord(row)))
+const areOthersOpen = ref(false)
 const stopper = computed(
   () => forecast.rig?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? '',
 )
@@ -34,9 +39,9 @@ function toggle(habit: string, on: boolean) {
       <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
       <p class="text-[0.9rem] text-soft">{{ t.camp.planOnBought }}</p>
     </div>
-    <ul class="mt-1">
+    <ul class="mt-1" :class="isWhole ? '' : 'min-h-[58.5rem]'">
       <HabitRow
-        v-for="row in useful"
+        v-for="row in shown"
         :key="row.habit.id"
         v-bind="row"
         :is-behind="!advice.isWorthCurrent"
@@ -49,11 +54,15 @@ function toggle(habit: string, on: boolean) {
     >
       <span class="underline decoration-line decoration-2 underline-offset-4">{{ t.camp.allHabits }}</span>
     </RouterLink>
-    <details v-if="others.length > 0" class="border-b border-line">
+    <details
+      v-if="others.length > 0"
+      class="border-b border-line"
+      @toggle="areOthersOpen = ($event.target as HTMLDetailsElement).open"
+    >
       <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
         {{ t.camp.others(others.length, stopper) }}
       </summary>
-      <ul>
+      <ul v-if="areOthersOpen">
         <HabitRow
           v-for="row in others"
           :key="row.habit.id"
