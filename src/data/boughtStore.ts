@@ -5,7 +5,7 @@ import type { DaysBought } from '@/core/habits'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 
-/** A dozen counts more at every pixel of a drag would keep the worker from what is waited for. */
+/** A dozen counts more at every pixel of a drag would keep the worker from all else. */
 const WAIT_MS = 60
 const MOST_MS = 300
 
@@ -27,7 +27,7 @@ export const useBoughtStore = defineStore('bought', () => {
     if (isUnderway) return
     isUnderway = true
     try {
-      const found = await jobs.run('risk-0', 'bought', jobs.subjectOf(stayCase), null)
+      const found = await jobs.run('advice', 'bought', jobs.subjectOf(stayCase), null)
       if (forecast.stay?.id === stayCase.stay.id) lately.value = found
       known = stayCase
     } catch {

@@ -8,8 +8,8 @@ const SILENCE_MS = 60_000
 
 /**
  * Jobs of one lane wait for each other; those of different lanes do not. Every lane is a worker more that has to warm up:
- * what takes a moment and is waited for (to learn, what may be used today, what habits buy) goes between two waves of
- * `risk-0`, what takes longer or can wait to `advice`.
+ * what takes a moment and is waited for (to learn, what may be used today) goes between two waves of `risk-0`, what takes
+ * longer or can wait to `advice`.
  */
 export type LaneName = 'advice' | 'reach' | `risk-${number}`
 

@@ -41,19 +41,59 @@ describe('what can be done, and why not', () => {
   it.each<[string, (d: Document) => Run, string]>([
     ['nothing in it', () => runOf('r', 0, 'evening', [runStep('empty', 'tote', null)]), 'nothing-to-take'],
     ['no room', () => runOf('r', 0, 'midday', [runStep('fill', null, 'fresh')]), 'no-room'],
-    ['a place that takes no black', () => dump([runStep('empty', 'black', null)], { place: 'tern-hollow' }), 'not-accepted'],
-    ['water not for drinking', () => dump([runStep('fill', null, 'fresh')], { place: 'tern-hollow' }), 'not-potable'],
-    ['no end valve', (d) => { d.rigs[0]!.outlets[0]!.endValve = false; return dump([BY_HEAD]) }, 'no-end-valve'],
-    ['no outlet in common', (d) => { d.rigs[0]!.outlets = []; return dump([BY_HEAD]) }, 'no-shared-outlet'],
-    ['heights that nobody measured', (d) => { Object.assign(d.rigs[0]!.containers[1]!, { shape: null }); return dump([BY_HEAD]) }, 'not-measured'],
+    [
+      'a place that takes no black',
+      () => dump([runStep('empty', 'black', null)], { place: 'tern-hollow' }),
+      'not-accepted',
+    ],
+    [
+      'water not for drinking',
+      () => dump([runStep('fill', null, 'fresh')], { place: 'tern-hollow' }),
+      'not-potable',
+    ],
+    [
+      'no end valve',
+      (d) => {
+        d.rigs[0]!.outlets[0]!.endValve = false
+        return dump([BY_HEAD])
+      },
+      'no-end-valve',
+    ],
+    [
+      'no outlet in common',
+      (d) => {
+        d.rigs[0]!.outlets = []
+        return dump([BY_HEAD])
+      },
+      'no-shared-outlet',
+    ],
+    [
+      'heights that nobody measured',
+      (d) => {
+        Object.assign(d.rigs[0]!.containers[1]!, { shape: null })
+        return dump([BY_HEAD])
+      },
+      'not-measured',
+    ],
     ['gray no higher than black', () => runOf('r', 0, 'evening', [BY_HEAD]), 'not-deeper'],
     ['no pump', () => dump([runStep('loads', 'black', 'tote')], { kind: 'macerate' }), 'no-macerator'],
     ['before the stay', () => runOf('r', 0, 'morning', [runStep('empty', 'gray', null)]), 'outside'],
     ['after the stay', () => runOf('r', 12, 'evening', [runStep('empty', 'gray', null)]), 'outside'],
     ['too late', () => runOf('r', 9, 'midday', [runStep('empty', 'gray', null)]), 'too-late'],
     ['in the quiet hours', () => runOf('r', 4, 'night', [runStep('empty', 'gray', null)]), 'quiet'],
-    ['black far from full', () => runOf('r', 2, 'midday', [runStep('empty', 'black', null)]), 'under-threshold'],
-    ['a rig that may carry no more', (d) => { d.rigs[0]!.payload = { limit: owned(700), other: owned(500) }; return dump([runStep('fill', null, 'fresh')]) }, 'payload'],
+    [
+      'black far from full',
+      () => runOf('r', 2, 'midday', [runStep('empty', 'black', null)]),
+      'under-threshold',
+    ],
+    [
+      'a rig that may carry no more',
+      (d) => {
+        d.rigs[0]!.payload = { limit: owned(700), other: owned(500) }
+        return dump([runStep('fill', null, 'fresh')])
+      },
+      'payload',
+    ],
   ])('%s', (_, make, kind) => {
     const document = trailerDemo()
     const run = make(document)
