@@ -19,12 +19,7 @@ function readsOften(folder: string): string[] {
 export default defineConfig({
   resolve: { alias },
   test: {
-    include: [
-      'tests/proof/**/*.test.ts',
-      ...readsOften('src'),
-      'tests/e2e/guide.test.ts',
-      'tests/e2e/kills.test.ts',
-    ],
+    include: ['tests/proof/**/*.test.ts', ...readsOften('src'), ...readsOften('tests/e2e')],
     globalSetup: ['tests/e2e/support/serveBuild.ts'],
     setupFiles: ['tests/support/zod.ts'],
     environment: 'node',

@@ -17,7 +17,7 @@ const all = useHabitRows('days')
 /** What is blocked is on the Habits screen, with what it needs. */
 const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
 const useful = computed(() => rows.value.filter(isWorthAWord))
-/** Rows of a frame: all at once they would hold up the thumb. */
+/** Rows of a frame: all at once they would hold up the thumb. Until all are there the list is as high as its room was. */
 const FEW = 3
 const { shown, isWhole } = useGrowing(useful, FEW)
 const others = computed(() => rows.value.filter((row) => !isWorthAWord(row)))

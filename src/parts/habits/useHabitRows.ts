@@ -33,7 +33,13 @@ export function useHabitRows(by: HabitOrder) {
     () => forecast.stay?.id,
     () => {
       isFinal = false
-      order.value = sorted(bought.rows)
+      order.value = []
+    },
+  )
+  watch(
+    () => bought.rows,
+    (rows) => {
+      if (order.value.length === 0) order.value = sorted(rows)
     },
     { immediate: true },
   )
