@@ -2,14 +2,17 @@ import { useClockStore } from '@/data/clockStore'
 import { newId } from '@/data/newId'
 import type { Space } from '@/data/storage/database'
 import { openDexieStore } from '@/data/storage/dexieStore'
+import { useJobStore } from '@/data/jobStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
+import { whenCalm } from '@/ui/whenCalm'
 
 const clock = () => Date.now()
 
 /** Opens what this browser keeps; where it keeps nothing, works in memory and says so. The demo starts filled. */
 export async function openWorkspace(space: Space): Promise<void> {
   const workspace = useWorkspaceStore()
+  const jobs = useJobStore()
   const tab = newId('tab')
   workspace.space = space
   useClockStore().follow(space)
@@ -18,9 +21,9 @@ export async function openWorkspace(space: Space): Promise<void> {
   if (space === 'demo' && workspace.state !== 'fault' && isToBeFilled()) {
     const { demoFile } = await import('@/data/demo')
     const { document, log } = await demoFile(useSettingsStore().units)
-    workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }])
+    workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }], true)
   }
-  void workspace.verify()
+  void whenCalm(() => jobs.isBusy).then(workspace.verify)
 }
 
 /** The demo is empty, or it is one of before there was a log that nobody has touched. */

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { StayCase } from '@/core/model'
 import type { Args, JobClient, JobName, LaneName, Result, Step, Subject } from '@/workers'
 
@@ -7,6 +7,7 @@ import type { Args, JobClient, JobName, LaneName, Result, Step, Subject } from '
 export const useJobStore = defineStore('jobs', () => {
   /** Workers cannot be had or broke down twice: what they would do is done beside the screen, and slower. */
   const isOnMain = ref(false)
+  const underway = ref(0)
   let loaded: Promise<JobClient> | null = null
   const subjects = new WeakMap<StayCase, Subject>()
   let revisions = 0
@@ -40,11 +41,18 @@ export const useJobStore = defineStore('jobs', () => {
     args: Args<J>,
     tell?: (step: Step<J>) => void,
   ): Promise<Result<J>> {
-    return (await client()).run(on, job, about, args, tell)
+    underway.value += 1
+    try {
+      return await (await client()).run(on, job, about, args, tell)
+    } finally {
+      underway.value -= 1
+    }
   }
 
   return {
     isOnMain,
+    /** Something is being computed. */
+    isBusy: computed(() => underway.value > 0),
     client,
     subjectOf,
     run,

@@ -4,8 +4,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { addWallDays, dayZero, type WallTime } from '@/core/calendar'
 import type { Id, OpenTimes, Place, StayCase } from '@/core/model'
 import type { OpeningAnswer } from '@/solver/openingHours'
-import { free } from '@/workers/inSlices'
 import { useForecastStore } from './forecastStore'
+import { useJobStore } from './jobStore'
 import { safeStorage } from './safeStorage'
 
 const KEY = 'dry-count:hours'
@@ -17,11 +17,12 @@ const BEYOND_D = 9
 type Kept = Record<string, OpenTimes>
 
 /**
- * When the places of the stay are open. Texts are read by a large library, fetched when somebody looks at places or runs; what it
+ * When the places of the stay are open. Texts are read by a large library, in a worker, when somebody looks at places or runs; what it
  * said is kept by the text, so that the next visit needs neither the library nor a network.
  */
 export const usePlacesStore = defineStore('places', () => {
   const forecast = useForecastStore()
+  const jobs = useJobStore()
   const storage = safeStorage()
   const answers = shallowRef<ReadonlyMap<string, OpeningAnswer>>(kept(storage))
   const isWanted = ref(false)
@@ -59,19 +60,17 @@ export const usePlacesStore = defineStore('places', () => {
 
   let isReading = false
   async function read(): Promise<void> {
-    if (isReading || !isWanted.value || !span.value) return
-    const missing = () => texts.value.filter((text) => !answers.value.has(keyOf(text)))
-    if (missing().length === 0) return
+    if (isReading || !isWanted.value) return
     isReading = true
     try {
-      const { readOpening } = await import('@/solver/openingHours')
-      hasFailed.value = false
-      for (let text = missing()[0]; text !== undefined && span.value; text = missing()[0]) {
-        const [from, until] = span.value
+      for (let missing = unread(); missing.length > 0; missing = unread()) {
         const { sunrise, sunset } = sun.value
-        const answer = readOpening({ text, from, until, sunrise, sunset })
-        answers.value = new Map([...answers.value, [keyOf(text), answer]])
-        await free()
+        const [from, until] = span.value!
+        const asked = missing.map((text) => ({ text, from, until, sunrise, sunset }))
+        const keys = missing.map(keyOf)
+        const read = await jobs.run('advice', 'openings', jobs.subjectOf(forecast.stayCase!), asked)
+        hasFailed.value = false
+        answers.value = new Map([...answers.value, ...keys.map((key, i) => [key, read[i]!] as const)])
       }
       keep(storage, answers.value)
     } catch {
@@ -80,6 +79,8 @@ export const usePlacesStore = defineStore('places', () => {
       isReading = false
     }
   }
+  const unread = () =>
+    forecast.stayCase ? texts.value.filter((text) => !answers.value.has(keyOf(text))) : []
   watch([texts, span, sun, isWanted], () => void read(), { immediate: true })
 
   /** What one text comes to, before it is anybody's; null where it could not be asked. */

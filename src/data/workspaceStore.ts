@@ -82,6 +82,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   const underway = ref(0)
   /** Null until they are fetched: after what was read is shown, and before anything is written. */
   let checks: Checks | null = null
+  /** Whether what is kept was held against them, as far as this tab knows. */
+  let isVerified = false
   let store: DocumentStore | null = null
   let stopListening: () => void = () => undefined
   let openAgain: OpenStore | null = null
@@ -181,7 +183,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       nothingLeft()
       return
     }
-    checks ??= await loadChecks()
+    const isShipped = waiting.value.every(({ edit }) => edit.isShipped)
+    if (!isShipped && !(await verified(target))) return
     if (waiting.value.some(({ isUnchecked }) => isUnchecked)) document.value = onTop(kept.value.document)
     const batch = waiting.value
     if (batch.length === 0) {
@@ -202,6 +205,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     for (const { edit, error } of dropped) sayDropped(batch[edits.indexOf(edit)]!, error)
     waiting.value = waiting.value.filter((one) => !batch.includes(one))
     writeFault.value = null
+    isVerified ||= isShipped
     take(snapshot, logChanges, logBefore)
   }
 
@@ -225,6 +229,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
         return
       }
       try {
+        if (!(await verified(target))) return
         const { step, logChanges, logBefore, ...snapshot } = await target[way]()
         take(snapshot, logChanges, logBefore)
         if (step?.by !== undefined && step.by !== tab)
@@ -273,7 +278,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     store = null
     try {
       store = opener()
-      const snapshot = await store.load(checks === null)
+      isVerified = checks !== null
+      const snapshot = await store.load(!isVerified)
       waiting.value = takenBack.value = []
       openFault.value = writeFault.value = null
       logEvent.value = { changes: null }
@@ -289,18 +295,25 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   /** What is shown was read unchecked, so that it is shown soon; then it is held against the rules, before any edit. */
   function verify(): Promise<void> {
     const opened = store
-    if (checks) return chain
+    if (checks && isVerified) return chain
     return enqueue('read', async (target) => {
-      checks = await loadChecks()
-      if (target !== opened) return
-      try {
-        take(await target.load())
-      } catch (error) {
-        const fault = storageFault(error)
-        if (fault.kind !== 'damaged') throw fault
-        notShown(fault)
-      }
+      if (target === opened) await verified(target)
     })
+  }
+
+  /** Fetches the rules where that is still to be done, and holds what is kept against them. */
+  async function verified(target: DocumentStore): Promise<boolean> {
+    checks ??= await loadChecks()
+    if (isVerified) return true
+    try {
+      take(await target.load())
+      isVerified = true
+    } catch (error) {
+      const fault = storageFault(error)
+      if (fault.kind !== 'damaged') throw fault
+      notShown(fault)
+    }
+    return isVerified
   }
 
   /** The count of what was read broke down: it is damaged, whatever the checks will say. */
@@ -366,12 +379,13 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     return replace(label, (current) => produce(current, recipe), coalesce, log)
   }
 
-  /** The same with a function from document to document. */
+  /** The same with a function from document to document. @param isShipped see Edit */
   function replace(
     label: EditLabel,
     make: (document: Document) => Document,
     coalesce: string | null = null,
     log: readonly LogOperation[] = [],
+    isShipped = false,
   ): EditResult {
     const before = document.value
     let after: Document
@@ -382,7 +396,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       notices.say({ kind: 'dropped', label, what: [], fault: null })
       return { ok: false, faults: [] }
     }
-    const faults = checks ? faultsOf(checks, before, after, log) : []
+    const faults = checks && !isShipped ? faultsOf(checks, before, after, log) : []
     if (faults.length > 0) return { ok: false, faults }
     document.value = after
     takenBack.value = []
@@ -393,8 +407,9 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       at,
       make: fitting(make, before, after),
       ...(log.length > 0 ? { log } : {}),
+      ...(isShipped ? { isShipped } : {}),
     }
-    waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !checks }]
+    waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !checks && !isShipped }]
     void write()
     return { ok: true }
   }

@@ -1,5 +1,5 @@
 import type { Args, JobName, Result, Step, Subject } from './jobs'
-import { jobRoom } from './room'
+import { jobRoom, type Doing } from './room'
 
 /** How often a worker says that it is still at it, at least where its work stops for breath. */
 const BEAT_MS = 1000
@@ -20,6 +20,7 @@ export interface Desk {
 
 export function workerDesk(): Desk {
   const room = jobRoom()
+  const doing: Doing = room
   let subject: Subject | null = null
   return {
     hello: () => Promise.resolve(true),
@@ -27,13 +28,15 @@ export function workerDesk(): Desk {
       subject = next
       return Promise.resolve()
     },
-    run: (job, revision, args, tell) => {
-      if (subject?.revision !== revision)
-        return Promise.reject(new Error('the subject of this job was never taken'))
-      const work = room[job](subject, args)
+    run: async (job, revision, args, tell) => {
+      if (subject?.revision !== revision) throw new Error('the subject of this job was never taken')
+      const missing = room.prepare(job)
+      const of = subject
+      if (missing) await missing
+      const work = doing[job](of, args)
       for (let beat = performance.now(); ;) {
         const step = work.next()
-        if (step.done) return Promise.resolve(step.value)
+        if (step.done) return step.value
         const now = performance.now()
         if (step.value === undefined && now - beat < BEAT_MS) continue
         beat = now

@@ -6,6 +6,7 @@ import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
 import type { Review } from '@/core/review'
 import type { LearnRequest, SinceYesterday, StayLearned } from '@/core/underway'
+import type { OpeningAnswer, OpeningRequest } from '@/solver/openingHours'
 import type { FlushRange, OwnCount, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */
@@ -51,6 +52,8 @@ export interface Jobs {
   since: Job<Trips & Omit<LearnRequest, 'stayCase' | 'seed'>, SinceYesterday>
   /** Each container's own count with no further run: what 'decide by' stands on. */
   own: Job<Trips & { q: number; horizonDays: number }, OwnCount[]>
+  /** When places are open, by their texts; in the order they were asked. */
+  openings: Job<OpeningRequest[], OpeningAnswer[]>
   /** What a stay came to by `at`; the subject is the stay as it was planned. */
   review: Job<Omit<LearnRequest, 'stayCase'>, Review>
 }

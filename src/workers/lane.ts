@@ -1,7 +1,7 @@
 import type { Desk } from './desk'
 import { inSlices } from './inSlices'
 import type { Args, JobName, Result, Step, Subject } from './jobs'
-import type { Room } from './room'
+import type { Doing, Room } from './room'
 
 /** A worker and its desk. */
 export interface Spawned {
@@ -91,8 +91,10 @@ export function lane({ spawn, room, onBroken, helloMs, silenceMs }: LaneOptions)
     goesOn: () => boolean,
   ): Promise<Result<J>> {
     own ??= await room()
+    await own.prepare(job)
     if (!goesOn()) throw new JobStopped()
-    const work = own[job](subject, args)
+    const doing: Doing = own
+    const work = doing[job](subject, args)
     const done = await inSlices(work, goesOn, (step) => step !== undefined && tell(step))
     if (!done) throw new JobStopped()
     return done.value

@@ -31,13 +31,19 @@ import type { Args, JobName, Subject, Work } from './jobs'
 const BREATH = 2_000_000
 const FEWEST = 16
 
+export type Doing = { [J in JobName]: (subject: Subject, args: Args<J>) => Work<J> }
+
 /** Where jobs are done, in a worker or, where there is none, beside the screen; tables and samplers stay from job to job. */
-export type Room = { [J in JobName]: (subject: Subject, args: Args<J>) => Work<J> }
+export interface Room extends Doing {
+  /** Fetches what one kind of job alone needs; null where nothing is missing. */
+  prepare: (job: JobName) => Promise<void> | null
+}
 
 export function jobRoom(): Room {
   const tables = riskTables()
   const samplers = keptSamplers(tables)
-  return chained(tables, {
+  let readOpening: typeof import('@/solver/openingHours').readOpening | null = null
+  const doing = chained(tables, {
     *sample(subject, args) {
       return yield* sampled(yield* samplers(subject, false), args)
     },
@@ -98,11 +104,24 @@ export function jobRoom(): Room {
       yield
       return reviewOf(stayCase, log, learnStay({ stayCase, log, at, ...request }), at)
     },
+    *openings(_, texts) {
+      const answers = []
+      for (const text of texts) {
+        answers.push(readOpening!(text))
+        yield
+      }
+      return answers
+    },
   })
+  const prepare = (job: JobName) =>
+    job !== 'openings' || readOpening
+      ? null
+      : import('@/solver/openingHours').then((code) => void (readOpening = code.readOpening))
+  return { ...doing, prepare }
 }
 
 /** Jobs about a stay that follows another are about its trips: they go on where that one's end, on luck of their own. */
-function chained(tables: RiskTables, room: Room): Room {
+function chained(tables: RiskTables, room: Doing): Doing {
   let kept: { of: number; seed: number; subject: Subject } | null = null
   const wrapped = (job: JobName) =>
     function* (subject: Subject, args: Args<JobName>) {
@@ -119,7 +138,7 @@ function chained(tables: RiskTables, room: Room): Room {
   const run = (job: JobName, subject: Subject, args: Args<JobName>) =>
     (room[job] as (subject: Subject, args: Args<JobName>) => Work<JobName>)(subject, args)
   const jobs = Object.keys(room) as JobName[]
-  return Object.fromEntries(jobs.map((job) => [job, wrapped(job)])) as unknown as Room
+  return Object.fromEntries(jobs.map((job) => [job, wrapped(job)])) as unknown as Doing
 }
 
 /** The sampler of the newest subject, made when it is first asked for. */

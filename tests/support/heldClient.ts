@@ -1,10 +1,10 @@
-import { jobRoom } from '@/workers/room'
+import { jobRoom, type Doing } from '@/workers/room'
 import type { JobClient } from '@/workers'
 import type { Args, JobName, Result, Step, Subject } from '@/workers/jobs'
 
 /** Does a job at once, as a worker would. */
 export function doJob<J extends JobName>(
-  room: ReturnType<typeof jobRoom>,
+  room: Doing,
   job: J,
   subject: Subject,
   args: Args<J>,

@@ -37,13 +37,13 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     return known
   }
   const write = async <T extends { logChanges: LogChange[] }>(
-    work: (document: Document, checks: Checks) => Promise<T & { document: Document }>,
+    checks: Checks | null,
+    work: (document: Document) => Promise<T & { document: Document }>,
   ): Promise<T & Snapshot & { logBefore: number }> => {
-    const checks = await loadChecks()
     const snapshot = await transaction(database, 'rw', async () => {
       const before = await current(checks)
       const logBefore = await revisionOf(database, 'logRevision')
-      const done = await work(before.document, checks)
+      const done = await work(before.document)
       const revision = before.revision + 1
       await database.meta.put({ key: 'revision', value: revision })
       await database.meta.put({ key: 'documentVersion', value: CURRENT_VERSION })
@@ -60,11 +60,12 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     tabs.tell(snapshot.revision)
     return snapshot
   }
-  const replay = (
+  const replay = async (
     find: (database: DryCountDatabase) => Promise<HistoryStep | undefined>,
     undone: 0 | 1,
-  ): Promise<Replayed> =>
-    write<Pick<Replayed, 'step' | 'logChanges'>>(async (document, checks) => {
+  ): Promise<Replayed> => {
+    const checks = await loadChecks()
+    return write<Pick<Replayed, 'step' | 'logChanges'>>(checks, async (document) => {
       const step = await find(database)
       if (!step) return { document, step: null, logChanges: [] }
       const changes = undone === 1 ? inverse(step.changes) : step.changes
@@ -77,9 +78,12 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
         step: { label: step.label, ...(step.by === undefined ? {} : { by: step.by }) },
       }
     })
+  }
 
-  const commit: DocumentStore['commit'] = (edits, at) =>
-    write((kept) => makeEdits(database, kept, edits, at, by))
+  const commit: DocumentStore['commit'] = async (edits, at) => {
+    const checks = edits.every(({ isShipped }) => isShipped) ? null : await loadChecks()
+    return write(checks, (kept) => makeEdits(database, kept, edits, at, by))
+  }
 
   return {
     load: async (unchecked = false) => {

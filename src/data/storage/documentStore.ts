@@ -42,6 +42,8 @@ export interface Edit {
   coalesce: string | null
   /** UTC milliseconds of the edit itself; without it, those of the commit. */
   at?: number
+  /** Made of nothing but what ships, in place of everything: the build's tests hold it valid, nobody need check it. */
+  isShipped?: boolean
 }
 
 /** One step of the history, as it is kept. */

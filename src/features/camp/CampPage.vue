@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
-import CampGauges from './CampGauges.vue'
+import CampGaugesRoom from './CampGaugesRoom.vue'
 import CampHabitsRoom from './CampHabitsRoom.vue'
 import CampNights from './CampNights.vue'
 import CampPhase from './CampPhase.vue'
@@ -15,6 +15,7 @@ import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
 import DecideRoom from '@/parts/decide/DecideRoom.vue'
 import FoldSection from '@/parts/FoldSection.vue'
+import WhenNear from '@/parts/WhenNear.vue'
 import { useChartSentence } from '@/parts/levels/useChartSentence'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
@@ -27,20 +28,13 @@ const CampEmpty = whenNeeded(() => import('./CampEmpty.vue'), notLoaded)
 const CampSetup = whenNeeded(() => import('./CampSetup.vue'), notLoaded)
 const RiskPanel = whenNeeded(() => import('@/parts/risk/RiskPanel.vue'), notLoaded)
 const LevelChart = whenNeeded(() => import('@/parts/levels/LevelChart.vue'), notLoaded)
+const CampGauges = whenNeeded(() => import('./CampGauges.vue'), notLoaded, CampGaugesRoom)
 /** What habits buy comes after the count stands, in the room that is kept for it. */
-const CampHabits = whenNeeded(
-  () => nextFrame().then(() => import('./CampHabits.vue')),
-  notLoaded,
-  CampHabitsRoom,
-)
+const CampHabits = whenNeeded(() => import('./CampHabits.vue'), notLoaded, CampHabitsRoom)
 /** One tap logs a use, at the thumb. */
 const LogKeys = whenNeeded(() => import('@/parts/log/LogKeys.vue'), notLoaded)
 /** What is left today and what helps most: worked out once the count stands. */
-const CampToday = whenNeeded(
-  () => nextFrame().then(() => import('./CampToday.vue')),
-  notLoaded,
-  CampTodayRoom,
-)
+const CampToday = whenNeeded(() => import('./CampToday.vue'), notLoaded, CampTodayRoom)
 const SinceLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/today/SinceLine.vue')),
   () => undefined,
@@ -92,12 +86,21 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
         class="flex flex-col lg:col-start-2 lg:row-span-2 lg:row-start-1"
         :class="isUnderWay ? 'max-lg:order-2' : ''"
       >
-        <CampToday v-if="isUnderWay" class="pt-6" />
+        <WhenNear v-if="isUnderWay" class="pt-6">
+          <CampToday />
+          <template #room><CampTodayRoom /></template>
+        </WhenNear>
         <LogKeys v-if="isUnderWay && isWide" class="pt-6" />
-        <CampHabits class="pt-6" />
+        <WhenNear class="pt-6">
+          <CampHabits />
+          <template #room><CampHabitsRoom /></template>
+        </WhenNear>
         <CampPrepare v-if="underWay.phase === 'planned'" class="pt-6" />
       </div>
-      <CampGauges class="pt-6 lg:col-start-1 lg:row-start-1" :class="isUnderWay ? 'max-lg:order-1' : ''" />
+      <WhenNear class="pt-6 lg:col-start-1 lg:row-start-1" :class="isUnderWay ? 'max-lg:order-1' : ''">
+        <CampGauges />
+        <template #room><CampGaugesRoom /></template>
+      </WhenNear>
       <div class="pt-4 max-lg:order-3 lg:col-start-1 lg:row-start-2">
         <CampNights v-if="isUnderWay && !isWide" />
         <FoldSection id="risk" :title="t.risk.title" :answer="sure"><RiskPanel /></FoldSection>
