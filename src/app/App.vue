@@ -88,11 +88,19 @@ watchEffect(() => {
 })
 /** The stay is read, and the demo filled: from now on there is time for the rest. */
 const isOpen = ref(false)
+/** The demo is on its way: there is no stay to be shown yet, and it is not that there is none. */
+const isFilling = computed(
+  () => space === 'demo' && !isOpen.value && ['kept', 'volatile'].includes(workspace.state),
+)
 const SLOW_MS = 8000
 const isSlow = ref(false)
 onMounted(async () => {
   setTimeout(() => (isSlow.value = true), SLOW_MS)
   await openWorkspace(space)
+  // Counted, and then drawn, each on a turn of its own.
+  await later()
+  void forecast.result
+  await later()
   isOpen.value = true
   keeping.follow(space === 'mine')
 })
@@ -176,7 +184,7 @@ function toContent() {
     <p v-if="forecast.isCounting" class="py-2 font-semibold" role="status" data-testid="counting">
       {{ t.states.counting(formatNumber(forecast.share * 100, 0)) }}
     </p>
-    <div v-if="workspace.state === 'loading'" class="py-20 text-soft" role="status">
+    <div v-if="workspace.state === 'loading' || isFilling" class="py-20 text-soft" role="status">
       <p>{{ t.states.loading }}</p>
       <p v-if="isSlow" class="mt-4 max-w-[50ch] text-ink">
         {{ t.states.slow }}

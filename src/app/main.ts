@@ -1,4 +1,4 @@
-import '@fontsource-variable/bricolage-grotesque/opsz.css'
+import '@fontsource-variable/bricolage-grotesque/wght.css'
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import './styles.css'
 import { createPinia } from 'pinia'

@@ -5,7 +5,7 @@ import { openDexieStore } from '@/data/storage/dexieStore'
 import { useJobStore } from '@/data/jobStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { whenCalm } from '@/ui/whenCalm'
+import { whenCalm, whenTouched } from '@/ui/whenCalm'
 
 const clock = () => Date.now()
 
@@ -23,7 +23,8 @@ export async function openWorkspace(space: Space): Promise<void> {
     const { document, log } = await demoFile(useSettingsStore().units)
     workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }], true)
   }
-  void whenCalm(() => jobs.isBusy).then(workspace.verify)
+  // Large, and wanted with the first edit: when somebody sets about one, or when there is time.
+  void Promise.race([whenTouched(), whenCalm(() => jobs.isBusy)]).then(workspace.verify)
 }
 
 /** The demo is empty, or it is one of before there was a log that nobody has touched. */

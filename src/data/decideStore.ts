@@ -2,9 +2,10 @@ import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
-import { decideBy, type DecideBy } from '@/core/decide'
+import { decideSteps, type DecideBy, type DecideRequest } from '@/core/decide'
 import type { StayCase } from '@/core/model'
 import { PLAN_ON, TRIALS, type OwnCount } from '@/core/risk'
+import { inSlices } from '@/workers/inSlices'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { usePlacesStore } from './placesStore'
@@ -51,14 +52,22 @@ export const useDecideStore = defineStore('decide', () => {
     () => (known.value = null),
   )
 
-  /** Null: not worked out yet, or there is nothing to decide. Follows hours and roads at once. */
-  const answers = computed((): DecideBy[] | null => {
+  const request = computed((): DecideRequest | null => {
     const of = known.value
     const { stayCase } = places
     if (!of || !stayCase || of.of.stay.id !== stayCase.stay.id || underWay.phase === 'over') return null
-    const from = of.of.now?.at ?? of.of.stay.start
-    return decideBy({ stayCase, containers: of.counts, from })
+    return { stayCase, containers: of.counts, from: of.of.now?.at ?? of.of.stay.start }
   })
+  /** Null: not worked out yet, or there is nothing to decide. Follows hours and roads at once, a container at a time. */
+  const answers = shallowRef<DecideBy[] | null>(null)
+  watch(request, (asked) => void decide(asked), { immediate: true })
+  async function decide(asked: DecideRequest | null): Promise<void> {
+    if (asked === null) answers.value = null
+    else {
+      const done = await inSlices(decideSteps(asked), () => request.value === asked)
+      if (done) answers.value = done.value
+    }
+  }
   /** Those that cannot wait until the stay is left, the most pressing first. */
   const pressing = computed(() =>
     (answers.value ?? [])

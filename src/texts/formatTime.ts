@@ -4,9 +4,13 @@ import * as words from './en/words'
 const LOCALE = 'en-GB'
 
 type Format = (time: WallTime) => string
+/** Made with its first use: making one takes far longer than using it. */
 const formatter = (options: Intl.DateTimeFormatOptions): Format => {
-  const format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: 'UTC' })
-  return (time) => format.format(new Date(`${time}:00Z`)).replace(',', '')
+  let made: Intl.DateTimeFormat | null = null
+  return (time) => {
+    made ??= new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: 'UTC' })
+    return made.format(new Date(`${time}:00Z`)).replace(',', '')
+  }
 }
 /** With the year, where it is not the one it is now. @param now wall time; without it never */
 const dated =

@@ -3,6 +3,7 @@ import { MOVING_KINDS, type Id, type OpenSpan, type Place, type Run, type StayCa
 import { goesOut, latestFit, placesFor, wayTo } from '../places'
 import type { Days } from '../quantities'
 import { usualRuns, worth, type UsualErrand, type UsualRun } from '../schedule'
+import { whole, type Steps } from '../steps'
 
 /** One way to serve a container: an errand, and where it goes. */
 export interface DecideWay {
@@ -43,16 +44,31 @@ export interface DecideRequest {
 }
 
 /** For each container that has a limit, how long it can wait and what remains after that. */
-export function decideBy({ stayCase, containers, from }: DecideRequest): DecideBy[] {
-  const errands = usualRuns(stayCase).filter(({ when }) => when === null)
-  return containers.map(({ id, members, days }) => {
-    const by = Number.isFinite(days) ? floorOf(from, days) : null
-    if (by === null || by >= stayCase.stay.leaveAt) return { container: id, by, state: 'before', ways: [] }
-    const serving = errands.filter((errand) => serves(errand, members, stayCase))
-    const ways = serving.flatMap((errand) => waysOf(stayCase, errand, by, from))
-    if (ways.length === 0) return { container: id, by, state: 'too-late', ways: [] }
-    return { container: id, by, state: 'wait', ways: inTurn(ways) }
-  })
+export const decideBy = (request: DecideRequest): DecideBy[] => whole(decideSteps(request))
+
+/** The same, a container at a time. */
+export function* decideSteps(request: DecideRequest): Steps<DecideBy[]> {
+  const { containers } = request
+  const errands = usualRuns(request.stayCase).filter(({ when }) => when === null)
+  const answers: DecideBy[] = []
+  for (const container of containers) {
+    yield answers.length / containers.length
+    answers.push(answerFor(container, errands, request))
+  }
+  return answers
+}
+
+function answerFor(
+  { id, members, days }: DecideRequest['containers'][number],
+  errands: readonly UsualErrand[],
+  { stayCase, from }: DecideRequest,
+): DecideBy {
+  const by = Number.isFinite(days) ? floorOf(from, days) : null
+  if (by === null || by >= stayCase.stay.leaveAt) return { container: id, by, state: 'before', ways: [] }
+  const serving = errands.filter((errand) => serves(errand, members, stayCase))
+  const ways = serving.flatMap((errand) => waysOf(stayCase, errand, by, from))
+  if (ways.length === 0) return { container: id, by, state: 'too-late', ways: [] }
+  return { container: id, by, state: 'wait', ways: inTurn(ways) }
 }
 
 /** To the whole minute before. */

@@ -1,2 +1,2 @@
-export { decideBy } from './decideBy'
+export { decideBy, decideSteps } from './decideBy'
 export type { DecideBy, DecideRequest, DecideWay } from './decideBy'

@@ -38,7 +38,8 @@ export interface Risk {
   beyond: number
   /** Chance that nothing is breached before the stay ends. */
   nights: Days
-  fans: LevelFan[]
+  /** Worked out when they are first asked for: only a chart of levels wants them. */
+  readonly fans: LevelFan[]
 }
 
 /** @param untilDays days from the start to the end of the stay */
@@ -49,6 +50,7 @@ export function riskOf(model: Model, sample: Sample, untilDays: Days): Risk {
   const stopped = model.containers.map(() => 0)
   for (const c of sample.stopper) if (c >= 0) stopped[c]! += 1
   const beyond = sample.stopper.reduce((sum, c) => sum + (c < 0 ? 1 : 0), 0)
+  let fans: LevelFan[] | null = null
   return {
     trials,
     planOn: at(PLAN_ON),
@@ -61,7 +63,9 @@ export function riskOf(model: Model, sample: Sample, untilDays: Days): Risk {
       .sort((a, b) => b.share - a.share),
     beyond: beyond / trials,
     nights: chanceToLast(sample.days, untilDays),
-    fans: fansOf(model, sample),
+    get fans() {
+      return (fans ??= fansOf(model, sample))
+    },
   }
 }
 

@@ -149,8 +149,9 @@ function hotDaysOf({ heats, heatChange, chances }: Sampler, drawn: readonly numb
   }
 }
 
-/** The trip at the q-quantile of the counts. @param days of each trip */
+/** The trip of that rank, from 1, by its count; of equal ones the first comes first. @param days of each trip */
 export function tripAt(days: Float64Array, rank: number): number {
-  const order = [...days.keys()].sort((a, b) => days[a]! - days[b]! || a - b)
-  return order[rank - 1]!
+  const value = Float64Array.from(days).sort()[rank - 1]!
+  let before = rank - 1 - days.reduce((below, one) => below + (one < value ? 1 : 0), 0)
+  return days.findIndex((one) => one === value && before-- === 0)
 }

@@ -117,7 +117,10 @@ export function useBrowser(usual: Visit = {}) {
     const page = await context.newPage()
     const heard: string[] = []
     page.on('console', (message) => {
-      const isOurs = !message.text().includes('Service Worker registration blocked')
+      // A browser looks for an icon beside whatever page it opens first.
+      const isOurs =
+        !message.text().includes('Service Worker registration blocked') &&
+        !message.location().url.endsWith('/favicon.ico')
       if (isOurs && (message.type() === 'error' || message.type() === 'warning')) heard.push(message.text())
     })
     page.on('pageerror', (error) => heard.push(error.message))
