@@ -9,6 +9,8 @@ export default defineConfig({
     environment: 'node',
     // One browser keeps two cores busy: two side by side only get in each other's way.
     fileParallelism: false,
+    // One browser, and pages whose code is compiled already, from file to file.
+    isolate: false,
     testTimeout: 90_000,
     hookTimeout: 60_000,
     // Once more on a machine that stood still for a moment; the report says so.

@@ -241,6 +241,48 @@ describe('the workspace', () => {
     expect((await fresh.load()).document).toEqual(shown)
   })
 
+  it('writes what ships without the rules; the first edit after it fetches them, and holds what is kept to them too', async () => {
+    setActivePinia(createPinia())
+    const loads: (boolean | undefined)[] = []
+    const openOn = async (store: DocumentStore) => {
+      const load = async (unchecked?: boolean) => {
+        loads.push(unchecked)
+        const snapshot = await store.load()
+        if (!unchecked && snapshot.document.rigs[0]?.name === '') throw new StorageFault('damaged')
+        return snapshot
+      }
+      workspace = useWorkspaceStore()
+      await workspace.open(
+        () => ({ ...store, load }),
+        'kept',
+        () => 0,
+        '',
+        true,
+      )
+    }
+    const memory = openMemoryStore()
+    await openOn(memory)
+    workspace.replace('start', () => trailerDemo(), null, [], true)
+    await workspace.settled()
+    expect([workspace.saveState, loads]).toEqual(['saved', [true]])
+    expect((await memory.load()).document).toEqual(trailerDemo())
+    // Made before the rules are there, it is held to them before it is written.
+    expect(drag(workspace, -1)).toEqual({ ok: true })
+    await workspace.settled()
+    expect(levelOf(workspace)).toBe(trailerDemo().stays[0]!.levels[1]!.level.value)
+    expect(useNoticeStore().shown.map(({ notice }) => notice.kind)).toEqual(['dropped'])
+    // What another time kept is read before anything is written: what is damaged is not written over.
+    setActivePinia(createPinia())
+    const damaged = trailerDemo()
+    damaged.rigs[0]!.name = ''
+    const theirs = openMemoryStore('', damaged)
+    await openOn(theirs)
+    drag(workspace, 60)
+    await workspace.settled()
+    expect([workspace.state, workspace.trouble?.fault.kind]).toEqual(['fault', 'damaged'])
+    expect((await theirs.load()).document).toBe(damaged)
+  })
+
   it('says when reading fails at the start, tries again, and goes on in memory where asked to', async () => {
     const broken: DocumentStore = {
       ...openMemoryStore(),

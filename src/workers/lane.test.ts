@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { caseOf } from '@/core/model'
 import { sampleTrips } from '@/core/risk'
+import { readOpening } from '@/solver/openingHours'
 import { samplerFor } from '../../tests/support/spreads'
 import { doJob } from '../../tests/support/heldClient'
 import { workerDesk, type Desk } from './desk'
@@ -94,6 +95,16 @@ describe('one worker’s jobs', () => {
     await expect(search).rejects.toBeInstanceOf(JobStopped)
     expect(told).toEqual([1, 1])
   }, 30_000)
+
+  it('code that one job alone needs is fetched with its first, in a worker and without one', async () => {
+    const text = { from: '2027-09-11T00:00', until: '2027-09-12T00:00', sunrise: '07:00', sunset: '19:00' }
+    const asked = ['09:00-12:00', 'sunrise-10:00', 'whenever'].map((one) => ({ text: one, ...text }))
+    for (const how of ['well', 'is refused'] as const) {
+      const answers = await workers(how, how).own.run('openings', subject, asked)
+      expect(answers).toEqual(asked.map(readOpening))
+      expect(answers.map(({ ok }) => ok)).toEqual([true, true, false])
+    }
+  })
 
   it('an error of the job itself is the caller’s, not the worker’s', async () => {
     const { own, broken, spawned } = workers('well')

@@ -1,6 +1,7 @@
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { trailerDemo } from '../../scripts/demo/trailer'
+import { inProof } from '../support/thorough'
 import { dryDays, fold, saved, useBrowser } from './support/app'
 
 const open = useBrowser({ isStanding: true })
@@ -176,46 +177,49 @@ describe('habits by what can be planned on', () => {
     expect(await reach.getByTestId('reach-set').getByRole('list').innerText()).not.toContain(name)
   })
 
-  it('says what the school holds back, and one tap allows it; an answer older than the habits goes', async () => {
-    const { page } = await open('mine', '/settings')
-    const document = trailerDemo()
-    document.habits = document.habits.filter(({ id }) =>
-      [
-        'wet-soap-rinse',
-        'one-hair-rinse',
-        'shower-every-other',
-        'basin-dishes',
-        'paper-plates',
-        'no-liquid-flush',
-        'toilets-away',
-      ].includes(id),
-    )
-    document.stays[0]!.habits = []
-    await page.locator('input[type=file]').setInputFiles({
-      name: 'few.drycount.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify({ ...document, log: [] })),
-    })
-    await page.getByTestId('count-strip').waitFor()
-    await page.getByRole('link', { name: 'Habits' }).first().click()
-    const reach = page.getByTestId('reach')
-    await reach.getByRole('button', { name: 'Find the least bother' }).click()
-    const held = reach.getByTestId('held-back')
-    await held.getByText(/while you flush plenty; .* if you save there too\./).waitFor({ timeout: 60_000 })
-    await held.getByRole('button', { name: 'Save there too' }).click()
-    await expect
-      .poll(() =>
-        page.getByTestId('flush-sides').getByRole('radio', { name: 'little, and rinse hard' }).isChecked(),
+  inProof(
+    'says what the school holds back, and one tap allows it; an answer older than the habits goes',
+    async () => {
+      const { page } = await open('mine', '/settings')
+      const document = trailerDemo()
+      document.habits = document.habits.filter(({ id }) =>
+        [
+          'wet-soap-rinse',
+          'one-hair-rinse',
+          'shower-every-other',
+          'basin-dishes',
+          'paper-plates',
+          'no-liquid-flush',
+          'toilets-away',
+        ].includes(id),
       )
-      .toBe(true)
-    await expect
-      .poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 })
-      .toBe(1)
-    expect(await held.getByText('while you flush plenty').count()).toBe(0)
-    await page.getByRole('switch', { name: 'Rinse hair once' }).click()
-    await reach.getByText('the last answer no longer stands').waitFor()
-    expect(await reach.getByTestId('reach-set').count()).toBe(0)
-  })
+      document.stays[0]!.habits = []
+      await page.locator('input[type=file]').setInputFiles({
+        name: 'few.drycount.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify({ ...document, log: [] })),
+      })
+      await page.getByTestId('count-strip').waitFor()
+      await page.getByRole('link', { name: 'Habits' }).first().click()
+      const reach = page.getByTestId('reach')
+      await reach.getByRole('button', { name: 'Find the least bother' }).click()
+      const held = reach.getByTestId('held-back')
+      await held.getByText(/while you flush plenty; .* if you save there too\./).waitFor({ timeout: 60_000 })
+      await held.getByRole('button', { name: 'Save there too' }).click()
+      await expect
+        .poll(() =>
+          page.getByTestId('flush-sides').getByRole('radio', { name: 'little, and rinse hard' }).isChecked(),
+        )
+        .toBe(true)
+      await expect
+        .poll(() => reach.getByRole('button', { name: 'Find the least bother' }).count(), { timeout: 60_000 })
+        .toBe(1)
+      expect(await held.getByText('while you flush plenty').count()).toBe(0)
+      await page.getByRole('switch', { name: 'Rinse hair once' }).click()
+      await reach.getByText('the last answer no longer stands').waitFor()
+      expect(await reach.getByTestId('reach-set').count()).toBe(0)
+    },
+  )
 
   it('the school of flushing changes what is kept, and what is advised', async () => {
     const { page } = await open('demo', '/habits')

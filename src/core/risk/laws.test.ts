@@ -17,6 +17,7 @@ import {
   sampleTrips,
   samplerOf,
   storyOf,
+  tripAt,
   tripLuck,
   type Sampler,
 } from './index'
@@ -269,6 +270,16 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       if (mean >= 0.1 && mean <= 1e6)
         expect(Math.abs(variance / (mean * (1 + 0.35 ** 2)) - 1)).toBeLessThan(most)
     }
+  })
+
+  it('the trip at a rank is that of all trips sorted by their counts, of equal ones by their number', () => {
+    const counts = fc.array(fc.constantFrom(1, 2, 2.5, Infinity, 0), { minLength: 1, maxLength: 40 })
+    fc.assert(
+      fc.property(counts, (days) => {
+        const sorted = [...days.keys()].sort((a, b) => (days[a] === days[b] ? a - b : days[a]! - days[b]!))
+        expect(days.map((_, k) => tripAt(Float64Array.from(days), k + 1))).toEqual(sorted)
+      }),
+    )
   })
 
   it('a story’s reasons add up to how much nearer its limit the stopper came than on average', () => {

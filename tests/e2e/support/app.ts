@@ -1,4 +1,4 @@
-import { afterAll, afterEach, beforeAll, expect, inject } from 'vitest'
+import { afterEach, beforeAll, expect, inject } from 'vitest'
 import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from 'playwright-core'
 import { launch } from './browser'
 
@@ -45,14 +45,17 @@ interface Seat {
   size: { width: number; height: number }
 }
 
-/** One browser for a file of tests. @param usual what its visits have in common */
+/** All files of tests share it, one after the other, and its seats; it goes with the process. */
+let shared: Promise<Browser> | null = null
+const seats = new Map<string, Seat>()
+
+/** The browser of all tests. @param usual what the visits of a file have in common */
 export function useBrowser(usual: Visit = {}) {
   let browser: Browser
-  const seats = new Map<string, Seat>()
   beforeAll(async () => {
-    browser = await launch()
+    shared ??= launch()
+    browser = await shared
   })
-  afterAll(() => browser.close())
   // A page that was left open would go on computing beside the next test.
   afterEach(async ({ task }) => {
     if (task.result?.state === 'fail') seats.clear()
