@@ -22,13 +22,16 @@ it('is calm once nothing has been going on for two seconds, counted anew after e
   expect(calm).toHaveBeenCalledOnce()
 })
 
-it.each(['pointerdown', 'keydown', 'focusin'])('a first %s is a touch, whoever else hears of it', async (kind) => {
-  const touched = vi.fn()
-  void whenTouched().then(touched)
-  await vi.advanceTimersByTimeAsync(10)
-  expect(touched).not.toHaveBeenCalled()
-  document.body.addEventListener(kind, (event) => event.stopPropagation(), { once: true })
-  document.body.dispatchEvent(new Event(kind, { bubbles: true }))
-  await vi.advanceTimersByTimeAsync(0)
-  expect(touched).toHaveBeenCalledOnce()
-})
+it.each(['pointerdown', 'keydown', 'focusin'])(
+  'a first %s is a touch, whoever else hears of it',
+  async (kind) => {
+    const touched = vi.fn()
+    void whenTouched().then(touched)
+    await vi.advanceTimersByTimeAsync(10)
+    expect(touched).not.toHaveBeenCalled()
+    document.body.addEventListener(kind, (event) => event.stopPropagation(), { once: true })
+    document.body.dispatchEvent(new Event(kind, { bubbles: true }))
+    await vi.advanceTimersByTimeAsync(0)
+    expect(touched).toHaveBeenCalledOnce()
+  },
+)

@@ -187,10 +187,14 @@ async function violations(page: Page, runOnly: object, within: string): Promise<
   )
 }
 
-/** In every run the light look and one of the others, in turn; in the proof all of them on every screen. */
+/**
+ * In every run the light look and one of the others; in the proof all of them on every screen. The last look of a screen is
+ * the first of the next.
+ */
 function looksOf(n: number): (keyof typeof LOOKS)[] {
-  const others = (['dark', 'sun'] as const).filter((_, k) => isThorough || k === n % 2)
-  return n % 2 === 0 ? ['light', ...others] : [...others, 'light']
+  const others = (['dark', 'sun'] as const).filter((_, k) => isThorough || k === Math.floor(n / 2) % 2)
+  const looks = ['light' as const, ...others]
+  return n % 2 === 0 ? looks : looks.reverse()
 }
 
 /** All of them in one visit: a screen is reached as an owner reaches it, from another one. */

@@ -1,18 +1,20 @@
 import { readFile } from 'node:fs/promises'
-import type { Page } from 'playwright-core'
+import type { Dialog, Page } from 'playwright-core'
 import { describe, expect, inject, it } from 'vitest'
 import { heavyDocument } from '../support/heavy'
 import { inProof } from '../support/thorough'
 import { dryDays, saved, useBrowser } from './support/app'
 
-const open = useBrowser({ isAlone: true })
+const open = useBrowser()
+/** What is done to the browser before the application starts, or to all its pages, is done to one of its own. */
+const ALONE = { isAlone: true }
 const trouble = (page: Page) => page.getByTestId('trouble')
 const state = (page: Page) => page.getByTestId('saved').textContent()
 const DEMO = 'demo/harrow-ridge-trailer.drycount.json'
 
 /** A fresh page with something broken before the application starts. */
 async function openBroken(which: 'demo' | 'mine', init: () => void, hash = '/') {
-  const { page, context, noise } = await open(which, '/nowhere-yet')
+  const { page, context, noise } = await open(which, '/nowhere-yet', ALONE)
   await page.addInitScript(init)
   await page.goto(`${inject(which === 'demo' ? 'demoUrl' : 'mineUrl')}/?fresh#${hash}`)
   return { page, context, noise }
@@ -151,7 +153,7 @@ describe('a browser that keeps nothing, or not all', () => {
   })
 
   it('asks before it is closed while something is not written', async () => {
-    const { page } = await open('demo')
+    const { page } = await open('demo', '/', ALONE)
     await saved(page)
     await page.evaluate(() => {
       IDBObjectStore.prototype.put = () => {
@@ -200,7 +202,8 @@ describe('what was kept cannot be shown', () => {
     await expect.poll(() => page.getByTestId('count-strip').count()).toBe(1)
     expect(await state(page)).toBe('kept nowhere')
     // What is damaged is still there, untouched; leaving asks, since what is in memory goes.
-    page.on('dialog', (dialog) => void dialog.accept())
+    const leave = (dialog: Dialog) => void dialog.accept()
+    page.on('dialog', leave)
     await page.reload()
     await screen.getByRole('button', { name: 'Delete it here and start afresh' }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Delete it' }).click()
@@ -215,6 +218,7 @@ describe('what was kept cannot be shown', () => {
     expect(await screen.getByRole('button', { name: /afresh/ }).count()).toBe(0)
     await screen.getByRole('button', { name: 'Go on without keeping anything' }).click()
     await trouble(page).getByText('keeps nothing').waitFor()
+    page.off('dialog', leave)
   })
 })
 
@@ -225,7 +229,7 @@ describe('code that does not come', () => {
     // The last of the waves, not the first that is shown.
     await expect.poll(() => progress(page), { timeout: 60_000 }).toContain('10,000 of 10,000')
     const right = await page.getByTestId('plan-on').innerText()
-    const { page: without, context } = await open('demo', '/settings')
+    const { page: without, context } = await open('demo', '/settings', ALONE)
     await context.route('**/job.worker*.js', (route) => route.abort())
     await without.goto(`${inject('demoUrl')}/?again#/`)
     await without.getByText('runs nothing in the background').waitFor()
@@ -234,10 +238,10 @@ describe('code that does not come', () => {
   })
 
   it('a screen that cannot be loaded says so, and is tried again', async () => {
-    const { page, context } = await open('demo')
+    const { page } = await open('demo')
     await page.getByTestId('plan-on').waitFor()
     let isBroken = true
-    await context.route('**/StayPage*.js', (route) => (isBroken ? route.abort() : route.continue()))
+    await page.route('**/StayPage*.js', (route) => (isBroken ? route.abort() : route.continue()))
     await page.getByRole('link', { name: 'Stay', exact: true }).first().click()
     const notice = page.getByTestId('notice')
     await notice.getByText('could not be loaded').waitFor()
@@ -248,7 +252,7 @@ describe('code that does not come', () => {
     expect(await notice.count()).toBe(0)
     // A part of a screen: the count stands, its room is kept, and it is said.
     await saved(page)
-    await context.route('**/CampHabits*.js', (route) => route.abort())
+    await page.route('**/CampHabits*.js', (route) => route.abort())
     await page.goto(page.url().replace(/#.*/, '?again#/'))
     await notice.getByText('could not be loaded').waitFor()
     expect(await dryDays(page)).toBeGreaterThan(5)
