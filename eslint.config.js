@@ -66,6 +66,16 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // What the compiler makes sure of in tests needs no second look; that a test waits for what it asserts does.
+    files: ['**/*.test.ts', 'tests/**/*.ts'],
+    rules: {
+      ...tseslint.configs.disableTypeChecked.rules,
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+    },
+  },
   { files: ['**/*.vue', '**/*.js', '**/*.mjs', '**/*.cjs'], ...tseslint.configs.disableTypeChecked },
   { files: ['**/*.vue'], rules: { 'no-undef': 'off', '@typescript-eslint/no-unused-vars': 'error' } },
 )

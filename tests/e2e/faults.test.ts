@@ -122,7 +122,6 @@ describe('a browser that keeps nothing, or not all', () => {
     const { page } = await open('demo', '/settings')
     await saved(page)
     await page.evaluate(() => {
-      // eslint-disable-next-line @typescript-eslint/unbound-method
       const put = IDBObjectStore.prototype.put
       Object.assign(window, { isFull: true })
       IDBObjectStore.prototype.put = function (...given) {
