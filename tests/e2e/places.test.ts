@@ -113,7 +113,8 @@ describe('places', () => {
       .poll(() => list.filter({ hasText: 'Larch Flats' }).innerText())
       .toMatch(/open to 22:00[\s\S]*takes gray, black/)
     const gpx =
-      '<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="45.05" lon="-38.1"><name>Spring &amp; trough</name></wpt></gpx>'
+      '<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">' +
+      '<wpt lat="45.05" lon="-38.1"><name>Spring &amp; trough</name></wpt></gpx>'
     await pick(page, 'way.gpx', gpx)
     await found.getByRole('button', { name: 'Add the one chosen' }).click()
     await list.filter({ hasText: 'Spring & trough' }).waitFor()

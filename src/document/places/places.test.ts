@@ -273,7 +273,9 @@ describe('GPX', () => {
   it('waypoints are places by their names; tracks and routes are none', () => {
     const found = readIt(
       gpx(
-        '<wpt lat="45" lon="-38"><name>Mill &amp; Co</name><desc>Ring &lt;twice&gt;</desc></wpt><wpt lat="95" lon="0.5"><name>Off</name></wpt><wpt lat="1" lon="2"/><trk><name>Way</name><trkseg><trkpt lat="1" lon="1"/><trkpt lat="2" lon="1"/></trkseg></trk>',
+        '<wpt lat="45" lon="-38"><name>Mill &amp; Co</name><desc>Ring &lt;twice&gt;</desc></wpt>' +
+          '<wpt lat="95" lon="0.5"><name>Off</name></wpt><wpt lat="1" lon="2"/>' +
+          '<trk><name>Way</name><trkseg><trkpt lat="1" lon="1"/><trkpt lat="2" lon="1"/></trkseg></trk>',
       ),
     )
     if (!found.ok) throw new Error(found.code)

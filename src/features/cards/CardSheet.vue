@@ -30,8 +30,11 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
 
 <template>
   <article
-    class="sheet mx-auto mb-6 flex flex-col overflow-hidden bg-white px-[14mm] py-[12mm] text-black shadow-[0_0_0_1px_#0003] print:m-0 print:shadow-none"
-    :class="paper === 'a4' ? 'h-[297mm] w-[210mm]' : 'h-[11in] w-[8.5in]'"
+    class="sheet mx-auto mb-6 flex flex-col overflow-hidden bg-white px-[14mm] py-[12mm] text-black print:m-0"
+    :class="[
+      'shadow-[0_0_0_1px_#0003] print:shadow-none',
+      paper === 'a4' ? 'h-[297mm] w-[210mm]' : 'h-[11in] w-[8.5in]',
+    ]"
     data-testid="sheet"
   >
     <header class="border-b-4 border-black pb-2">

@@ -136,7 +136,10 @@ function leave() {
     </div>
     <button
       type="button"
-      class="sticky bottom-0 -mx-4 min-h-24 w-[calc(100%+2rem)] max-w-none overflow-hidden bg-ink px-5 pt-3 pb-4 text-left text-paper sm:-mx-8 sm:w-[calc(100%+4rem)] sm:px-8"
+      :class="[
+        'sticky bottom-0 min-h-24 max-w-none overflow-hidden bg-ink pt-3 pb-4 text-left text-paper',
+        '-mx-4 w-[calc(100%+2rem)] px-5 sm:-mx-8 sm:w-[calc(100%+4rem)] sm:px-8',
+      ]"
       data-testid="walk-next"
       v-on="press"
     >

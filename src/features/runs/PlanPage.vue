@@ -48,7 +48,8 @@ const print = () => {
       <li
         v-for="row in plan.rows.value"
         :key="row.run.id"
-        class="grid break-inside-avoid gap-x-4 border-b border-line py-1.5 sm:grid-cols-[11rem_minmax(0,1fr)] print:grid-cols-[9rem_minmax(0,1fr)] print:py-1"
+        class="grid break-inside-avoid gap-x-4 border-b border-line py-1.5 print:py-1"
+        :class="'sm:grid-cols-[11rem_minmax(0,1fr)] print:grid-cols-[9rem_minmax(0,1fr)]'"
       >
         <p class="font-semibold">
           {{ row.when }}

@@ -12,7 +12,8 @@ const MOST_STROKES = 10
     <li
       v-for="row in rows"
       :key="row.id"
-      class="grid min-h-11 grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 border-b border-line py-1 sm:grid-cols-[8.5rem_minmax(0,auto)_minmax(0,1fr)]"
+      class="grid min-h-11 items-center gap-x-3 border-b border-line py-1"
+      :class="'grid-cols-[minmax(0,1fr)_auto] sm:grid-cols-[8.5rem_minmax(0,auto)_minmax(0,1fr)]'"
       :data-testid="`budget-${row.id}`"
     >
       <span class="leading-tight font-bold">{{ row.name }}</span>

@@ -243,7 +243,8 @@ function drop(event: PointerEvent) {
         />
         <span
           v-if="!isNarrow"
-          class="figure mx-0.5 -translate-y-3.5 bg-paper/80 px-0.5 text-[0.82rem] leading-none font-bold whitespace-nowrap sm:text-[0.95rem]"
+          class="figure mx-0.5 -translate-y-3.5 bg-paper/80 px-0.5 text-[0.82rem] sm:text-[0.95rem]"
+          :class="'leading-none font-bold whitespace-nowrap'"
           aria-hidden="true"
           >{{ pipe.amount }}</span
         >

@@ -87,8 +87,11 @@ function key(event: KeyboardEvent, { run }: RunAnswer) {
           />
           <button
             type="button"
-            class="absolute h-11 cursor-grab touch-pan-y overflow-hidden border-2 bg-post px-2 text-left text-[0.9rem] leading-[1.1] font-semibold active:cursor-grabbing"
-            :class="isBlocked ? 'border-dashed border-oxide text-oxide' : 'border-ink'"
+            class="absolute h-11 cursor-grab touch-pan-y overflow-hidden border-2 bg-post px-2 active:cursor-grabbing"
+            :class="[
+              'text-left text-[0.9rem] leading-[1.1] font-semibold',
+              isBlocked ? 'border-dashed border-oxide text-oxide' : 'border-ink',
+            ]"
             :style="{ left: `${leftOf(at)}px`, top: `${lane * LANE}px`, width: `${dayWidth - 3}px` }"
             :aria-label="t.runs.post(answer.run.name, whenOf(board.stay, answer.run))"
             :data-testid="`post-${answer.run.id}`"
