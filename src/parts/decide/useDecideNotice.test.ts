@@ -16,7 +16,9 @@ class FakeNotification {
     return permission
   }
   static requestPermission = () => Promise.resolve(permission)
+  title: string
   constructor(title: string, { body }: { body: string }) {
+    this.title = title
     told.push(`${title} / ${body}`)
   }
 }
