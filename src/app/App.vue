@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, provide, ref, watch, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { goOnInMemory, openWorkspace } from './openWorkspace'
-import { chosenSpace, switchSpace } from './space'
+import { chosenSpace, isFirstVisit, switchSpace } from './space'
 import TopBar from './TopBar.vue'
 import BottomBar from './BottomBar.vue'
 import AppButton from '@/ui/AppButton.vue'
@@ -75,6 +75,7 @@ const keeping = useKeepingStore()
 const typing = useTypingStore()
 const route = useRoute()
 const router = useRouter()
+const isNew = isFirstVisit()
 const space = chosenSpace()
 
 provide(SPACE, { space, switchTo: switchSpace })
@@ -96,7 +97,7 @@ const SLOW_MS = 8000
 const isSlow = ref(false)
 onMounted(async () => {
   setTimeout(() => (isSlow.value = true), SLOW_MS)
-  await openWorkspace(space)
+  await openWorkspace(space, isNew)
   // Counted, and then drawn, each on a turn of its own.
   await later()
   void forecast.result

@@ -3,6 +3,9 @@ import { outlasts, safeStorage } from '@/data/safeStorage'
 
 const KEY = 'dry-count:space'
 
+/** Whether nothing of Dry Count was ever shown in this browser, as far as it remembers. */
+export const isFirstVisit = (): boolean => safeStorage().getItem(KEY) === null
+
 /**
  * Whose data is shown: what the address says, else what was chosen before, else the demo where the page asks for it, else
  * the owner's.

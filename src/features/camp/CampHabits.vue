@@ -17,8 +17,8 @@ const all = useHabitRows('days')
 /** What is blocked is on the Habits screen, with what it needs. */
 const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
 const useful = computed(() => rows.value.filter(isWorthAWord))
-/** Rows of a frame: all at once they would hold up the thumb. Until all are there the list is as high as its room was. */
-const FEW = 3
+/** Rows of a frame: more would hold up the thumb. Until all are there the list is as high as its room was. */
+const FEW = 1
 const { shown, isWhole } = useGrowing(useful, FEW)
 const others = computed(() => rows.value.filter((row) => !isWorthAWord(row)))
 const areOthersOpen = ref(false)
