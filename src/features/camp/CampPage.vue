@@ -3,7 +3,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import CampGaugesRoom from './CampGaugesRoom.vue'
 import CampHabitsRoom from './CampHabitsRoom.vue'
-import CampNights from './CampNights.vue'
+import LineRoom from './LineRoom.vue'
 import CampPhase from './CampPhase.vue'
 import CampTodayRoom from './CampTodayRoom.vue'
 import { useForecastStore } from '@/data/forecastStore'
@@ -14,9 +14,7 @@ import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
 import DecideRoom from '@/parts/decide/DecideRoom.vue'
-import FoldSection from '@/parts/FoldSection.vue'
 import WhenNear from '@/parts/WhenNear.vue'
-import { useChartSentence } from '@/parts/levels/useChartSentence'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
 import { whenNeeded } from '@/ui/whenNeeded'
@@ -25,9 +23,8 @@ const notices = useNoticeStore()
 const notLoaded = () => notices.say({ kind: 'not-loaded' })
 /** Fetched when it is needed: the count does not wait for a picture. */
 const CampEmpty = whenNeeded(() => import('./CampEmpty.vue'), notLoaded)
-const CampSetup = whenNeeded(() => import('./CampSetup.vue'), notLoaded)
-const RiskPanel = whenNeeded(() => import('@/parts/risk/RiskPanel.vue'), notLoaded)
-const LevelChart = whenNeeded(() => import('@/parts/levels/LevelChart.vue'), notLoaded)
+const CampNights = whenNeeded(() => nextFrame().then(() => import('./CampNights.vue')), notLoaded, LineRoom)
+const CampMore = whenNeeded(() => nextFrame().then(() => import('./CampMore.vue')), notLoaded)
 const CampGauges = whenNeeded(() => import('./CampGauges.vue'), notLoaded, CampGaugesRoom)
 /** What habits buy comes after the count stands, in the room that is kept for it. */
 const CampHabits = whenNeeded(() => import('./CampHabits.vue'), notLoaded, CampHabitsRoom)
@@ -53,8 +50,6 @@ const isUnderWay = computed(() => underWay.phase === 'under-way')
 const askCount = useAskCount()
 const words = useCountWords()
 const risk = useRiskWords()
-const chart = useChartSentence()
-const sure = computed(() => risk.value?.short ?? t.risk.working)
 </script>
 
 <template>
@@ -103,9 +98,7 @@ const sure = computed(() => risk.value?.short ?? t.risk.working)
       </WhenNear>
       <div class="pt-4 max-lg:order-3 lg:col-start-1 lg:row-start-2">
         <CampNights v-if="isUnderWay && !isWide" />
-        <FoldSection id="risk" :title="t.risk.title" :answer="sure"><RiskPanel /></FoldSection>
-        <FoldSection id="chart" :title="t.chart.title" :answer="chart"><LevelChart /></FoldSection>
-        <CampSetup class="pt-6" />
+        <CampMore />
       </div>
     </div>
     <LogKeys
