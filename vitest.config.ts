@@ -5,19 +5,14 @@ import { defineConfig } from 'vitest/config'
 export const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
 const PURE = ['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`)
-const usual = {
-  environment: 'node' as const,
-  setupFiles: ['tests/support/zod.ts'],
-  testTimeout: 30_000,
-  // Modules are read once a worker, not once a file.
-  isolate: false,
-}
+const usual = { environment: 'node' as const, setupFiles: ['tests/support/zod.ts'], testTimeout: 30_000 }
 
 export default defineConfig({
   test: {
     maxWorkers: '100%',
     projects: [
-      { resolve: { alias }, test: { ...usual, name: 'pure', include: PURE } },
+      // What is pure shares its modules: they are read once a worker, not once a file.
+      { resolve: { alias }, test: { ...usual, name: 'pure', include: PURE, isolate: false } },
       {
         plugins: [vue()],
         resolve: { alias },

@@ -6,6 +6,7 @@ import type { DecideBy } from '@/core/decide'
 import { useClockStore } from '@/data/clockStore'
 import { useDecideStore } from '@/data/decideStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
+import { heldClient } from '../../../tests/support/heldClient'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { useDecideNotice } from './useDecideNotice'
 
@@ -43,7 +44,12 @@ const gray = (leaveBy: string): DecideBy => ({
 })
 
 let scope = effectScope()
-beforeEach(() => {
+vi.mock('@/workers', async (original) => ({
+  ...(await original<typeof import('@/workers')>()),
+  jobClient: () => heldClient().client,
+}))
+beforeEach(async () => {
+  await import('@/workers')
   localStorage.clear()
   told.length = 0
   permission = 'granted'
