@@ -66,7 +66,7 @@ async function byKnuckle(page: Page): Promise<void> {
 
 describe('run cards', () => {
   it('a dump with a rinse by keyboard, from the start to the log; a clock through a reload; undo takes all of it back', async () => {
-    const { page, noise } = await open('demo', '/runs', { clock: null })
+    const { page, noise } = await open('demo', '/runs', { clock: null, isStanding: false })
     await page.getByRole('link', { name: 'Run cards', exact: true }).press('Enter')
     await page.getByTestId('offer-dump').getByRole('link').press('Enter')
     await page.getByLabel('Where').selectOption({ label: 'Sallow Mill station' })
@@ -125,7 +125,11 @@ describe('run cards', () => {
   })
 
   it('a cassette by touch: held anywhere on the screen, carried under the lift limit, into the log with its sachet', async () => {
-    const { page, noise } = await open('demo', '/stay?show=which', { ...PHONE, clock: '2027-09-06T12:00' })
+    const { page, noise } = await open('demo', '/stay?show=which', {
+      ...PHONE,
+      clock: '2027-09-06T12:00',
+      isStanding: false,
+    })
     const label = (await page.getByLabel('Stay', { exact: true }).locator('option').allInnerTexts())[1]!
     await page.getByLabel('Stay', { exact: true }).selectOption({ label })
     await page.evaluate(() => void (location.hash = '#/cards'))

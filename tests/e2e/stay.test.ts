@@ -145,7 +145,7 @@ describe('why', () => {
 
 describe('levels over the stay', () => {
   it('are drawn only when asked for, with a sentence and a table beside them', async () => {
-    const { page } = await open('demo', '/stay')
+    const { page } = await open('demo', '/stay', { isStanding: false })
     await page.getByTestId('board').waitFor()
     const loaded = () =>
       page.evaluate(() =>
