@@ -97,7 +97,8 @@ const SLOW_MS = 8000
 const isSlow = ref(false)
 onMounted(async () => {
   setTimeout(() => (isSlow.value = true), SLOW_MS)
-  await openWorkspace(space, isNew)
+  // A demo that cannot be fetched is said, and what is there is shown: nobody waits for it for ever.
+  await openWorkspace(space, isNew).catch(notLoaded)
   // Counted, and then drawn, each on a turn of its own.
   await later()
   void forecast.result

@@ -31,6 +31,7 @@ import type { Args, JobName, Subject, Work } from './jobs'
 const BREATH = 2_000_000
 const FEWEST = 16
 
+/** What each job does. */
 export type Doing = { [J in JobName]: (subject: Subject, args: Args<J>) => Work<J> }
 
 /** Where jobs are done, in a worker or, where there is none, beside the screen; tables and samplers stay from job to job. */
