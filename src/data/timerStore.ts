@@ -1,9 +1,7 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
 import { startTimer, timed, type ShowerTimer, type TimerAction } from '@/core/timer'
 import type { Id } from '@/core/model'
-import { safeStorage } from './safeStorage'
-import { useWorkspaceStore } from './workspaceStore'
+import { useBegun } from './begun'
 
 /** A shower that was begun in this browser: it goes on through a locked screen and a reload, and belongs to no document. */
 export interface KeptTimer {
@@ -13,34 +11,10 @@ export interface KeptTimer {
 }
 
 export const useTimerStore = defineStore('timer', () => {
-  const workspace = useWorkspaceStore()
-  const storage = safeStorage()
-  const key = () => `dry-count:shower:${workspace.space}`
-  const kept = shallowRef<KeptTimer | null>(null)
-  let of = ''
-
-  function read(): KeptTimer | null {
-    try {
-      const text = storage.getItem(key())
-      const value = text === null ? null : (JSON.parse(text) as KeptTimer)
-      return value && Number.isFinite(value.timer.since) && Number.isFinite(value.timer.flow) ? value : null
-    } catch {
-      return null
-    }
-  }
-  function keep(next: KeptTimer | null): void {
-    kept.value = next
-    of = key()
-    if (next) storage.setItem(key(), JSON.stringify(next))
-    else storage.removeItem(key())
-  }
-  const current = computed(() => {
-    if (of !== key()) {
-      of = key()
-      kept.value = read()
-    }
-    return kept.value
-  })
+  const { current, keep } = useBegun<KeptTimer>(
+    'shower',
+    ({ timer }) => Number.isFinite(timer.since) && Number.isFinite(timer.flow),
+  )
 
   return {
     current,

@@ -68,3 +68,14 @@ it('the demo’s walk is not the owner’s, and what cannot be read is no walk',
     expect(useWalkStore().current).toBeNull()
   }
 })
+
+it('who waits is said of one walk; the next station begins with nobody waiting, and the bottle stays the same', () => {
+  const walk = useWalkStore()
+  walk.asks.othersWait = true
+  walk.asks.stays = false
+  walk.asks.bleachPercent = 8
+  walk.begin(parts(), 'harrow-ridge', null, null, 0)
+  expect(walk.asks.othersWait).toBe(true)
+  walk.discard()
+  expect(walk.asks).toEqual({ ...FIRST_ASKS, bleachPercent: 8 })
+})

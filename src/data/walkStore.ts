@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { ref } from 'vue'
 import {
   FIRST_ASKS,
   startWalk,
@@ -10,8 +10,7 @@ import {
   type WalkAction,
 } from '@/core/cards'
 import type { Id } from '@/core/model'
-import { safeStorage } from './safeStorage'
-import { useWorkspaceStore } from './workspaceStore'
+import { useBegun } from './begun'
 
 /** A walk that was begun in this browser: it outlives a locked screen and a reload, and belongs to no document. */
 export interface KeptWalk {
@@ -25,37 +24,12 @@ export interface KeptWalk {
 }
 
 export const useWalkStore = defineStore('walk', () => {
-  const workspace = useWorkspaceStore()
-  const storage = safeStorage()
-  const key = () => `dry-count:walk:${workspace.space}`
-  const kept = shallowRef<KeptWalk | null>(null)
-  /** Which space it was read for. */
-  let of = ''
-  /** What only those who stand there know; as it was said last, until the page is left. */
+  const { current, keep } = useBegun<KeptWalk>(
+    'walk',
+    ({ walk }) => Array.isArray(walk.cards) && walk.cards.length > 0,
+  )
+  /** What only those who stand there know: as it was said last, until the walk is over; the bottle stays the same. */
   const asks = ref<CardAsks>({ ...FIRST_ASKS })
-
-  function read(): KeptWalk | null {
-    try {
-      const text = storage.getItem(key())
-      const value = text === null ? null : (JSON.parse(text) as KeptWalk)
-      return value && Array.isArray(value.walk.cards) && value.walk.cards.length > 0 ? value : null
-    } catch {
-      return null
-    }
-  }
-  function keep(next: KeptWalk | null): void {
-    kept.value = next
-    of = key()
-    if (next) storage.setItem(key(), JSON.stringify(next))
-    else storage.removeItem(key())
-  }
-  const current = computed(() => {
-    if (of !== key()) {
-      of = key()
-      kept.value = read()
-    }
-    return kept.value
-  })
 
   return {
     asks,
@@ -70,8 +44,10 @@ export const useWalkStore = defineStore('walk', () => {
     readBefore: (tank: Id, step: number) => {
       if (current.value) keep({ ...current.value, before: { ...current.value.before, [tank]: step } })
     },
+    /** It is over, or was never to be: the next station is another, with nobody waiting there yet. */
     discard: () => {
       keep(null)
+      asks.value = { ...FIRST_ASKS, bleachPercent: asks.value.bleachPercent }
     },
   }
 })

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { isThorough } from '../support/thorough'
-import { goTo, saved, useBrowser } from './support/app'
+import { goTo, saved, staysOffered, useBrowser } from './support/app'
 
 const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
@@ -66,7 +66,7 @@ async function byKnuckle(page: Page): Promise<void> {
 
 describe('run cards', () => {
   it('a dump with a rinse by keyboard, from the start to the log; a clock through a reload; undo takes all of it back', async () => {
-    const { page, noise } = await open('demo', '/runs', { clock: null, isStanding: false })
+    const { page, noise } = await open('demo', '/runs', { clock: null })
     await page.getByRole('link', { name: 'Run cards', exact: true }).press('Enter')
     await page.getByTestId('offer-dump').getByRole('link').press('Enter')
     await page.getByLabel('Where').selectOption({ label: 'Sallow Mill station' })
@@ -128,9 +128,8 @@ describe('run cards', () => {
     const { page, noise } = await open('demo', '/stay?show=which', {
       ...PHONE,
       clock: '2027-09-06T12:00',
-      isStanding: false,
     })
-    const label = (await page.getByLabel('Stay', { exact: true }).locator('option').allInnerTexts())[1]!
+    const label = (await staysOffered(page))[1]!
     await page.getByLabel('Stay', { exact: true }).selectOption({ label })
     await page.evaluate(() => void (location.hash = '#/cards'))
     await page.getByTestId('offer-cassette').getByRole('link').tap()
@@ -204,7 +203,7 @@ describe('run cards', () => {
   })
 
   it('a card of one’s own: reordered within the laws, words added, shared as a file and taken in as one from elsewhere', async () => {
-    const { page } = await open('demo', '/cards/dump/outlet', { isStanding: false })
+    const { page } = await open('demo', '/cards/dump/outlet')
     await page.getByRole('button', { name: 'Make it your own' }).click()
     const card = page.locator('[data-testid^=own-card]')
     await card.getByRole('button', { name: 'Change its order' }).click()
@@ -259,7 +258,8 @@ describe('run cards', () => {
 
   it('every card of every demo rig stands on one page, A4 and letter, with nothing cut', async () => {
     const { page } = await open('demo', '/stay?show=which')
-    const options = await page.getByLabel('Stay', { exact: true }).locator('option').allInnerTexts()
+    const options = await staysOffered(page)
+    expect(options).toHaveLength(3)
     for (const label of options) {
       await page.evaluate(() => void (location.hash = '#/stay?show=which'))
       await page.getByLabel('Stay', { exact: true }).selectOption({ label })

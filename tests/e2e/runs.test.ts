@@ -1,7 +1,7 @@
 import type { Locator, Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { isThorough } from '../support/thorough'
-import { atRest, dryDays, fold, goTo, saved, useBrowser } from './support/app'
+import { atRest, dryDays, fold, goTo, saved, staysOffered, useBrowser } from './support/app'
 
 const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
@@ -29,7 +29,7 @@ describe('runs', () => {
       ['Low Meadow', ['empty-cassette', 'move-dump-fill']],
       ['Ridge season', ['move-dump-fill', 'empty-jug']],
     ] as const
-    const stays = await page.getByLabel('Stay', { exact: true }).locator('option').allInnerTexts()
+    const stays = await staysOffered(page)
     expect(stays).toHaveLength(3)
     // One of them in every run.
     for (const [k, [, runs]] of needed.entries()) {

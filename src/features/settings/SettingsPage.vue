@@ -7,6 +7,8 @@ import { UNITS, type Dimension } from '@/core/quantities'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
 import { useClockStore } from '@/data/clockStore'
 import { useKeepingStore } from '@/data/keepingStore'
+import { useTimerStore } from '@/data/timerStore'
+import { useWalkStore } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import FileMessages from '@/parts/files/FileMessages.vue'
 import FilePicker from '@/parts/files/FilePicker.vue'
@@ -22,6 +24,8 @@ const settings = useSettingsStore()
 const clock = useClockStore()
 const keeping = useKeepingStore()
 const workspace = useWorkspaceStore()
+const walk = useWalkStore()
+const shower = useTimerStore()
 const { message, pending, exportFile, importFile, chooseImport } = useFiles()
 const { space, switchTo } = useSpace()
 const dimensions = Object.keys(UNITS) as Dimension[]
@@ -34,6 +38,8 @@ async function resetDemo() {
   const { document, log } = await demoFile(settings.units)
   workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }])
   clock.backToStart()
+  walk.discard()
+  shower.discard()
 }
 const isClearing = ref(false)
 async function clear() {

@@ -218,6 +218,13 @@ export async function goTo(page: Page, name: string): Promise<void> {
     .click()
 }
 
+/** The names of the stays that can be chosen, once their list is there. */
+export async function staysOffered(page: Page): Promise<string[]> {
+  const list = page.getByLabel('Stay', { exact: true })
+  await list.waitFor()
+  return list.locator('option').allInnerTexts()
+}
+
 /** Where something stands once nothing moves it any more: a scroll runs on for a while after its finger. */
 export async function atRest(thing: Locator) {
   let last = ''
