@@ -20,7 +20,7 @@ const THEMES = {
 /** Relative luminance (WCAG 2.2). @param hex three or six digits */
 function luminance(hex: string): number {
   const digits =
-    hex.length === 4 ? [...hex.slice(1)].map((digit) => digit + digit) : hex.slice(1).match(/../g)!
+    hex.length === 4 ? Array.from(hex.slice(1), (digit) => digit + digit) : hex.slice(1).match(/../g)!
   const [r, g, b] = digits.map((two) => {
     const share = Number.parseInt(two, 16) / 255
     return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4

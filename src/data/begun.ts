@@ -1,4 +1,4 @@
-import { computed, shallowRef, type ComputedRef } from 'vue'
+import { computed, shallowRef, type ComputedRef, type ShallowRef } from 'vue'
 import { safeStorage } from './safeStorage'
 import { useWorkspaceStore } from './workspaceStore'
 
@@ -17,7 +17,7 @@ export function useBegun<T extends object>(name: string, isWhole: (value: T) => 
   const workspace = useWorkspaceStore()
   const storage = safeStorage()
   const key = () => `dry-count:${name}:${workspace.space}`
-  const kept = shallowRef<T | null>(null)
+  const kept: ShallowRef<T | null> = shallowRef(null)
   /** Which space it was read for. */
   let of = ''
 

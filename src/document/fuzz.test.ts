@@ -112,7 +112,7 @@ it(`survives ${RUNS} mutated documents: each is opened whole or refused with a r
         for (const fault of result.faults) expect(wordsOf(fault).length).toBeGreaterThan(5)
       }
     }),
-    { numRuns: RUNS, interruptAfterTimeLimit: 60_000 },
+    { numRuns: RUNS, plugins: [fc.interruptAfterTimeLimit(60_000)] },
   )
   expect(({} as Holder).extra).toBeUndefined()
   expect(tally.opened).toBeGreaterThan(RUNS / 100)

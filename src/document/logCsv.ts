@@ -54,7 +54,8 @@ export interface CsvFault {
 }
 
 export type CsvRead =
-  { ok: true; log: LogEntry[]; unknown: string[] } | { ok: false; missing: string[]; faults: CsvFault[] }
+  | { ok: true; log: LogEntry[]; unknown: string[] }
+  | { ok: false; missing: string[]; faults: CsvFault[] }
 
 const FAULTS_KEPT = 50
 

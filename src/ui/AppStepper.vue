@@ -11,9 +11,7 @@ defineEmits<{ change: [value: number] }>()
     <AppButton :aria-label="fewer" :disabled="value <= min" @click="$emit('change', value - 1)"
       ><Minus :size="18" aria-hidden="true"
     /></AppButton>
-    <span class="figure min-w-24 text-center text-lg font-bold" role="status"
-      ><slot>{{ text }}</slot></span
-    >
+    <span class="figure min-w-24 text-center text-lg font-bold" role="status"><slot>{{ text }}</slot></span>
     <AppButton :aria-label="more" :disabled="value >= max" @click="$emit('change', value + 1)"
       ><Plus :size="18" aria-hidden="true"
     /></AppButton>

@@ -122,6 +122,7 @@ describe('a browser that keeps nothing, or not all', () => {
     const { page } = await open('demo', '/settings')
     await saved(page)
     await page.evaluate(() => {
+      // eslint-disable-next-line typescript/unbound-method -- it is called with what stands for `this`
       const put = IDBObjectStore.prototype.put
       Object.assign(window, { isFull: true })
       IDBObjectStore.prototype.put = function (...given) {

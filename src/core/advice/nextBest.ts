@@ -10,7 +10,8 @@ import { tripCounts, type TripOptions } from './tripCounts'
 
 /** One single change of a stay. */
 export type NextChange =
-  { kind: 'habit'; habit: Id; on: boolean } | { kind: 'run'; usual: UsualRun; run: Run }
+  | { kind: 'habit'; habit: Id; on: boolean }
+  | { kind: 'run'; usual: UsualRun; run: Run }
 
 /** A change worth making, with what it buys. */
 export interface NextStep {

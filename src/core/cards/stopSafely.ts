@@ -28,11 +28,13 @@ export function stopSafely(card: Card, upTo: number): SafeStep[] {
     for (const act of step.acts) {
       // A step that was begun may stand in the middle: what it opened is taken as open.
       const isLast = step === card.steps[upTo - 1]
-      if (!(
-        isLast &&
-        (act.act === 'water-off' || act.act === 'shut:tank' || act.act === 'pump-off') &&
-        opens(step)
-      ))
+      if (
+        !(
+          isLast &&
+          (act.act === 'water-off' || act.act === 'shut:tank' || act.act === 'pump-off') &&
+          opens(step)
+        )
+      )
         play(act, yard)
       done.add(act.act)
     }

@@ -13,7 +13,17 @@ export interface CardTemplate {
 }
 
 export type About =
-  'outlet' | 'black' | 'gray' | 'cassette' | 'urine' | 'solids' | 'fresh' | 'tote' | 'tank' | 'waste' | 'rig'
+  | 'outlet'
+  | 'black'
+  | 'gray'
+  | 'cassette'
+  | 'urine'
+  | 'solids'
+  | 'fresh'
+  | 'tote'
+  | 'tank'
+  | 'waste'
+  | 'rig'
 
 export type Item = StepTemplate | Block
 

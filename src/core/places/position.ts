@@ -4,7 +4,8 @@ const PAIR =
   /^\s*([+-−]?\d{1,3}(?:\.\d+)?)\s*°?\s*([NS])?\s*[,;\s]\s*([+-−]?\d{1,3}(?:\.\d+)?)\s*°?\s*([EW])?\s*$/i
 
 export type ReadPosition =
-  { ok: true; value: Position | null } | { ok: false; code: 'no-position' | 'off-the-globe'; found: string }
+  | { ok: true; value: Position | null }
+  | { ok: false; code: 'no-position' | 'off-the-globe'; found: string }
 
 /**
  * A position as people copy it: `45.09, -37.88`, `45.09 N 37.88 W`; degrees with a point. Empty: not known. A place on the

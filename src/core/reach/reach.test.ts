@@ -213,7 +213,7 @@ describe('the least bother that reaches the nights', () => {
     expect(
       componentsOf(rivals.habits)
         .components.map(({ combos }) => combos.length)
-        .sort(),
+        .sort((a, b) => a - b),
     ).toEqual([2, 3])
     for (const { combos } of components)
       for (const { habits, bother } of combos)

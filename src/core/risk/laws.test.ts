@@ -227,7 +227,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
       },
     })
     const { mean, variance } = moments(uses)
-    expect([...new Set(uses)].sort()).toEqual([1, 2])
+    expect([...new Set(uses)].sort((a, b) => a - b)).toEqual([1, 2])
     // Two steps of a quarter more: 1.35 a day, so a second one on 35 days of 100.
     expect(mean).toBeCloseTo(1.35, 1)
     expect(variance).toBeCloseTo(0.35 * 0.65, 1)

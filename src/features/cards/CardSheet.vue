@@ -40,9 +40,8 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
     <header class="border-b-4 border-black pb-2">
       <h1 class="text-[26pt] leading-none font-extrabold">{{ words.title(card) }}</h1>
       <p class="mt-1 flex justify-between gap-4 text-[11pt]">
-        <span>{{ isOf }}</span><span v-if="part[1] > 1" class="font-bold">{{
-          t.cards.part(part[0], part[1])
-        }}</span>
+        <span>{{ isOf }}</span
+        ><span v-if="part[1] > 1" class="font-bold">{{ t.cards.part(part[0], part[1]) }}</span>
       </p>
     </header>
     <ol class="grow" :style="{ fontSize: `${size}pt` }">

@@ -75,9 +75,7 @@ const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
         <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ t.flush.why[crew.flush.school] }}</p>
         <table class="mt-3 w-full text-left">
           <caption class="sr-only">
-            {{
-              t.flush.title
-            }}
+            {{ t.flush.title }}
           </caption>
           <thead>
             <tr class="border-b-2 border-ink text-[0.95rem]">

@@ -18,8 +18,8 @@ defineProps<{
     <span v-if="words.startsPast" class="text-oxide">{{ t.count.startsPast(words.stopper ?? '') }}</span>
     <template v-else-if="words.when">
       {{ isAverage ? t.count.onAverage : '' }} {{ t.count.stops(words.stopper ?? '') }}
-      <span :class="words.lasts ? '' : 'text-oxide'">{{ words.when.day }}, {{ words.when.part }}</span
-      >, {{ words.lasts ? t.count.enough : t.count.short(words.short)
+      <span :class="words.lasts ? '' : 'text-oxide'">{{ words.when.day }}, {{ words.when.part }}</span>,
+      {{ words.lasts ? t.count.enough : t.count.short(words.short)
       }}{{ words.lasts ? '' : ` ${words.isLeft ? t.count.ofLeft(words.nights) : t.count.of(words.nights)}` }}.
     </template>
     <template v-else>{{ t.count.nothingStops(words.horizon) }}</template>

@@ -40,10 +40,7 @@ const first = computed(() => pressing.value[0] ?? null)
           >
         </p>
         <p class="mt-1.5 max-w-[70ch] text-lg leading-snug" data-testid="decide-then">
-          <template v-if="first.planned"
-            ><strong>{{ first.planned }}</strong
-            >{{ ' ' }}</template
-          >
+          <template v-if="first.planned"><strong>{{ first.planned }}</strong>{{ ' ' }}</template>
           <template v-if="first.preferred">{{ first.preferred }}{{ ' ' }}</template>
           <template v-if="!first.isSure">{{ t.decide.notSure }}{{ ' ' }}</template>
           <span class="text-soft">{{ first.after }}</span>

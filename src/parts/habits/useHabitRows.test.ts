@@ -26,7 +26,7 @@ beforeEach(async () => {
 })
 
 /** The demo's habits on a screen; what is asked of the workers waits until it is let go. */
-async function listed(by: HabitOrder) {
+function listed(by: HabitOrder) {
   const workspace = useWorkspaceStore()
   workspace.replace('habit', () => trailerDemo())
   let rows: ReturnType<typeof useHabitRows>
@@ -59,7 +59,7 @@ const isFalling = (values: readonly number[]) =>
   values.every((value, k) => k === 0 || value <= values[k - 1]! + 1e-9)
 
 it('stands by average days until what each buys to plan on is known, then by that, and does not move while one is tried', async () => {
-  const { workspace, rows, order, answered, bought, advice } = await listed('days')
+  const { workspace, rows, order, answered, bought, advice } = listed('days')
   expect(rows()).toEqual([])
   await answered(() => bought.rows.length > 0)
   expect(rows().every(({ planOn }) => planOn === null)).toBe(true)
@@ -80,7 +80,7 @@ it('stands by average days until what each buys to plan on is known, then by tha
 }, 30_000)
 
 it('by worth it stands by days for the bother; what does not apply to the rig is not there', async () => {
-  const { rows, answered, advice, workspace } = await listed('worth')
+  const { rows, answered, advice, workspace } = listed('worth')
   await answered(() => advice.worth.size > 0)
   expect(isFalling(rows().map(({ planOn, habit }) => daysPerBother(planOn!, habit.bother.value)))).toBe(true)
   expect(rows().length).toBeLessThan(workspace.document.habits.length)

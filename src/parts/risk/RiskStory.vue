@@ -33,9 +33,7 @@ const told = computed(() => {
       {{ chances.risk?.planOn.isBeyond ? t.risk.storyNone : t.risk.working }}
     </p>
     <template v-else>
-      <p class="leading-snug">
-        <span class="font-semibold">{{ told.stop }}</span> {{ told.hot }}
-      </p>
+      <p class="leading-snug"><span class="font-semibold">{{ told.stop }}</span> {{ told.hot }}</p>
       <ul class="mt-1 grid gap-1 leading-snug">
         <li v-for="reason in told.reasons" :key="reason" class="border-l-4 border-line pl-2">{{ reason }}</li>
       </ul>

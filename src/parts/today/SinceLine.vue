@@ -11,9 +11,9 @@ const isOpen = ref(false)
 
 <template>
   <p v-if="words" class="min-h-7 leading-snug wrap-anywhere" data-testid="since">
-    <span class="font-semibold">{{ words.change }}</span><template v-if="words.why"
-      >: {{ words.why }}</template
-    >. <span class="text-soft">{{ words.plan[0]!.toUpperCase() + words.plan.slice(1) }}.</span>
+    <span class="font-semibold">{{ words.change }}</span
+    ><template v-if="words.why">: {{ words.why }}</template>.
+    <span class="text-soft">{{ words.plan[0]!.toUpperCase() + words.plan.slice(1) }}.</span>
     <button
       type="button"
       class="-my-2 ml-1.5 min-h-11 font-semibold text-soft underline decoration-line decoration-2 underline-offset-4"

@@ -65,9 +65,8 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
 <template>
   <div v-if="sum && container">
     <p class="mt-3 flex justify-between border-b border-line py-2 text-lg">
-      <span>{{ forecast.stayCase?.now ? t.why.now : t.why.start }}</span><span class="figure font-bold">{{
-        amount(sum.start)
-      }}</span>
+      <span>{{ forecast.stayCase?.now ? t.why.now : t.why.start }}</span
+      ><span class="figure font-bold">{{ amount(sum.start) }}</span>
     </p>
     <details
       v-for="term in sum.terms"
@@ -106,9 +105,8 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
       class="flex justify-between gap-4 border-t-2 border-ink py-2 text-lg font-bold"
       data-testid="why-total"
     >
-      <span>{{ isReached ? t.why.limitOf[container.side] : t.why.level }}</span><span class="figure">{{
-        amount(sum.level)
-      }}</span>
+      <span>{{ isReached ? t.why.limitOf[container.side] : t.why.level }}</span
+      ><span class="figure">{{ amount(sum.level) }}</span>
     </p>
     <p v-if="when" class="text-soft">{{ t.why.at(when) }}</p>
   </div>
