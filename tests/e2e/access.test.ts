@@ -158,13 +158,13 @@ async function look(page: Page, theme: string): Promise<void> {
     window.dispatchEvent(new StorageEvent('storage', { key: 'dry-count:theme', newValue, storageArea }))
   }, theme)
   await page.locator(`html[data-theme=${theme}]`).waitFor()
-  // Every element has been drawn in it.
+  const inkOf = (where: string) => getComputedStyle(document.querySelector(where)!).color
+  await page.waitForFunction(`(${String(inkOf)})('main') === (${String(inkOf)})('html')`)
+  // Every element has been drawn in it, and none is on its way there.
   await page.evaluate(async () => {
     for (let k = 0; k < 2; k++) await new Promise((drawn) => requestAnimationFrame(drawn))
     await Promise.allSettled(document.getAnimations().map(({ finished }) => finished))
   })
-  const inkOf = (where: string) => getComputedStyle(document.querySelector(where)!).color
-  await page.waitForFunction(`(${String(inkOf)})('main') === (${String(inkOf)})('html')`)
 }
 
 async function violations(page: Page, runOnly: object, within: string): Promise<string[]> {
@@ -188,12 +188,12 @@ async function violations(page: Page, runOnly: object, within: string): Promise<
 }
 
 /**
- * In every run the light look, and on every fourth screen another one too (what the colours of a look make of each other is held
+ * In every run the light look, and on every twelfth screen another one too (what the colours of a look make of each other is held
  * by their own test); in the proof all of them on every screen.
  */
 function looksOf(n: number): (keyof typeof LOOKS)[] {
   if (isThorough) return n % 2 === 0 ? ['light', 'dark', 'sun'] : ['sun', 'dark', 'light']
-  return n % 4 === 0 ? ['light', n % 8 === 0 ? 'dark' : 'sun'] : ['light']
+  return n % 12 === 0 ? ['light', n % 24 === 0 ? 'dark' : 'sun'] : ['light']
 }
 
 /** All of them in one visit: a screen is reached as an owner reaches it, from another one. */
