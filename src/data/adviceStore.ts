@@ -17,6 +17,7 @@ import type { Subject } from '@/workers'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './riskStore'
+import { useUnderWayStore } from './underWayStore'
 
 /** Trips on which habits are compared: the same for all, so that fewer will do. */
 const TRIALS = 1000
@@ -37,6 +38,7 @@ export interface FlushRow {
 export const useAdviceStore = defineStore('advice', () => {
   const forecast = useForecastStore()
   const jobs = useJobStore()
+  const underWay = useUnderWayStore()
   const worth = shallowRef<ReadonlyMap<Id, HabitWorth>>(new Map())
   /** Whether what is shown is of the stay as it stands. */
   const isWorthCurrent = ref(false)
@@ -66,7 +68,7 @@ export const useAdviceStore = defineStore('advice', () => {
       company.value = new Map()
     }
     hasFailed.value = false
-    if (!stayCase || !model || watched.size === 0) return
+    if (!stayCase || !model || watched.size === 0 || !underWay.isReady) return
     const subject = jobs.subjectOf(stayCase)
     try {
       for (const [advice, askFor] of Object.entries(ASKED) as [Advice, typeof askWorth][]) {
@@ -145,7 +147,7 @@ export const useAdviceStore = defineStore('advice', () => {
   /** The screen is drawn first; and while something is dragged nobody reads what habits would buy. */
   const askSoon = useDebounceFn(ask, WAIT_MS)
   watch(() => forecast.stay?.id, forget)
-  watch([() => forecast.stayCase, () => forecast.model], () => void askSoon())
+  watch([() => forecast.stayCase, () => forecast.model, () => underWay.isReady], () => void askSoon())
 
   /** Keeps a piece of advice current as long as the component that calls it is there. */
   function follow(advice: Advice): void {

@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import type { DaysBought } from '@/core/habits'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
+import { useUnderWayStore } from './underWayStore'
 
 /** A dozen counts more at every pixel of a drag would keep the worker from all else. */
 const WAIT_MS = 60
@@ -13,6 +14,7 @@ const MOST_MS = 300
 export const useBoughtStore = defineStore('bought', () => {
   const forecast = useForecastStore()
   const jobs = useJobStore()
+  const underWay = useUnderWayStore()
   const lately = shallowRef<DaysBought[]>([])
   const watchers = ref(0)
   /** What `lately` is of, and whether more is asked while one is being counted. */
@@ -22,7 +24,8 @@ export const useBoughtStore = defineStore('bought', () => {
 
   async function ask(): Promise<void> {
     const { stayCase } = forecast
-    if (watchers.value === 0 || !stayCase || forecast.isCounting || known === stayCase) return
+    const isDue = stayCase !== null && !forecast.isCounting && underWay.isReady && known !== stayCase
+    if (watchers.value === 0 || !isDue) return
     isBehind = isUnderway
     if (isUnderway) return
     isUnderway = true
@@ -46,7 +49,7 @@ export const useBoughtStore = defineStore('bought', () => {
     },
     { flush: 'sync' },
   )
-  watch([() => forecast.stayCase, () => forecast.isCounting], () => void soon())
+  watch([() => forecast.stayCase, () => forecast.isCounting, () => underWay.isReady], () => void soon())
 
   /** What is switched on is of the document as it stands, and so is which habits there are. */
   const rows = computed(() => {

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { watch } from 'vue'
 import type { LogEntry } from '@/core/log'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { trailerLog } from '../../scripts/demo/trailerLog'
@@ -75,6 +76,22 @@ describe('the log of the stay that is shown', () => {
     expect(logs.entries).toEqual(before)
     await workspace.redo()
     expect(logs.entries).toEqual(after)
+  })
+
+  it('is the very same list while what waited is being written: nobody who looks sees it come twice', async () => {
+    const { workspace, logs, clock } = it2
+    const seen: LogEntry[][] = []
+    watch(
+      () => logs.entries,
+      (now) => seen.push(now),
+      { flush: 'sync' },
+    )
+    logs.add([shower(clock.now)])
+    expect(workspace.saveState).toBe('saving')
+    await workspace.settled()
+    expect(workspace.saveState).toBe('saved')
+    expect(seen).toHaveLength(1)
+    expect(logs.entries).toBe(seen[0])
   })
 
   it('amends in the order of the new time, removes, and says of what is kept that it was removed', async () => {

@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
+import { watch } from 'vue'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 import { heldClient } from '../../tests/support/heldClient'
@@ -114,6 +115,39 @@ it('takes a use in at once, its undo too, and learns anew behind it', async () =
   await workspace.settled()
   await workspace.undo()
   expect(levelOf(underWay.stayCase, 'gray')).toBeLessThan(after - 15)
+})
+
+it('what takes longer is worked out once a use, on what it taught; a worker that is slow to learn holds it up for a moment only', async () => {
+  const { workspace, clock, logs, underWay, learn } = await open()
+  useRiskStore()
+  await learn()
+  await vi.waitFor(() => expect(held.asked.some(({ job }) => job === 'sample')).toBe(true))
+  for (let k = 0; k < 6; k++) await held.go()
+  const shower = { kind: 'use', activity: 'shower', n: 1, person: null, litres: null, minutes: null } as const
+  const from = held.asked.length
+  const jobs = () => held.asked.slice(from).map(({ job }) => job)
+  const cases = new Set<unknown>()
+  watch(
+    () => underWay.stayCase,
+    (now) => cases.add(now),
+    { flush: 'sync' },
+  )
+  logs.add([{ ...shower, at: clock.now }])
+  expect(cases.size).toBe(1)
+  await workspace.settled()
+  await vi.waitFor(() => expect(jobs()).toEqual(['learn']))
+  expect(underWay.isReady).toBe(false)
+  await held.go()
+  await vi.waitFor(() => expect(jobs()).toEqual(['learn', 'sample']))
+  for (let k = 0; k < 6; k++) await held.go()
+  expect(jobs()).toEqual(['learn', 'sample', 'sample', 'sample', 'sample', 'story'])
+  // Stepped by the use, then learned; that it has been written by then is no change.
+  expect(cases.size).toBe(2)
+  // Nobody answers: what is known goes for it.
+  logs.add([{ ...shower, at: clock.now }])
+  await vi.waitFor(() => expect(underWay.isReady).toBe(false))
+  await vi.waitFor(() => expect(underWay.isReady).toBe(true), 3000)
+  await vi.waitFor(() => expect(jobs().slice(6)).toEqual(['learn', 'sample']))
 })
 
 it('goes on with the clock, remembers what it learned, and says where nothing can be learned', async () => {

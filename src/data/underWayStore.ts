@@ -1,4 +1,4 @@
-import { useDebounceFn } from '@vueuse/core'
+import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
@@ -25,6 +25,8 @@ import { useWorkspaceStore } from './workspaceStore'
 /** The count goes on in steps of so many minutes, so that it does not flicker. */
 const STEP_MINUTES = 10
 const WAIT_MS = 30
+/** How long chances wait for what was logged to be learned from, before they are worked out by what was known. */
+const PATIENCE_MS = 400
 
 /**
  * The three times of the stay that is shown, and what its log and its panel say: the case that is counted. While a stay is
@@ -70,6 +72,15 @@ export const useUnderWayStore = defineStore('underWay', () => {
   const isPast = ({ at: time }: LogEntry) => time <= clock.now
   const known = shallowRef<Known | null>(null)
   const hasFailed = ref(false)
+  /** What was just logged moves the count at once; all that takes longer is worked out once, on what it taught. */
+  const isLearning = ref(false)
+  const { start: learnFirst, stop: learnLater } = useTimeoutFn(
+    () => (isLearning.value = false),
+    PATIENCE_MS,
+    {
+      immediate: false,
+    },
+  )
   let asked = 0
   let isUnderway = false
   let isBehind = false
@@ -102,7 +113,12 @@ export const useUnderWayStore = defineStore('underWay', () => {
     } finally {
       isUnderway = false
       if (isBehind) void ask()
+      else goOn()
     }
+  }
+  function goOn(): void {
+    learnLater()
+    isLearning.value = false
   }
   const askSoon = useDebounceFn(ask, WAIT_MS)
   watch(
@@ -112,6 +128,14 @@ export const useUnderWayStore = defineStore('underWay', () => {
       if (known.value?.stay !== id) known.value = id === undefined ? null : lastKnown.of(workspace.space, id)
     },
     { immediate: true },
+  )
+  watch(
+    () => [log.isLoaded, log.entries] as const,
+    ([is], [was]) => {
+      if (!is || !was || learned.value === null) return
+      isLearning.value = true
+      learnFirst()
+    },
   )
   watch([planCase, () => log.entries, () => log.isLoaded, at], () => void askSoon(), { immediate: true })
 
@@ -136,7 +160,9 @@ export const useUnderWayStore = defineStore('underWay', () => {
     }
   })
   /** Whether what is counted stands on what was logged: chances of anything else would be too narrow. */
-  const isReady = computed(() => phase.value !== 'under-way' || learned.value !== null || hasFailed.value)
+  const isReady = computed(
+    () => phase.value !== 'under-way' || (!isLearning.value && (learned.value !== null || hasFailed.value)),
+  )
   return { planCase, stayCase, phase, at, learned, isReady, hasFailed }
 })
 

@@ -128,12 +128,20 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   /**
    * The disk's newest state; edits that wait are made again on top of it. Where nobody else wrote this is the very object
    * that is shown already.
+   * @param written edits it has by now: they no longer wait
    */
-  function take(snapshot: Snapshot, logChanges: readonly LogChange[] = [], logBefore?: number): void {
+  function take(
+    snapshot: Snapshot,
+    logChanges: readonly LogChange[] = [],
+    logBefore?: number,
+    written: readonly Waiting[] = [],
+  ): void {
     readFault.value = null
     const isKnown = (logBefore ?? snapshot.logRevision) === kept.value.logRevision
     if (!isKnown) logEvent.value = { changes: null }
     else if (logChanges.length > 0) logEvent.value = { changes: logChanges }
+    // Only now: an entry that was written is never, not even for a moment, neither kept nor waiting.
+    if (written.length > 0) waiting.value = waiting.value.filter((one) => !written.includes(one))
     kept.value = snapshot
     document.value = onTop(snapshot.document)
     nothingLeft()
@@ -203,10 +211,9 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     const { dropped, logChanges, logBefore, ...snapshot }: Committed = await target.commit(edits, now())
     for (const { on, off } of gave.values()) notices.say({ kind: 'gave-way', on: on.name, off: off.name })
     for (const { edit, error } of dropped) sayDropped(batch[edits.indexOf(edit)]!, error)
-    waiting.value = waiting.value.filter((one) => !batch.includes(one))
     writeFault.value = null
     isVerified ||= isShipped
-    take(snapshot, logChanges, logBefore)
+    take(snapshot, logChanges, logBefore, batch)
   }
 
   /** Another tab wrote, or may have; after what is under way here, so that none of it is taken for the other's. */

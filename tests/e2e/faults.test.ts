@@ -258,6 +258,20 @@ describe('code that does not come', () => {
     expect(await dryDays(page)).toBeGreaterThan(5)
   })
 
+  it('a demo that cannot be fetched is not waited for: it is said, and had again', async () => {
+    const { page } = await open('mine', '/nowhere-yet', ALONE)
+    let isBroken = true
+    await page.route('**/demo-*.js', (route) => (isBroken ? route.abort() : route.continue()))
+    await page.goto(`${inject('demoUrl')}/?fresh#/`)
+    const notice = page.getByTestId('notice')
+    await notice.getByText('could not be loaded').waitFor()
+    expect(await page.getByTestId('count-days').count()).toBe(0)
+    isBroken = false
+    await notice.getByRole('button', { name: 'Try again' }).click()
+    await page.getByTestId('count-days').waitFor()
+    expect(await notice.count()).toBe(0)
+  })
+
   inProof(
     'the heaviest valid file is counted in slices, with progress, and the screen goes on',
     async () => {

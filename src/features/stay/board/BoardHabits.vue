@@ -53,7 +53,9 @@ function add(event: Event) {
 <template>
   <div class="mt-3 border-t border-line pt-2">
     <div v-for="bar in bars" :key="bar.id" class="flex items-center" :data-testid="`range-${bar.id}`">
-      <span class="board-label text-[0.92rem] leading-tight wrap-anywhere">{{ bar.name }}</span>
+      <span class="board-label content-center self-stretch text-[0.92rem] leading-tight wrap-anywhere">{{
+        bar.name
+      }}</span>
       <BoardHabitBar
         :name="bar.name"
         :range="bar.range"

@@ -35,7 +35,9 @@ function toggle(person: string, day: number, part: Part) {
 <template>
   <div ref="element" role="group" :aria-label="t.board.people" @keydown="onKeydown" @focusin="onFocusin">
     <div v-for="(person, r) in board.crew.persons" :key="person.id" class="flex items-center">
-      <span class="board-label leading-tight wrap-anywhere">{{ person.name }}</span>
+      <span class="board-label content-center self-stretch leading-tight wrap-anywhere">{{
+        person.name
+      }}</span>
       <span v-for="day in board.days" :key="day.day" class="flex w-(--day) pr-[3px]">
         <button
           v-for="(part, p) in PARTS"

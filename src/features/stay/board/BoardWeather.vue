@@ -18,7 +18,7 @@ function set(day: number, celsius: number) {
 
 <template>
   <div class="mt-2 flex items-center" role="group" :aria-label="t.weather.row" data-anchor="board-weather">
-    <span class="board-label leading-tight">{{ t.weather.row }}</span>
+    <span class="board-label content-center self-stretch leading-tight">{{ t.weather.row }}</span>
     <span v-for="day in board.days" :key="day.day" class="w-(--day) pr-[3px]">
       <QuantityField
         :label="t.weather.day(day.short)"
