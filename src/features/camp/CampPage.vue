@@ -14,6 +14,7 @@ import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
 import DecideRoom from '@/parts/decide/DecideRoom.vue'
+import SinceRoom from '@/parts/today/SinceRoom.vue'
 import WhenNear from '@/parts/WhenNear.vue'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
@@ -35,6 +36,7 @@ const CampToday = whenNeeded(() => import('./CampToday.vue'), notLoaded, CampTod
 const SinceLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/today/SinceLine.vue')),
   () => undefined,
+  SinceRoom,
 )
 const DecideLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/decide/DecideLine.vue')),

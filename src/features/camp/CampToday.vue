@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { mayBeSaved } from '@/core/budget'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -17,6 +18,12 @@ const workspace = useWorkspaceStore()
 const today = useTodayStore()
 const { rows, headline, instead, reachable } = useBudgetWords()
 const hasShower = computed(() => forecast.crew?.activities.some(({ kind }) => kind === 'shower') ?? false)
+/** Room for the rows that will come, one for each activity of which something may be saved. */
+const isWorking = computed(() => today.budget === null && !today.hasFailed)
+const saved = computed(() => {
+  const { crew } = forecast
+  return crew?.activities.filter((one) => one.rate.value > 0 && mayBeSaved(one, crew)).length ?? 0
+})
 
 function takeNight(night: number) {
   const { id } = forecast.stay!
@@ -49,6 +56,7 @@ function takeNight(night: number) {
         <AppButton @click="takeNight(reachable.night)">{{ t.budget.take(reachable.words) }}</AppButton>
       </p>
       <BudgetRows v-if="rows.length > 0 && instead === null" :rows="rows" :is-behind="!today.isCurrent" />
+      <div v-else-if="isWorking" :style="{ minHeight: `${saved * 3}rem` }" aria-hidden="true" />
       <RouterLink
         v-if="hasShower"
         to="/shower"

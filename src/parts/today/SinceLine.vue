@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import * as t from '@/texts/t'
 import AppDialog from '@/ui/AppDialog.vue'
+import SinceRoom from './SinceRoom.vue'
 import { useSinceWords } from './useSinceWords'
 
 /** One line: what moved since yesterday, and how the plan is kept; the parts behind it are asked for. */
@@ -10,7 +11,7 @@ const isOpen = ref(false)
 </script>
 
 <template>
-  <p v-if="words" class="min-h-7 leading-snug wrap-anywhere" data-testid="since">
+  <p v-if="words" class="min-h-[3.15rem] leading-snug wrap-anywhere" data-testid="since">
     <span class="font-semibold">{{ words.change }}</span
     ><template v-if="words.why">: {{ words.why }}</template>.
     <span class="text-soft">{{ words.plan[0]!.toUpperCase() + words.plan.slice(1) }}.</span>
@@ -40,5 +41,5 @@ const isOpen = ref(false)
       </dl>
     </AppDialog>
   </p>
-  <p v-else class="min-h-7" aria-hidden="true" />
+  <SinceRoom v-else />
 </template>

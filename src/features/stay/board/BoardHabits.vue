@@ -79,7 +79,7 @@ function add(event: Event) {
     </div>
     <p
       v-if="refused !== ''"
-      class="sticky left-0 max-w-[22rem] py-2 font-semibold sm:max-w-[50ch]"
+      class="sticky left-(--gutter) max-w-[22rem] py-2 font-semibold sm:max-w-[50ch]"
       role="alert"
     >
       {{ refused }}

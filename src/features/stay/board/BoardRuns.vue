@@ -107,7 +107,7 @@ function key(event: KeyboardEvent, { run }: RunAnswer) {
         </template>
       </div>
     </div>
-    <div class="sticky left-0 w-[calc(100vw-2rem)] max-w-3xl py-2">
+    <div class="sticky left-(--gutter) w-[calc(100vw-2rem)] max-w-3xl py-2">
       <div v-for="answer in troubled" :key="answer.run.id" class="pb-2">
         <p class="font-semibold">{{ answer.run.name }}, {{ whenOf(board.stay, answer.run) }}</p>
         <RunTroubles :answer="answer" />

@@ -65,7 +65,7 @@ const limitWords = ({ side, limit, unit }: ModelContainer) =>
     <BoardPatterns />
     <div ref="frame" class="-mx-4 overflow-x-auto overscroll-x-contain sm:-mx-8" tabindex="-1">
       <div
-        class="w-max px-4 pb-3 sm:px-8"
+        class="w-max px-(--gutter) pb-3 [--gutter:1rem] sm:[--gutter:2rem]"
         :style="{ '--day': `${dayWidth}px`, '--label': `${labelWidth}px` }"
       >
         <div class="relative">
