@@ -1,8 +1,9 @@
 import { isOnGlobe } from '@/core/places'
-import type { Place, Position } from '@/core/model'
+import type { Place, Point, Position } from '@/core/model'
 import { show } from '../faults'
+import { LIMITS } from '../schema/limits'
 import { z } from '../schema/zod'
-import { isOfInterest, placeOfTags, plainText, tagsOf, type Tags } from './osm'
+import { isOfInterest, placeOfTags, plainText, tagsOf, type Tagged, type Tags } from './osm'
 import { placesReport, type ReadPlaces } from './placesReport'
 
 const feature = z.looseObject({
@@ -35,6 +36,8 @@ export function placesOfGeoJson(input: unknown, newId: () => string, nameless: s
   if (!collection.success && !single.success)
     return { ok: false, code: 'not-geojson', found: show((input as { type?: unknown } | null)?.type) }
   const report = placesReport()
+  /** Further points of places that we wrote: they go back to their place, wherever it stands in the file. */
+  const points: Tagged[] = []
   for (const one of collection.success ? collection.data.features : [input]) {
     const parsed = feature.safeParse(one)
     if (!parsed.success) {
@@ -50,11 +53,25 @@ export function placesOfGeoJson(input: unknown, newId: () => string, nameless: s
     else if (!isOnGlobe(position)) report.leave('off-the-globe', name)
     else if (isForeign(tags)) report.leave('not-of-interest', name)
     else {
-      const { place, notUnderstood } = placeOfTags(newId(), tags, position, nameless)
-      report.take(place, notUnderstood)
+      const read = placeOfTags(newId(), tags, position, nameless)
+      if (read.pointOf) points.push(read)
+      else report.take(read.place, read.notUnderstood)
     }
   }
+  for (const { place, pointOf, notUnderstood } of points) {
+    const whole = report.taken.find(
+      (one) => one.name === pointOf!.place && isSame(one.position!, place.position!),
+    )
+    if (!whole || whole.points.length >= LIMITS.points) report.take(place, notUnderstood)
+    else whole.points.push(pointAs(place, pointOf!.name))
+  }
   return { ok: true, report: report.done() }
+}
+
+const isSame = (one: Position, other: Position) => one.lat === other.lat && one.lon === other.lon
+
+function pointAs({ id, accepts, water, rule, flow }: Place, name: string): Point {
+  return { id, name, accepts, water, rule, flow }
 }
 
 /** Tagged as something, and as nothing that a run goes to. */
@@ -105,25 +122,24 @@ function positionOf(coordinates: unknown): Position | null {
     : null
 }
 
-/** Places with a position as GeoJSON, tagged as they are read; further points as features of their own. */
+/**
+ * Places with a position as GeoJSON, tagged as they are read; further points as features of their own that say whose they
+ * are, so that another reader has them too.
+ */
 export function geoJsonOf(places: readonly Place[]): string {
   const features = places.flatMap((place) => {
     if (!place.position) return []
     const { lat, lon } = place.position
-    const featureOf = (one: Place) => ({
+    const featureOf = (one: Place, ours: Tags = {}) => ({
       type: 'Feature' as const,
       geometry: { type: 'Point' as const, coordinates: [lon, lat] },
-      properties: tagsOf(one),
+      properties: { ...tagsOf(one), ...ours },
     })
-    const further = place.points.map((point) =>
-      featureOf({
-        ...place,
-        ...point,
-        name: plainText(`${place.name}: ${point.name}`, 80),
-        points: [],
-        offers: [],
-      }),
-    )
+    const further = place.points.map((point) => {
+      const name = plainText(`${place.name}: ${point.name}`, 80)
+      const ours = { 'dry_count:point_of': place.name, 'dry_count:point': point.name }
+      return featureOf({ ...place, ...point, name, points: [], offers: [] }, ours)
+    })
     return [featureOf(place), ...further]
   })
   return `${JSON.stringify({ type: 'FeatureCollection', features }, null, 2)}\n`

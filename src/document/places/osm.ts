@@ -9,6 +9,8 @@ export type Tags = Record<string, string>
 /** A place out of tags, and what of them it could not take in. */
 export interface Tagged {
   place: Place
+  /** Where it is a further point of a place that we wrote. */
+  pointOf: { place: string; name: string } | null
   notUnderstood: string[]
 }
 
@@ -95,6 +97,9 @@ export function placeOfTags(id: string, tags: Tags, position: Position | null, n
   if (side === 'left' || side === 'right' || side === 'either') place.approach = side
   const queue = Number(tag('dry_count:queue') ?? NaN)
   if (queue >= 0 && queue <= LIMITS.runMinutes.max) place.queue = owned(queue)
+  const [of, name] = [tag('dry_count:point_of'), tag('dry_count:point')]
+  const pointOf =
+    of === undefined || name === undefined ? null : { place: of, name: plainText(name, LIMITS.nameLength) }
   const rule = tag('sanitary_dump_station:septic')
   if (rule === 'yes') place.rule = 'septic-safe'
   for (const offer of Object.keys(OFFER_TAGS) as Place['offers'][number][]) {
@@ -110,7 +115,7 @@ export function placeOfTags(id: string, tags: Tags, position: Position | null, n
   const notUnderstood = Object.entries(tags)
     .filter(([key]) => !used.has(key) && !SILENT.test(key))
     .map(([key, value]) => plainText(`${key}=${value}`, LIMITS.nameLength))
-  return { place, notUnderstood }
+  return { place, pointOf, notUnderstood }
 }
 
 type Tag = (key: string) => string | undefined

@@ -29,7 +29,11 @@ const one = (properties: object) => {
   return found.report.places[0]!
 }
 /** What a file says of a place: all but its id. */
-const said = (place: Place) => ({ ...place, id: '' })
+const said = (place: Place) => ({
+  ...place,
+  id: '',
+  points: place.points.map((point) => ({ ...point, id: '' })),
+})
 
 describe('open tags of OpenStreetMap', () => {
   it.each([
@@ -96,12 +100,22 @@ describe('open tags of OpenStreetMap', () => {
   })
 
   it('law: what is written is read back the same, of any place with a position', () => {
+    const pointArb = {
+      accepts: fc.option(fc.subarray([...ACCEPTED], { minLength: 1 })),
+      water: fc.constantFrom('potable' as const, 'not-potable' as const, 'unknown' as const),
+      rule: fc.constantFrom('septic-safe' as const, 'unknown' as const),
+    }
+    const further = fc.record({
+      ...pointArb,
+      id: fc.constant('q'),
+      name: fc.constantFrom('Second point', 'Kiosk: gray', 'Tap & hose'),
+      flow: fc.constant(null),
+    })
     const placeArb = fc
       .record({
+        ...pointArb,
         name: fc.constantFrom('Sallow Mill', 'Côte & Ridge', "O'Hara's", 'Ä ö ß 水'),
-        accepts: fc.option(fc.subarray([...ACCEPTED], { minLength: 1 })),
-        water: fc.constantFrom('potable' as const, 'not-potable' as const, 'unknown' as const),
-        rule: fc.constantFrom('septic-safe' as const, 'unknown' as const),
+        points: fc.array(further, { maxLength: 2 }),
         opening: fc.option(fc.constantFrom('24/7', 'Mo-Fr 08:00-18:00; PH off', '"by appointment"')),
         access: fc.constantFrom(
           'unknown' as const,
@@ -136,6 +150,14 @@ describe('open tags of OpenStreetMap', () => {
         expect(found.ok && found.report.places.map(said)).toEqual(places.map(said))
       }),
     )
+    // A point whose place is not in the file is a place by itself, and none is lost.
+    const station = { ...newPlace('p', 'Mill'), position: { lat: 1, lon: 2 } }
+    const [point] = fc.sample(further, 1)
+    const file = JSON.parse(geoJsonOf([{ ...station, points: [point!] }])) as { features: object[] }
+    const alone = read(JSON.stringify({ ...file, features: file.features.slice(1) }))
+    expect(alone.ok && alone.report.places.map(({ name, points }) => [name, points])).toEqual([
+      [`Mill: ${point!.name}`, []],
+    ])
     // The demo's places too: a tap, a market with fuel, a home, a free drain.
     const again = read(geoJsonOf(ridgePlaces()))
     const key = ({ name, accepts, water, opening, position, isHome, fee, access }: Place) => ({

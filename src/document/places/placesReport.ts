@@ -32,6 +32,8 @@ export function placesReport() {
   const leftOut = new Map<LeftOut, { n: number; example: string }>()
   const tags = new Map<string, number>()
   return {
+    /** So far. */
+    taken: places as readonly Place[],
     take(place: Place, notUnderstood: readonly string[]): void {
       if (places.length >= MOST_READ) {
         this.leave('too-many', place.name)

@@ -164,7 +164,9 @@ async function putBack(page: Page, known: Record<string, string | null>, hash: s
   // Its clock is put back last of all.
   await page.waitForFunction((before) => localStorage.getItem('dry-count:demo-clock') !== before, BEFORE)
   await saved(page)
-  const others = await page.evaluate(() => Object.keys(localStorage))
+  const others = await page.evaluate(() =>
+    Object.keys(localStorage).filter((key) => key !== 'dry-count:hours'),
+  )
   await page.evaluate(remember, { ...Object.fromEntries(others.map((key) => [key, null])), ...known })
   await page.evaluate((to) => void (location.hash = to), hash)
 }
@@ -179,9 +181,14 @@ function remember(known: Record<string, string | null>): void {
   }
 }
 
-/** Nothing that was kept before is left, and `known` is. In the page. */
+/**
+ * Nothing that was kept before is left, and `known` is; but for what a large library read of the texts of opening hours, which
+ * is the same for everybody. In the page.
+ */
 async function forgetAll(known: Record<string, string | null>): Promise<void> {
+  const hours = localStorage.getItem('dry-count:hours')
   localStorage.clear()
+  if (hours !== null) localStorage.setItem('dry-count:hours', hours)
   sessionStorage.clear()
   for (const { name } of await indexedDB.databases())
     await new Promise((resolve, reject) => {
