@@ -1,7 +1,7 @@
 import { ledger } from '../count'
 import { flushKept, flushRatios } from '../habits'
 import { type Crew, type Habit, type Id, type Model } from '../model'
-import type { Component } from './components'
+import { activitiesOf, type Component } from './components'
 import { flowTable } from './flows'
 import type { SearchContext } from './leastBother'
 import type { Hold } from './answer'
@@ -27,7 +27,9 @@ export function contextOf(
     return Math.min(...ratios.map(({ least }) => least ?? Infinity))
   }
   const kept = keeps === 'school' ? flushKept(crew) : crew.flushFloor.value
-  const floor = ofFlush.includes(true) ? Math.min(kept, leastOf([])) : 0
+  // Where nothing that is chosen touches it, what is on anyway still may.
+  const isTouched = keeps !== 'nothing' && fallsOnSolids(model, always.flatMap(activitiesOf))
+  const floor = isTouched || ofFlush.includes(true) ? Math.min(kept, leastOf([])) : 0
   const relevant = (set: readonly Habit[]) =>
     [...new Set(set)].filter(
       (habit) =>
@@ -46,7 +48,7 @@ export function contextOf(
     return known.get(key)!
   }
   const allowed = allowedOf(stay.confidence.value, table.trips)
-  return { table, flows: flowTable(table, components, habits, always), ofFlush, keepsFloor, allowed }
+  return { table, flows: flowTable(table, components, habits, always), ofFlush, keepsFloor, always, allowed }
 }
 
 /** Whether some of the activities put anything into a black tank that solids reach. */

@@ -16,6 +16,8 @@ export interface SearchContext {
   /** Components whose habits change how much liquid falls on solids. */
   ofFlush: boolean[]
   keepsFloor: (habits: readonly Habit[]) => boolean
+  /** Habits that are on whatever is chosen. */
+  always: readonly Habit[]
   /** Trips that may fail. */
   allowed: number
 }
@@ -40,6 +42,7 @@ export function leastBother(
   isAnyEnough = false,
 ): FoundSet | null {
   const { vessels, touching } = context.flows
+  if (!context.ofFlush.includes(true) && !context.keepsFloor(context.always)) return null
   const { rest, combos } = context.flows.at(days)
   const whole = combos.map((all, k) =>
     listOf(
@@ -140,6 +143,9 @@ function searchMask(context: SearchContext, search: MaskSearch): FoundSet | null
   if (leastFrom(0) >= cap - 1e-9 || mostFrom(0) <= over + 1e-9) return null
   const { best, state } = stateOf(context, search, levels)
   if (state.allowed < 0) return null
+  // Nothing is to be chosen: what is on anyway lasts, or nothing does.
+  if (levels.length === 0)
+    return holds(context, state, [], rest, best[0]!, best[0]!) ? { habits: [], bother: 0 } : null
   // Where any will do those that save most come first.
   const tried = levels.map(({ flows }) => (isAnyEnough ? [...flows].reverse() : flows))
   const partial = levels.map(() => new Float64Array(rest.length))

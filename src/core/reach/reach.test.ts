@@ -192,6 +192,17 @@ describe('the least bother that reaches the nights', () => {
     expect(used.size).toBeGreaterThan(3)
   }, 60_000)
 
+  it('with nothing to choose says what there is: made without any habit, or not at all', () => {
+    const refused = { without: ['tooth-cup'], untilDays: 2 }
+    const made = searched(demoWith(['tooth-cup']), refused)
+    expect(made.goal).toMatchObject({ habits: [], bother: 0 })
+    expect(made.goal!.chance).toBeGreaterThan(0.95)
+    expect(made.most).toEqual(made.curve[0])
+    const short = searched(demoWith([]))
+    expect([short.goal, short.curve.length, short.stopper]).toEqual([null, 1, 'gray'])
+    expect(short.most).toEqual(short.curve[0])
+  }, 60_000)
+
   it('says when habits alone do not reach it, and what stops them', () => {
     const document = demoWith(['tooth-cup', 'wipe-first'])
     const { goal, curve, stopper } = searched(document)
