@@ -39,7 +39,10 @@ export const useRiskStore = defineStore('risk', () => {
   async function start(): Promise<void> {
     const { stayCase, model } = forecast
     // What is not known yet of a stay under way has no chances.
-    if (stayCase && !underWay.isReady) return
+    if (stayCase && !underWay.isReady) {
+      if (state.value === 'done') state.value = 'running'
+      return
+    }
     if (!stayCase || !model) {
       runner?.stop()
       asked += 1

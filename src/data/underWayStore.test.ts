@@ -119,7 +119,7 @@ it('takes a use in at once, its undo too, and learns anew behind it', async () =
 
 it('what takes longer is worked out once a use, on what it taught; a worker that is slow to learn holds it up for a moment only', async () => {
   const { workspace, clock, logs, underWay, learn } = await open()
-  useRiskStore()
+  const risk = useRiskStore()
   await learn()
   await vi.waitFor(() => expect(held.asked.some(({ job }) => job === 'sample')).toBe(true))
   for (let k = 0; k < 6; k++) await held.go()
@@ -136,7 +136,7 @@ it('what takes longer is worked out once a use, on what it taught; a worker that
   expect(cases.size).toBe(1)
   await workspace.settled()
   await vi.waitFor(() => expect(jobs()).toEqual(['learn']))
-  expect(underWay.isReady).toBe(false)
+  expect([underWay.isReady, risk.state]).toEqual([false, 'running'])
   await held.go()
   await vi.waitFor(() => expect(jobs()).toEqual(['learn', 'sample']))
   for (let k = 0; k < 6; k++) await held.go()

@@ -58,17 +58,16 @@ export function placesOfGeoJson(input: unknown, newId: () => string, nameless: s
       else report.take(read.place, read.notUnderstood)
     }
   }
+  const whole = new Map(report.taken.map((place) => [keyOf(place.name, place.position!), place]))
   for (const { place, pointOf, notUnderstood } of points) {
-    const whole = report.taken.find(
-      (one) => one.name === pointOf!.place && isSame(one.position!, place.position!),
-    )
-    if (!whole || whole.points.length >= LIMITS.points) report.take(place, notUnderstood)
-    else whole.points.push(pointAs(place, pointOf!.name))
+    const own = whole.get(keyOf(pointOf!.place, place.position!))
+    if (!own || own.points.length >= LIMITS.points) report.take(place, notUnderstood)
+    else own.points.push(pointAs(place, pointOf!.name))
   }
   return { ok: true, report: report.done() }
 }
 
-const isSame = (one: Position, other: Position) => one.lat === other.lat && one.lon === other.lon
+const keyOf = (name: string, { lat, lon }: Position) => JSON.stringify([name, lat, lon])
 
 function pointAs({ id, accepts, water, rule, flow }: Place, name: string): Point {
   return { id, name, accepts, water, rule, flow }

@@ -97,9 +97,10 @@ export function placeOfTags(id: string, tags: Tags, position: Position | null, n
   if (side === 'left' || side === 'right' || side === 'either') place.approach = side
   const queue = Number(tag('dry_count:queue') ?? NaN)
   if (queue >= 0 && queue <= LIMITS.runMinutes.max) place.queue = owned(queue)
-  const [of, name] = [tag('dry_count:point_of'), tag('dry_count:point')]
-  const pointOf =
-    of === undefined || name === undefined ? null : { place: of, name: plainText(name, LIMITS.nameLength) }
+  const [of, name] = ['dry_count:point_of', 'dry_count:point'].map((key) =>
+    plainText(tag(key) ?? '', LIMITS.nameLength),
+  )
+  const pointOf = of && name ? { place: of, name } : null
   const rule = tag('sanitary_dump_station:septic')
   if (rule === 'yes') place.rule = 'septic-safe'
   for (const offer of Object.keys(OFFER_TAGS) as Place['offers'][number][]) {

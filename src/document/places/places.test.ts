@@ -158,6 +158,10 @@ describe('open tags of OpenStreetMap', () => {
     expect(alone.ok && alone.report.places.map(({ name, points }) => [name, points])).toEqual([
       [`Mill: ${point!.name}`, []],
     ])
+    // Without a name of its own it is none of ours.
+    const nameless = JSON.stringify(file).replaceAll(JSON.stringify(point!.name), '"<i>"')
+    const apart = read(nameless)
+    expect(apart.ok && apart.report.places.map(({ points }) => points.length)).toEqual([0, 0])
     // The demo's places too: a tap, a market with fuel, a home, a free drain.
     const again = read(geoJsonOf(ridgePlaces()))
     const key = ({ name, accepts, water, opening, position, isHome, fee, access }: Place) => ({

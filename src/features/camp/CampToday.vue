@@ -20,7 +20,7 @@ const { rows, headline, instead, reachable } = useBudgetWords()
 const hasShower = computed(() => forecast.crew?.activities.some(({ kind }) => kind === 'shower') ?? false)
 /** Room for the rows that will come, one for each activity of which something may be saved. */
 const isWorking = computed(() => today.budget === null && !today.hasFailed)
-const saved = computed(() => {
+const rowsToCome = computed(() => {
   const { crew } = forecast
   return crew?.activities.filter((one) => one.rate.value > 0 && mayBeSaved(one, crew)).length ?? 0
 })
@@ -56,7 +56,7 @@ function takeNight(night: number) {
         <AppButton @click="takeNight(reachable.night)">{{ t.budget.take(reachable.words) }}</AppButton>
       </p>
       <BudgetRows v-if="rows.length > 0 && instead === null" :rows="rows" :is-behind="!today.isCurrent" />
-      <div v-else-if="isWorking" :style="{ minHeight: `${saved * 3}rem` }" aria-hidden="true" />
+      <div v-else-if="isWorking" :style="{ minHeight: `${rowsToCome * 3}rem` }" aria-hidden="true" />
       <RouterLink
         v-if="hasShower"
         to="/shower"
