@@ -5,7 +5,8 @@ import { defineConfig } from 'vitest/config'
 export const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
 const PURE = ['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`)
-const usual = { environment: 'node' as const, setupFiles: ['tests/support/zod.ts'], testTimeout: 30_000 }
+// Patience with a busy machine; nothing is measured by it.
+const usual = { environment: 'node' as const, setupFiles: ['tests/support/zod.ts'], testTimeout: 120_000 }
 
 export default defineConfig({
   test: {

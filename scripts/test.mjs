@@ -1,5 +1,6 @@
-// npm test: installs what is missing, then lint, types, unit tests and browser tests; every step runs, and the
-// last line has the true totals. A suite that fails, or that ran no test, fails the run.
+// npm test: installs what is missing, then lint, types, unit tests and browser tests; every step runs. What failed
+// is said once more at the end, where it is still seen when only the end is kept, and the last line has the true
+// totals. A suite that fails, or that ran no test, fails the run.
 import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { build, installChromium, installPackages, requireNode } from './prepare.mjs'
@@ -9,6 +10,12 @@ installPackages()
 installChromium()
 
 const totals = { passed: 0, failed: 0 }
+/** What failed, and the beginning of what it said. */
+const failures = []
+function fail(name, said) {
+  totals.failed += 1
+  failures.push(`${name}\n${said.trim().slice(0, 2_000)}`)
+}
 const reports = 'node_modules/.cache/dry-count/reports'
 rmSync(reports, { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
@@ -20,8 +27,10 @@ function check(name, script) {
     const said = []
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => said.push(data))
     child.on('close', (code) => {
-      console.log(`\n— ${name}\n${Buffer.concat(said).toString().trim()}`)
-      totals[code === 0 ? 'passed' : 'failed'] += 1
+      const text = Buffer.concat(said).toString().trim()
+      console.log(`\n— ${name}\n${text}`)
+      if (code === 0) totals.passed += 1
+      else fail(name, text)
       resolve()
     })
   })
@@ -32,15 +41,17 @@ async function suite(name, script) {
   const file = `${reports}/${script}.json`
   const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`]
   const child = spawn('npm', ['run', '--silent', script, '--', ...reporters], { stdio: 'inherit' })
-  const status = await new Promise((resolve) => child.on('close', resolve))
+  const code = await new Promise((resolve) => child.on('close', resolve))
   const report = existsSync(file)
     ? JSON.parse(readFileSync(file, 'utf8'))
-    : { numPassedTests: 0, numFailedTests: 0 }
+    : { numPassedTests: 0, numFailedTests: 0, testResults: [] }
   totals.passed += report.numPassedTests
-  totals.failed += report.numFailedTests
+  for (const { assertionResults } of report.testResults)
+    for (const { status, fullName, failureMessages } of assertionResults)
+      if (status === 'failed') fail(fullName, failureMessages.join('\n'))
   const ranNothing = report.numPassedTests + report.numFailedTests === 0
-  if (ranNothing) console.error(`${name}: no test ran`)
-  if (ranNothing || (status !== 0 && report.numFailedTests === 0)) totals.failed += 1
+  if (ranNothing) fail(name, 'no test ran')
+  else if (code !== 0 && report.numFailedTests === 0) fail(name, `ended with ${code}; see above`)
 }
 
 const beside = Promise.all([check('lint', 'lint'), check('types', 'types')])
@@ -49,5 +60,6 @@ await beside
 build()
 await suite('browser tests', 'e2e')
 
+for (const failure of failures) console.error(`\n— failed: ${failure}`)
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exit(totals.failed > 0 ? 1 : 0)

@@ -1,7 +1,6 @@
 // @vitest-environment happy-dom
 import { caseOf } from '@/core/model'
 import { mount } from '@vue/test-utils'
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { habitsCompany, habitsWorth, sensitivity } from '@/core/advice'
@@ -12,6 +11,8 @@ import { useAdviceStore, type Advice } from './adviceStore'
 import { SEED } from './riskStore'
 import { useWorkspaceStore } from './workspaceStore'
 import { switchHabitIn } from '../../tests/support/inDocument'
+import { patiently } from '../../tests/support/patiently'
+import { freshStores } from '../../tests/support/freshStores'
 
 const STAY = 'harrow-ridge'
 const HABITS = ['wet-soap-rinse', 'paper-plates', 'tooth-cup']
@@ -44,12 +45,12 @@ function look(advice: Advice) {
 }
 
 /** It waits for the screen, and for others to ask too. */
-const asked = (times: number) => vi.waitFor(() => expect(jobs()).toHaveLength(times), { timeout: 5000 })
+const asked = (times: number) => patiently(() => expect(jobs()).toHaveLength(times))
 
 beforeEach(async () => {
   await import('@/workers')
   held = heldClient()
-  setActivePinia(createPinia())
+  freshStores()
   useWorkspaceStore().replace('habit', small)
 })
 
@@ -76,7 +77,7 @@ describe('advice beside the count', () => {
     habits.unmount()
     stay.unmount()
     useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'tooth-cup', true))
-    await vi.waitFor(() => expect(advice.isWorthCurrent).toBe(false), { timeout: 5000 })
+    await patiently(() => expect(advice.isWorthCurrent).toBe(false))
     expect(jobs()).toHaveLength(2)
   })
 
@@ -89,7 +90,7 @@ describe('advice beside the count', () => {
     const before = advice.worth
     const company = advice.askCompany('paper-plates')
     useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'wet-soap-rinse', true))
-    await vi.waitFor(() => expect(jobs()).toEqual(['worth', 'company', 'worth']), { timeout: 5000 })
+    await patiently(() => expect(jobs()).toEqual(['worth', 'company', 'worth']))
     expect([advice.worth, advice.isWorthCurrent]).toEqual([before, false])
     await go()
     await company
@@ -115,11 +116,11 @@ describe('advice beside the count', () => {
     state.isBroken = true
     const advice = useAdviceStore()
     look('sensitivity')
-    await vi.waitFor(() => expect(advice.hasFailed).toBe(true))
+    await patiently(() => expect(advice.hasFailed).toBe(true))
     expect(advice.swings).toBeNull()
     state.isBroken = false
     useWorkspaceStore().replace('habit', (now) => switchHabitIn(now, STAY, 'tooth-cup', true))
-    await vi.waitFor(() => expect(advice.hasFailed).toBe(false), { timeout: 5000 })
+    await patiently(() => expect(advice.hasFailed).toBe(false))
     await settle()
     await go()
     expect(advice.swings).toEqual(sensitivity(caseOf(useWorkspaceStore().document, STAY)))

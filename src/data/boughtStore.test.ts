@@ -1,6 +1,5 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
 import { daysBought } from '@/core/habits'
@@ -11,6 +10,8 @@ import { switchHabitIn } from '../../tests/support/inDocument'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useBoughtStore } from './boughtStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { patiently } from '../../tests/support/patiently'
+import { freshStores } from '../../tests/support/freshStores'
 
 const STAY = 'harrow-ridge'
 const HABIT = 'wet-soap-rinse'
@@ -23,7 +24,7 @@ vi.mock('@/workers', async (original) => ({
 beforeEach(async () => {
   await import('@/workers')
   held = heldClient()
-  setActivePinia(createPinia())
+  freshStores()
 })
 
 /** The demo, and somebody who looks at its habits for as long as `isLooking`. */
@@ -40,7 +41,7 @@ async function open() {
       },
     }),
   )
-  const asked = (times: number) => vi.waitFor(() => expect(held.asked).toHaveLength(times))
+  const asked = (times: number) => patiently(() => expect(held.asked).toHaveLength(times))
   await asked(1)
   await held.go()
   const row = () => bought.rows.find(({ habit }) => habit === HABIT)

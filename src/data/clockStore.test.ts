@@ -1,10 +1,10 @@
 // @vitest-environment happy-dom
-import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { DEMO_NOW, floored, useClockStore } from './clockStore'
+import { freshStores } from '../../tests/support/freshStores'
 
 beforeEach(() => {
-  setActivePinia(createPinia())
+  freshStores()
   vi.useFakeTimers()
 })
 afterEach(() => vi.useRealTimers())

@@ -1,4 +1,3 @@
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { caseOf, compile } from '@/core/model'
@@ -7,10 +6,11 @@ import { runOf, runStep } from '../../tests/support/generateRuns'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useForecastStore } from './forecastStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { freshStores } from '../../tests/support/freshStores'
 
 const STAY = 'harrow-ridge'
 
-beforeEach(() => setActivePinia(createPinia()))
+beforeEach(() => freshStores())
 
 /** A store with the demo open. */
 function open() {

@@ -1,5 +1,4 @@
-import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { watch } from 'vue'
 import type { LogEntry } from '@/core/log'
 import { trailerDemo } from '../../scripts/demo/trailer'
@@ -15,13 +14,15 @@ import { useNoticeStore } from './noticeStore'
 import { sharedMemory } from './storage/memoryStore'
 import type { DocumentStore } from './storage/documentStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { patiently } from '../../tests/support/patiently'
+import { freshStores } from '../../tests/support/freshStores'
 
 const both = addFile(trailerDemo(), vanDemo(), vanLog(), (kind) => `${kind}-new`)
 const world = { ...both.document, currentStay: 'harrow-ridge' }
 
 /** Two tabs on one memory; this one's reads of the log can be held back. */
 async function open(log: LogEntry[] = [...trailerLog(), ...both.log]) {
-  setActivePinia(createPinia())
+  freshStores()
   const memory = sharedMemory(world, log)
   const [here, there] = [memory('here'), memory('there')]
   const gate = { open: Promise.resolve() }
@@ -42,7 +43,7 @@ async function open(log: LogEntry[] = [...trailerLog(), ...both.log]) {
     'here',
   )
   await workspace.verify()
-  await vi.waitFor(() => expect(logs.isLoaded).toBe(true))
+  await patiently(() => expect(logs.isLoaded).toBe(true))
   return { workspace, clock, logs, there, gate }
 }
 const shower = (at: string, n = 1) =>
@@ -58,7 +59,7 @@ describe('the log of the stay that is shown', () => {
     const { workspace, logs } = it2
     expect(logs.entries).toHaveLength(trailerLog().length)
     workspace.edit('switch-stay', (draft) => void (draft.currentStay = 'low-meadow'))
-    await vi.waitFor(() => expect(logs.entries).toHaveLength(vanLog().length))
+    await patiently(() => expect(logs.entries).toHaveLength(vanLog().length))
     expect(logs.entries.every(({ stay }) => stay === 'low-meadow')).toBe(true)
   })
 
@@ -121,7 +122,7 @@ describe('the log of the stay that is shown', () => {
     const { made } = logs.add([shower('2027-09-14T14:00')])
     await workspace.settled()
     letGo()
-    await vi.waitFor(() => expect(logs.entries.some(({ id }) => id === 'theirs')).toBe(true))
+    await patiently(() => expect(logs.entries.some(({ id }) => id === 'theirs')).toBe(true))
     expect(logs.entries.some(({ id }) => id === made[0]!.id)).toBe(true)
   })
 
@@ -185,7 +186,7 @@ describe('the log of the stay that is shown', () => {
 })
 
 it('checks what was logged before the rules had come, and leaves it out then', async () => {
-  setActivePinia(createPinia())
+  freshStores()
   const memory = sharedMemory(world)
   const workspace = useWorkspaceStore()
   const logs = useLogStore()

@@ -1,17 +1,18 @@
 // @vitest-environment happy-dom
-import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, expect, it, vi } from 'vitest'
+import { beforeEach, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { setNights } from '@/document/edits'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useForecastStore } from './forecastStore'
 import { usePlacesStore } from './placesStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { patiently } from '../../tests/support/patiently'
+import { freshStores } from '../../tests/support/freshStores'
 
 const ID = 'harrow-ridge'
 beforeEach(() => {
   localStorage.clear()
-  setActivePinia(createPinia())
+  freshStores()
 })
 
 function opened(document = trailerDemo()) {
@@ -27,7 +28,7 @@ it('reads each text once, when somebody looks; the count is the same case before
   const before = forecast.stayCase
   expect(places.stayCase).toBe(before)
   places.follow()
-  await vi.waitFor(() => expect(places.hours).not.toBeNull())
+  await patiently(() => expect(places.hours).not.toBeNull())
   expect([...places.hours!.keys()].sort()).toEqual([
     'cold-spring',
     'fenmoor',
@@ -53,15 +54,15 @@ it('reads each text once, when somebody looks; the count is the same case before
 it('keeps what it read by the text: the next visit needs no library, a longer stay asks anew', async () => {
   const first = opened()
   first.places.follow()
-  await vi.waitFor(() => expect(first.places.hours).not.toBeNull())
-  setActivePinia(createPinia())
+  await patiently(() => expect(first.places.hours).not.toBeNull())
+  freshStores()
   const { places, workspace } = opened()
   // Nobody has looked, and it is there.
   expect(places.hours?.get('sallow-mill')).toEqual(first.places.hours!.get('sallow-mill'))
   workspace.edit('stay', (draft) => setNights(draft, ID, 20))
   expect(places.hours).toBeNull()
   places.follow()
-  await vi.waitFor(() => expect(places.hours?.get('sallow-mill')!.until.slice(0, 10)).toBe('2027-10-10'))
+  await patiently(() => expect(places.hours?.get('sallow-mill')!.until.slice(0, 10)).toBe('2027-10-10'))
 })
 
 it('a text that cannot be read is one place without hours, and says why', async () => {
@@ -70,7 +71,7 @@ it('a text that cannot be read is one place without hours, and says why', async 
   document.stays[0]!.places[1]!.opening = null
   const { places } = opened(document)
   places.follow()
-  await vi.waitFor(() => expect(places.hours).not.toBeNull())
+  await patiently(() => expect(places.hours).not.toBeNull())
   const [mill, hollow] = document.stays[0]!.places
   expect(places.hours!.has(mill!.id)).toBe(false)
   expect(places.answerOf(mill!)).toMatchObject({ ok: false })
@@ -80,6 +81,6 @@ it('a text that cannot be read is one place without hours, and says why', async 
   expect(await places.tryText('Sa 08:00-99:00')).toMatchObject({ ok: false })
   // What was kept by somebody else is no reason to fail.
   localStorage.setItem('dry-count:hours', '{"a":')
-  setActivePinia(createPinia())
+  freshStores()
   expect(opened().places.hours).toBeNull()
 })

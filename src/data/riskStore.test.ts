@@ -1,4 +1,3 @@
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { heldClient } from '../../tests/support/heldClient'
@@ -7,6 +6,8 @@ import { vanDemo } from '../../scripts/demo/van'
 import { useRiskStore } from './riskStore'
 import { useWorkspaceStore } from './workspaceStore'
 import { switchHabitIn } from '../../tests/support/inDocument'
+import { patiently } from '../../tests/support/patiently'
+import { freshStores } from '../../tests/support/freshStores'
 
 let held = heldClient()
 vi.mock('@/workers', async (original) => ({
@@ -21,7 +22,7 @@ beforeEach(async () => {
   // There before it is asked for, so that only the trips are waited for.
   await import('@/workers')
   held = heldClient()
-  setActivePinia(createPinia())
+  freshStores()
   vi.stubGlobal('navigator', { hardwareConcurrency: 2 })
 })
 
@@ -37,7 +38,7 @@ describe('the risk of the current stay', () => {
     expect(risk.risk!.trials).toBe(500)
     for (let wave = 0; wave < 4; wave++) await go()
     expect([risk.state, risk.risk!.trials]).toEqual(['done', 10_000])
-    await vi.waitFor(() => expect(risk.story?.days).toBe(risk.risk!.planOn.days))
+    await patiently(() => expect(risk.story?.days).toBe(risk.risk!.planOn.days))
   })
 
   it('edits made before the first answer wait, and only the newest of them is run', async () => {

@@ -1,4 +1,3 @@
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { FIRST_ASKS, cardCase, cardOf, runFor, split, stepAt, subjectsOf } from '@/core/cards'
@@ -6,6 +5,7 @@ import { caseOf, compile } from '@/core/model'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useWalkStore } from './walkStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { freshStores } from '../../tests/support/freshStores'
 
 const kept = new Map<string, string>()
 beforeEach(() => {
@@ -23,7 +23,7 @@ beforeEach(() => {
   Object.assign(globalThis, {
     window: { localStorage: storage, addEventListener: () => undefined, dispatchEvent: () => true },
   })
-  setActivePinia(createPinia())
+  freshStores()
 })
 
 function parts() {
@@ -43,7 +43,7 @@ it('a walk outlives the page: step, clock, what the panel showed; put away it is
   first.act({ do: 'next', at: 2000 })
   first.act({ do: 'start-timer', at: 3000, seconds: 60 })
   first.readBefore('black', 2)
-  setActivePinia(createPinia())
+  freshStores()
   const again = useWalkStore()
   expect(again.current).toEqual(first.current)
   expect(again.current).toMatchObject({
@@ -53,7 +53,7 @@ it('a walk outlives the page: step, clock, what the panel showed; put away it is
   })
   expect(stepAt(again.current!.walk)!.id).toBe('open.toilet')
   again.discard()
-  setActivePinia(createPinia())
+  freshStores()
   expect(useWalkStore().current).toBeNull()
 })
 
@@ -64,7 +64,7 @@ it('the demo’s walk is not the owner’s, and what cannot be read is no walk',
   expect(key).toBe(`dry-count:walk:${useWorkspaceStore().space}`)
   for (const broken of ['{', '{}', '{"walk":{"cards":[]}}', 'null']) {
     kept.set(key!, broken)
-    setActivePinia(createPinia())
+    freshStores()
     expect(useWalkStore().current).toBeNull()
   }
 })

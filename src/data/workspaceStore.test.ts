@@ -1,4 +1,3 @@
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { setLevel } from '@/document/edits'
 import { found } from '@/core/model'
@@ -9,6 +8,7 @@ import type { DocumentStore, Edit, StoreEvent } from './storage/documentStore'
 import { useWorkspaceStore } from './workspaceStore'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { switchHabitIn } from '../../tests/support/inDocument'
+import { freshStores } from '../../tests/support/freshStores'
 
 const renamed: Edit = {
   label: 'rig',
@@ -51,7 +51,7 @@ describe('the workspace', () => {
   let test: ReturnType<typeof testStore>
   let opened: DocumentStore
   beforeEach(async () => {
-    setActivePinia(createPinia())
+    freshStores()
     workspace = useWorkspaceStore()
     test = testStore()
     opened = test.store
@@ -242,7 +242,7 @@ describe('the workspace', () => {
   })
 
   it('writes what ships without the rules; the first edit after it fetches them, and holds what is kept to them too', async () => {
-    setActivePinia(createPinia())
+    freshStores()
     const loads: (boolean | undefined)[] = []
     const openOn = async (store: DocumentStore) => {
       const load = async (unchecked?: boolean) => {
@@ -272,7 +272,7 @@ describe('the workspace', () => {
     expect(levelOf(workspace)).toBe(trailerDemo().stays[0]!.levels[1]!.level.value)
     expect(useNoticeStore().shown.map(({ notice }) => notice.kind)).toEqual(['dropped'])
     // What another time kept is read before anything is written: what is damaged is not written over.
-    setActivePinia(createPinia())
+    freshStores()
     const damaged = trailerDemo()
     damaged.rigs[0]!.name = ''
     const theirs = openMemoryStore('', damaged)

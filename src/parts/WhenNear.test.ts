@@ -1,9 +1,9 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
-import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import WhenNear from './WhenNear.vue'
+import { freshStores } from '../../tests/support/freshStores'
 
 /** What the browser tells of a place on the screen. */
 let tell: (isIntersecting: boolean) => void
@@ -17,7 +17,7 @@ class Watched {
 beforeEach(() => {
   vi.useFakeTimers()
   vi.stubGlobal('IntersectionObserver', Watched)
-  setActivePinia(createPinia())
+  freshStores()
 })
 afterEach(() => {
   vi.useRealTimers()

@@ -110,12 +110,17 @@ describe('data that cannot be lost', () => {
     expect(await notice.count()).toBe(0)
     await page.reload()
     await notice.waitFor()
+    await page.evaluate(() => void (document.title = 'the page of the older version'))
     await page.getByRole('button', { name: 'Use it now' }).click()
+    // It is there when the page has come anew: going elsewhere before that would be crossed by its coming.
     await expect
       .poll(() =>
-        page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting === null),
+        page.evaluate(async () => [
+          document.readyState === 'complete' && document.title !== 'the page of the older version',
+          (await navigator.serviceWorker.getRegistration())?.waiting === null,
+        ]),
       )
-      .toBe(true)
+      .toEqual([true, true])
 
     // Typed addresses, charts, the guide and cards too.
     const typed = async () => {

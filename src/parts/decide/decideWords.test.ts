@@ -1,5 +1,4 @@
 // @vitest-environment happy-dom
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
 import type { DecideBy, DecideWay } from '@/core/decide'
 import { UNIT_SYSTEMS } from '@/core/quantities'
@@ -11,10 +10,12 @@ import { ridgePlaces } from '../../../scripts/demo/ridge'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { useDecideWords } from './useDecideWords'
+import { patiently } from '../../../tests/support/patiently'
+import { freshStores } from '../../../tests/support/freshStores'
 
 beforeEach(() => {
   localStorage.clear()
-  setActivePinia(createPinia())
+  freshStores()
 })
 
 const [mill, , spring] = ridgePlaces()
@@ -44,7 +45,7 @@ async function said(answer: DecideBy, runs: ReturnType<typeof runOf>[] = []) {
   useSettingsStore().units = { ...UNIT_SYSTEMS.metric }
   const places = usePlacesStore()
   places.follow()
-  await vi.waitFor(() => expect(places.hours).not.toBeNull())
+  await patiently(() => expect(places.hours).not.toBeNull())
   vi.spyOn(useDecideStore(), 'pressing', 'get').mockReturnValue([answer])
   return useDecideWords().pressing.value[0]!
 }

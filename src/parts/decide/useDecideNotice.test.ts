@@ -1,5 +1,4 @@
 // @vitest-environment happy-dom
-import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, ref } from 'vue'
 import type { DecideBy } from '@/core/decide'
@@ -9,6 +8,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { heldClient } from '../../../tests/support/heldClient'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { useDecideNotice } from './useDecideNotice'
+import { freshStores } from '../../../tests/support/freshStores'
 
 const told: string[] = []
 let permission = 'granted'
@@ -56,7 +56,7 @@ beforeEach(async () => {
   pressing.value = []
   scope = effectScope()
   vi.stubGlobal('Notification', FakeNotification)
-  setActivePinia(createPinia())
+  freshStores()
 })
 afterEach(() => {
   scope.stop()

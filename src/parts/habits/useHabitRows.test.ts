@@ -1,6 +1,5 @@
 // @vitest-environment happy-dom
 import { mount } from '@vue/test-utils'
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 import { daysPerBother } from '@/core/habits'
@@ -11,6 +10,8 @@ import { heldClient } from '../../../tests/support/heldClient'
 import { switchHabitIn } from '../../../tests/support/inDocument'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { isWorthAWord, useHabitRows, type HabitOrder } from './useHabitRows'
+import { patiently } from '../../../tests/support/patiently'
+import { freshStores } from '../../../tests/support/freshStores'
 
 const STAY = 'harrow-ridge'
 
@@ -22,7 +23,7 @@ vi.mock('@/workers', async (original) => ({
 beforeEach(async () => {
   await import('@/workers')
   held = heldClient()
-  setActivePinia(createPinia())
+  freshStores()
 })
 
 /** The demo's habits on a screen; what is asked of the workers waits until it is let go. */
@@ -40,10 +41,10 @@ function listed(by: HabitOrder) {
   )
   const order = () => rows!.value.map(({ habit }) => habit.id)
   const answered = async (is: () => boolean) => {
-    await vi.waitFor(async () => {
+    await patiently(async () => {
       await held.go()
       expect(is()).toBe(true)
-    }, 10_000)
+    })
   }
   return {
     workspace,

@@ -1,5 +1,4 @@
 // @vitest-environment happy-dom
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { caseOf, compile, type Run, type StayCase } from '@/core/model'
@@ -10,8 +9,9 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { useRunWords } from './useRunWords'
+import { freshStores } from '../../../tests/support/freshStores'
 
-beforeEach(() => setActivePinia(createPinia()))
+beforeEach(() => freshStores())
 
 /** The words for runs of the trailer's stay, metric. */
 function words(runs: Run[]) {
