@@ -1,8 +1,8 @@
 import { ledger } from '@/core/count'
 import { flushKept, flushRatios } from '@/core/habits'
 import { caseOf, compile, type Document, type Id } from '@/core/model'
-import { allowedOf, reach, type Reach, type ReachOptions } from '@/core/reach'
-import { playTrips, tripLuck } from '@/core/risk'
+import { allowedOf, fixedTrips, reach, type Reach, type ReachOptions } from '@/core/reach'
+import { playTrips, riskTables, tripLuck } from '@/core/risk'
 import { samplerFor } from './spreads'
 import { withHabitsIn } from './inDocument'
 
@@ -36,7 +36,9 @@ export function everySet(document: Document, { untilDays, trips, without = [], k
     return Math.min(...ratios.map(({ least }) => least ?? Infinity))
   }
   const floor = Math.min(kept ?? flushKept(document.crews[0]!), leastLiquid([]))
-  const streams = tripLuck(1, 0, trips)
+  const own = { seed: 1, trips, horizonDays: horizon, tables: riskTables() }
+  const { numbers } = fixedTrips(caseOf(document, stay.id), own)
+  const streams = numbers.map((number) => tripLuck(1, number, number + 1)[0]!)
   return sets
     .filter((set) => floor === 0 || leastLiquid(set) >= floor - 1e-9)
     .map((set) => {

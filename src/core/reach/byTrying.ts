@@ -3,6 +3,7 @@ import { areRivals, flushKept, flushRatios, withHabits } from '../habits'
 import { compile, type Habit, type StayCase } from '../model'
 import { riskTables } from '../risk'
 import { choosable } from './choosable'
+import { fixedTrips } from './fixedTrips'
 import { allowedOf } from './floor'
 import { STEP_DAYS, type Goal } from './goal'
 import { playerOf } from './player'
@@ -38,7 +39,7 @@ export function* byTrying(stayCase: StayCase, options: ReachOptions): Generator<
   const goal = goalAmong(trying, habits, curve)
   yield { curve: [...curve], goal }
   const most = curve.reduce((longest, set) => (set.days > longest.days ? set : longest))
-  const stopper = trying.play.stopper(most.habits, trying.trips)
+  const stopper = trying.play.stopper(most.habits)
   return { goal, curve, most, stopper, left: [], heldBack: [], isTried: true }
 }
 
@@ -52,7 +53,8 @@ function tryingOf(stayCase: StayCase, options: ReachOptions) {
   const { stay, crew } = stayCase
   const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays + BEYOND_DAYS))
   const allowed = allowedOf(stay.confidence.value, trips)
-  const play = playerOf(stayCase, horizonDays, seed, tables)
+  const fixed = fixedTrips(stayCase, { seed, trips, horizonDays, tables })
+  const play = playerOf(stayCase, horizonDays, fixed, tables)
   const idsOf = (set: readonly Habit[]) => set.map(({ id }) => id).sort()
   const leastOf = (set: readonly Habit[]) => {
     const model = compile(withHabits(stayCase, idsOf(set)), { horizonDays })
@@ -62,13 +64,12 @@ function tryingOf(stayCase: StayCase, options: ReachOptions) {
   const floor = underFloor ? 0 : Math.min(flushKept(crew), leastOf([]))
   return {
     play,
-    trips,
     untilDays,
     confidence: stay.confidence.value,
     judge: (set: readonly Habit[]): HabitSet => ({
       habits: idsOf(set),
       bother: set.reduce((sum, { bother }) => sum + bother.value, 0),
-      ...play.quantile(idsOf(set), trips, allowed),
+      ...play.quantile(idsOf(set), allowed),
     }),
     keepsFloor: (set: readonly Habit[]) => leastOf(set) >= floor - 1e-9,
   }

@@ -1,5 +1,6 @@
 export { MOST_COMBOS } from './components'
 export { allowedOf } from './floor'
+export { fixedTrips } from './fixedTrips'
 export type { Goal } from './goal'
 export { HOLDS, SAMPLE } from './answer'
 export type { HabitSet, HeldBack, Hold, Reach, ReachOptions, ReachSoFar } from './answer'

@@ -2,19 +2,22 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { caseOf, compile, type Document, type Id } from '../model'
 import { owned } from '../quantities'
-import { chanceToLast, playTrips, tripLuck } from '../risk'
+import { chanceToLast, playTrips, quantileSorted, riskTables, TRIALS, tripLuck } from '../risk'
 import { everySet, searchWhole } from '../../../tests/support/everySet'
 import { expectFinderIsBest, finderArb } from '../../../tests/support/finder'
 import { samplerFor } from '../../../tests/support/spreads'
 import { habit } from '../../../tests/support/build'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { trailerDemo } from '../../../scripts/demo/trailer'
+import { vanDemo } from '../../../scripts/demo/van'
 import { componentsOf, hingesOf } from './components'
-import { reach, type ReachOptions } from './index'
+import { fixedTrips, reach, type ReachOptions } from './index'
 import { withHabitsIn } from '../../../tests/support/inDocument'
 import { isThorough, often } from '../../../tests/support/thorough'
 
 const TRIPS = 120
+/** As the screens have it. */
+const SEED = 20_270
 const UNTIL = 8
 const HORIZON = UNTIL + 1
 const TEN = [
@@ -153,6 +156,32 @@ describe('the least bother that reaches the nights', () => {
     cassette.rigs[0]!.outlets = []
     expect(searched(cassette).heldBack).toEqual([])
   }, 120_000)
+
+  it.each([
+    ['trailer', trailerDemo(), 4],
+    ['van', vanDemo(), 2],
+  ])(
+    'says of no habit what ten thousand trips say, and of every set nearly so: %s',
+    (_, document, untilDays) => {
+      const stay = document.stays[0]!
+      stay.runs = []
+      const tables = riskTables()
+      const options = { seed: SEED, untilDays, horizonDays: untilDays + 1, tables }
+      const { numbers } = fixedTrips(caseOf(document, stay.id), { ...options, trips: 500 })
+      expect(new Set(numbers).size).toBe(500)
+      expect(numbers).toEqual(numbers.toSorted((a, b) => a - b))
+      expect([numbers[0]! >= 0, numbers.at(-1)! < TRIALS]).toEqual([true, true])
+      const planOn = (habits: readonly Id[]) => {
+        const sampler = samplerFor(withHabitsIn(document, stay.id, habits), stay.id, untilDays + 1)
+        return quantileSorted(playTrips(sampler, tables.luck(SEED, 0, TRIALS)).days.sort(), 0.1)
+      }
+      const { curve } = searchWhole(document, stay.id, { ...options, trips: 500 })
+      expect(Math.abs(curve[0]!.days - planOn([]))).toBeLessThan(0.02)
+      for (const { habits, days, isBeyond } of curve)
+        if (!isBeyond) expect(Math.abs(days - planOn(habits))).toBeLessThan(0.2)
+    },
+    120_000,
+  )
 
   it('never rations: no set touches drinking or the washing of hands', () => {
     const document = trailerDemo()

@@ -15,6 +15,7 @@ import {
 import { byTrying } from './byTrying'
 import { choosable } from './choosable'
 import { componentsOf, hingesOf } from './components'
+import { fixedTrips } from './fixedTrips'
 import { contextOf, holdsBackOf, type Keeps } from './floor'
 import { STEP_DAYS, goalOf, type Goal } from './goal'
 import { leastBother, type FoundSet, type SearchContext } from './leastBother'
@@ -54,7 +55,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
     goal,
     curve,
     most,
-    stopper: ground.play.stopper(most.habits, ground.table.trips),
+    stopper: ground.play.stopper(most.habits),
     left: search.left,
     heldBack: [],
     isTried: false,
@@ -72,8 +73,9 @@ function groundOf(stayCase: StayCase, options: ReachOptions) {
   const { seed, untilDays, trips = SAMPLE, tables = riskTables() } = options
   const { stay } = stayCase
   const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(untilDays + BEYOND_DAYS))
-  const table = tripTable(stayCase, { seed, trips, horizonDays, tables })
-  const play = playerOf(stayCase, horizonDays, seed, tables)
+  const fixed = fixedTrips(stayCase, { seed, trips, horizonDays, tables })
+  const table = tripTable(stayCase, { fixed, horizonDays, tables })
+  const play = playerOf(stayCase, horizonDays, fixed, tables)
   return { stayCase, stay, untilDays, horizonDays, table, play }
 }
 export type Ground = ReturnType<typeof groundOf>
@@ -91,7 +93,7 @@ function searchOn(ground: Ground, { without, keeps }: Held) {
   const { context } = branches[0]!
   const judge = ({ habits: chosen, bother }: FoundSet): HabitSet => {
     const ids = [...new Set(chosen.map(({ id }) => id))].sort()
-    return { habits: ids, bother, ...play.quantile(ids, table.trips, context.allowed) }
+    return { habits: ids, bother, ...play.quantile(ids, context.allowed) }
   }
   const best = (days: Days, over: number, cap: number): HabitSet | null => {
     let found: FoundSet | null = null

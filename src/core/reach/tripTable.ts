@@ -10,8 +10,9 @@ import {
   type StayCase,
   type ActivityIndex,
 } from '../model'
-import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Luck } from '../risk'
+import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Luck, type Watch } from '../risk'
 import type { Amount, Days } from '../quantities'
+import { luckOf, type FixedTrips } from './fixedTrips'
 
 /** What fell in each trip of one activity: added up from the start, trip × (parts + 1) + part. */
 export interface Drawn {
@@ -39,15 +40,14 @@ export interface TripTable {
 }
 
 export interface TableOptions {
-  seed: number
-  trips: number
+  fixed: FixedTrips
   horizonDays: Days
   tables: RiskTables
 }
 
 export function tripTable(stayCase: StayCase, options: TableOptions): TripTable {
-  const { seed, trips, horizonDays, tables } = options
-  const streams = tables.luck(seed, 0, trips)
+  const { fixed, horizonDays, tables } = options
+  const own: OwnTrips = { streams: luckOf(fixed, tables), numbers: fixed.numbers }
   const compileWith = (habits: readonly Id[]) => compile(withHabits(stayCase, habits), { horizonDays })
   const model = compileWith([])
   const compiled = new Map<string, { model: Model; chances: Chances }>()
@@ -62,18 +62,18 @@ export function tripTable(stayCase: StayCase, options: TableOptions): TripTable 
   const limited = [...bare.signs.keys()].filter((c) => bare.signs[c] !== 0)
   const drawn = new Map<string, Drawn>()
   return {
-    trips,
+    trips: fixed.numbers.length,
     model,
     horizonDays,
     limited,
-    room: roomOf(bare, streams, limited),
+    room: roomOf(bare, own, limited),
     compileWith,
     drawnOf(activity, habits) {
       const set = [...habits].sort().join()
       const key = `${activity} ${set}`
       const known = drawn.get(key)
       if (known) return known
-      const all = drawOne(samplerWith(habits, activity), streams, activity)
+      const all = drawOne(samplerWith(habits, activity), own, activity)
       drawn.set(key, all)
       return all
     },
@@ -87,22 +87,27 @@ export function rateHabits(habits: readonly Habit[], activity: Id): Id[] {
     .map(({ id }) => id)
 }
 
-function roomOf(sampler: Sampler, streams: readonly Luck[], limited: readonly number[]): Float64Array {
+/** Fixed trips with their luck. */
+interface OwnTrips {
+  streams: readonly Luck[]
+  numbers: readonly number[]
+}
+
+function roomOf(sampler: Sampler, { streams, numbers }: OwnTrips, limited: readonly number[]): Float64Array {
   const room = new Float64Array(streams.length * limited.length)
-  playTrips(sampler, streams, null, {
-    start: ({ off, limit, size }, first) => {
-      for (let j = 0; j < size; j++)
-        limited.forEach((c, k) => {
-          const start = sampler.accounts.starts[c]! + off[c * BATCH + j]!
-          room[(first + j) * limited.length + k] = sampler.signs[c]! * (limit[c * BATCH + j]! - start)
-        })
-    },
-  })
+  const start: Watch['start'] = ({ off, limit, size }, first) => {
+    for (let j = 0; j < size; j++)
+      limited.forEach((c, k) => {
+        const start = sampler.accounts.starts[c]! + off[c * BATCH + j]!
+        room[(first + j) * limited.length + k] = sampler.signs[c]! * (limit[c * BATCH + j]! - start)
+      })
+  }
+  playTrips(sampler, streams, null, { start }, numbers)
   return room
 }
 
 /** One activity's luck in every trip; where nothing is drawn, its means. */
-function drawOne(sampler: Sampler, streams: readonly Luck[], activity: ActivityIndex): Drawn {
+function drawOne(sampler: Sampler, { streams, numbers }: OwnTrips, activity: ActivityIndex): Drawn {
   const { count } = sampler.model.grid
   const width = count + 1
   const drawn = {
@@ -119,14 +124,14 @@ function drawOne(sampler: Sampler, streams: readonly Luck[], activity: ActivityI
         add(drawn.uses, t, i, mean)
         add(drawn.sums, t, i, mean)
       }
-  else
-    playTrips(sampler, streams, null, {
-      drawn: ({ uses, sums, size }, _, part, first) => {
-        for (let j = 0; j < size; j++) {
-          add(drawn.uses, first + j, part, uses[j]!)
-          add(drawn.sums, first + j, part, sums[j]!)
-        }
-      },
-    })
+  else {
+    const take: Watch['drawn'] = ({ uses, sums, size }, _, part, first) => {
+      for (let j = 0; j < size; j++) {
+        add(drawn.uses, first + j, part, uses[j]!)
+        add(drawn.sums, first + j, part, sums[j]!)
+      }
+    }
+    playTrips(sampler, streams, null, { drawn: take }, numbers)
+  }
   return drawn
 }

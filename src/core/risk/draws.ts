@@ -21,8 +21,11 @@ const ROW = BATCH
  * (common random numbers): once a trip, then each day, then each part.
  */
 
-/** The crews' levels, the capacities, the starting levels. @param first number of the batch's first trip */
-export function drawTrips(sampler: Sampler, batch: Batch, first: number): void {
+/**
+ * The crews' levels, the capacities, the starting levels.
+ * @param numbers the number of the batch's first trip, or the number of each
+ */
+export function drawTrips(sampler: Sampler, batch: Batch, numbers: number | readonly number[]): void {
   const { model, accounts, normal, levels, containers, wordsPerTrip } = sampler
   const { words, own, capacity, limit, off, size } = batch
   drawWords(batch, wordsPerTrip)
@@ -44,7 +47,7 @@ export function drawTrips(sampler: Sampler, batch: Batch, first: number): void {
     }
     word += 1 + starts.length
   }
-  if (sampler.chances.draws) takeRows(sampler, batch, first, sampler.chances.draws)
+  if (sampler.chances.draws) takeRows(sampler, batch, numbers, sampler.chances.draws)
   for (const { container, liquid, solids } of accounts.flush) {
     off.copyWithin(liquid * ROW, container * ROW, (container + 1) * ROW)
     off.fill(0, solids * ROW, (solids + 1) * ROW)
@@ -58,13 +61,14 @@ export function drawTrips(sampler: Sampler, batch: Batch, first: number): void {
 function takeRows(
   { model, containers }: Sampler,
   { own, capacity, limit, off, size }: Batch,
-  first: number,
+  numbers: number | readonly number[],
   { rows, columns, values }: JointDraws,
 ): void {
   const activities = model.activities.length
   const ofContainers = 2 * activities
   for (let j = 0; j < size; j++) {
-    const row = ((first + j) % rows) * columns
+    const number = typeof numbers === 'number' ? numbers + j : numbers[j]!
+    const row = (number % rows) * columns
     for (let a = 0; a < activities; a++) own[a * ROW + j] = values[row + a]! * values[row + activities + a]!
     for (let c = 0; c < containers.length; c++) {
       const { limit: given, side, start } = model.containers[c]!

@@ -28,7 +28,7 @@ export interface TripEnds {
 
 /**
  * Plays trips, each on its own stream.
- * @param from the number of the first of them
+ * @param from the number of the first of them, or the number of each
  * @param bands takes the levels of its parts; without it and a watch, trips end when they stop
  */
 export function playTrips(
@@ -36,13 +36,13 @@ export function playTrips(
   streams: readonly Luck[],
   bands: Bands | null = null,
   watch: Watch | null = null,
-  from = 0,
+  from: number | readonly number[] = 0,
 ): TripEnds {
   const batch = newBatch(sampler)
   const ends = { days: new Float64Array(streams.length), stopper: new Int32Array(streams.length) }
   for (let first = 0; first < streams.length; first += BATCH) {
     restart(batch, sampler, streams.slice(first, first + BATCH))
-    drawTrips(sampler, batch, from + first)
+    drawTrips(sampler, batch, typeof from === 'number' ? from + first : from.slice(first, first + BATCH))
     playBatch(sampler, batch, bands, watch, first)
     ends.days.set(batch.days.subarray(0, batch.size), first)
     ends.stopper.set(batch.stopper.subarray(0, batch.size), first)
