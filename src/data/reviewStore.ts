@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, reactive } from 'vue'
+import { computed, shallowReactive } from 'vue'
 import type { Review } from '@/core/review'
 import type { LogEntry } from '@/core/log'
 import { caseOf, type Id, type Stay } from '@/core/model'
@@ -10,14 +10,20 @@ import { useLogStore } from './logStore'
 import { SEED } from './seed'
 import { useWorkspaceStore } from './workspaceStore'
 
+/** A review, and all that it was reckoned from. */
+interface Known {
+  from: readonly unknown[]
+  review: Review
+}
+
 /** What stays came to: reckoned when somebody looks, kept until the stay, its log or the clock says otherwise. */
 export const useReviewStore = defineStore('review', () => {
   const workspace = useWorkspaceStore()
   const clock = useClockStore()
   const log = useLogStore()
   const jobs = useJobStore()
-  const known = reactive(new Map<Id, { of: string; review: Review }>())
-  const failed = reactive(new Set<Id>())
+  const known = shallowReactive(new Map<Id, Known>())
+  const failed = shallowReactive(new Set<Id>())
 
   /** Stays that have begun, newest first. */
   const begun = computed((): Stay[] =>
@@ -37,18 +43,21 @@ export const useReviewStore = defineStore('review', () => {
       const own = ofStay(id)
       const end = endOf(stay, own)
       const at = end < clock.now ? end : clock.now
-      const last = own.at(-1)
-      const of = `${at} ${own.length} ${last?.id ?? ''} ${last?.revision ?? 0} ${JSON.stringify(stayCase).length}`
-      if (known.get(id)?.of === of) return known.get(id)!.review
       const earlier = document.stays
         .filter(
           (one) => one.id !== id && one.rig === stay.rig && one.crew === stay.crew && one.start < stay.start,
         )
         .map((one) => ({ stayCase: caseOf(document, one.id), log: ofStay(one.id) }))
         .filter((one) => one.log.length > 0)
+      const { rig, crew, habits } = stayCase
+      const stays = [stay, ...earlier.map((one) => one.stayCase.stay)]
+      const logs = [own, ...earlier.map(({ log }) => log)].map(revisionsOf)
+      const from = [at, rig, crew, habits, ...stays, ...logs]
+      const before = known.get(id)
+      if (before && isSame(before.from, from)) return before.review
       const request = { log: own, at, earlier, seed: SEED }
       const review = await jobs.run('advice', 'review', jobs.subjectOf(stayCase), request)
-      known.set(id, { of, review })
+      known.set(id, { from, review })
       failed.delete(id)
       return review
     } catch {
@@ -65,3 +74,9 @@ export const useReviewStore = defineStore('review', () => {
     hasFailed: (id: Id) => failed.has(id),
   }
 })
+
+/** Another one after any entry was added, amended or removed. */
+const revisionsOf = (log: readonly LogEntry[]) => log.map(({ id, revision }) => `${id} ${revision}`).join()
+
+const isSame = (a: readonly unknown[], b: readonly unknown[]) =>
+  a.length === b.length && a.every((one, k) => one === b[k])
