@@ -79,7 +79,7 @@ export const useChoreStore = defineStore('chores', () => {
   /** Due, and not put off. */
   const due = computed(() => states.value.filter(({ isDue, snoozed }) => isDue && snoozed === null))
   const stock = computed(() =>
-    rig.value && forecast.crew ? stocks(rig.value, forecast.crew, ofRig.value) : [],
+    rig.value && forecast.crew && entries.value ? stocks(rig.value, forecast.crew, ofRig.value) : [],
   )
 
   /** Done now: in the log and off the list, one step of undo. */

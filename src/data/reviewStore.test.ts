@@ -1,19 +1,14 @@
 import { beforeEach, expect, it, vi } from 'vitest'
-import { trailerDemo } from '../../scripts/demo/trailer'
-import { trailerLog } from '../../scripts/demo/trailerLog'
 import { freshStores } from '../../tests/support/freshStores'
 import { heldClient } from '../../tests/support/heldClient'
+import { openedDemo } from '../../tests/support/openedDemo'
 import { patiently } from '../../tests/support/patiently'
 import type { LogEntry } from '@/core/log'
 import { caseOf } from '@/core/model'
 import { reviewOf } from '@/core/review'
 import { learnStay } from '@/core/underway'
-import { useClockStore } from './clockStore'
-import { useLogStore } from './logStore'
 import { useReviewStore } from './reviewStore'
 import { SEED } from './seed'
-import { openMemoryStore } from './storage/memoryStore'
-import { useWorkspaceStore } from './workspaceStore'
 
 const STAY = 'harrow-ridge'
 let held = heldClient()
@@ -27,24 +22,12 @@ beforeEach(() => {
 })
 
 async function open() {
-  const [workspace, clock, logs, reviews] = [
-    useWorkspaceStore(),
-    useClockStore(),
-    useLogStore(),
-    useReviewStore(),
-  ]
-  workspace.space = 'demo'
-  clock.follow('demo')
-  clock.backToStart()
-  await workspace.open(
-    () => openMemoryStore('', trailerDemo(), trailerLog()),
-    'kept',
-    () => 0,
-  )
-  await patiently(() => expect(logs.isLoaded).toBe(true))
+  const { workspace, clock, logs } = await openedDemo(held)
+  const reviews = useReviewStore()
+  const times = () => held.asked.filter(({ job }) => job === 'review').length
   /** Asked, and answered where a worker is asked at all. @returns how often one was */
   const asked = async () => {
-    const before = held.asked.length
+    const before = times()
     const answer = reviews.ask(STAY)
     let isThere = false
     void answer.then(() => (isThere = true))
@@ -52,7 +35,7 @@ async function open() {
       await held.go()
       expect(isThere).toBe(true)
     })
-    return held.asked.length - before
+    return times() - before
   }
   return { workspace, clock, logs, reviews, asked }
 }

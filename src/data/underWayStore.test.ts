@@ -1,19 +1,14 @@
 import { beforeEach, expect, it, onTestFinished, vi } from 'vitest'
 import { watch } from 'vue'
-import { trailerDemo } from '../../scripts/demo/trailer'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 import { heldClient } from '../../tests/support/heldClient'
+import { openedDemo } from '../../tests/support/openedDemo'
 import { count } from '@/core/count'
 import { compile } from '@/core/model'
 import { learnStay } from '@/core/underway'
-import { useClockStore } from './clockStore'
-import { useForecastStore } from './forecastStore'
-import { useLogStore } from './logStore'
 import { useRiskStore } from './riskStore'
 import { SEED } from './seed'
-import { openMemoryStore } from './storage/memoryStore'
 import { useUnderWayStore } from './underWayStore'
-import { useWorkspaceStore } from './workspaceStore'
 import { patiently } from '../../tests/support/patiently'
 import { freshStores } from '../../tests/support/freshStores'
 
@@ -30,27 +25,7 @@ beforeEach(async () => {
   freshStores()
 })
 
-async function open(at = '2027-09-14T15:20') {
-  const [workspace, clock, logs] = [useWorkspaceStore(), useClockStore(), useLogStore()]
-  workspace.space = 'demo'
-  clock.follow('demo')
-  clock.backToStart()
-  clock.move((Date.parse(`${at}Z`) - Date.parse(`${clock.now}Z`)) / 86_400_000)
-  const [underWay, forecast] = [useUnderWayStore(), useForecastStore()]
-  await workspace.open(
-    () => openMemoryStore('', trailerDemo(), trailerLog()),
-    'kept',
-    () => 0,
-  )
-  await patiently(() => expect(logs.isLoaded).toBe(true))
-  /** Lets the worker answer what it is asked, until what it taught is what is counted. */
-  const learn = () =>
-    patiently(async () => {
-      await held.go()
-      expect([underWay.isReady, underWay.learned]).toEqual([true, expect.anything()])
-    })
-  return { workspace, clock, logs, underWay, forecast, learn }
-}
+const open = (at?: string) => openedDemo(held, at)
 const levelOf = (stayCase: ReturnType<typeof useUnderWayStore>['stayCase'], id: string) =>
   stayCase!.now!.levels.find(({ container }) => container === id)!.level
 
