@@ -37,7 +37,7 @@ describe('a day lived by touch', () => {
     await expect.poll(() => since(page)).not.toBe(before.since)
     await page
       .getByTestId('since')
-      .getByText(/shower: .* more than expected/)
+      .getByText(/shower .* more than expected/)
       .waitFor()
 
     // The panel, in one gesture.

@@ -12,6 +12,8 @@ const LEAST = 0.05
 /** A day this much warmer than the usual one, °C, is a warm day. */
 const WARMER = 3
 const NAMED = 2
+/** Days between two counts: rounded, while a count itself is cut. */
+const apart = (days: number) => formatSigned(Math.abs(days)).replace('+', '')
 
 /** What moved the count since yesterday, in a line and one by one; null while it is not known. */
 export function useSinceWords() {
@@ -40,7 +42,7 @@ export function useSinceWords() {
     if (!since || !stay) return null
     const isFirst = dayAndPartOf(stay.start, since.at).day === 0 || since.elapsed < 1
     const words = isFirst ? t.since.sinceStart : t.since
-    const size = formatDays(Math.abs(since.change))
+    const size = apart(since.change)
     const isSame = Math.abs(since.change) < LEAST
     const change = isSame ? words.same : since.change < 0 ? words.less(size) : words.more(size)
     const parts = since.parts
@@ -52,8 +54,8 @@ export function useSinceWords() {
       Math.abs(since.ahead) < LEAST * 2
         ? t.since.onPlan
         : since.ahead > 0
-          ? t.since.ahead(formatDays(since.ahead))
-          : t.since.behind(formatDays(-since.ahead))
+          ? t.since.ahead(apart(since.ahead))
+          : t.since.behind(apart(since.ahead))
     return {
       change,
       why: named.join(', '),

@@ -117,8 +117,8 @@ export const since = {
   cause: {
     hot: (degrees: string) => `a warm day, ${degrees}`,
     day: 'the day as it was expected',
-    usesMore: (n: string, name: string) => `${name.toLowerCase()}: ${n} more than expected`,
-    usesLess: (n: string, name: string) => `${name.toLowerCase()}: ${n} fewer than expected`,
+    usesMore: (n: string, name: string) => `${name.toLowerCase()} ${n} more than expected`,
+    usesLess: (n: string, name: string) => `${name.toLowerCase()} ${n} fewer than expected`,
     runs: 'what was emptied or filled',
     read: 'what the panel said',
     unread: 'levels, better known',
