@@ -4,7 +4,7 @@ import { openTabs } from './tabs'
 
 afterEach(() => vi.unstubAllGlobals())
 
-it('a tab hears the others and not itself; after it closed, nothing', async () => {
+it('a tab hears the others and not itself; after it closed, nothing', () => {
   const channels = new Set<FakeChannel>()
   class FakeChannel extends EventTarget {
     name: string
