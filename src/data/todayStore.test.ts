@@ -92,6 +92,23 @@ it('of uses logged while it is being worked out only the newest is asked for; wh
   expect(showers()).toBeCloseTo(spent - 1, 9)
 })
 
+it('whoever leaves amid it finds the whole answer on coming back', async () => {
+  const { today, looks, answered } = await open()
+  const timer = looks()
+  await answered(() => today.isCurrent)
+  timer.unmount()
+  // Longer than the screen would have waited.
+  await new Promise((resolve) => setTimeout(resolve, 1_100))
+  expect([times('budget'), times('next'), today.next]).toEqual([1, 0, null])
+  looks()
+  await answered(() => times('budget') === 2 && today.next !== null && today.since !== null)
+  // Once more looked at, it is there: nothing is worked out again.
+  looks()
+  await new Promise((resolve) => setTimeout(resolve, 1_100))
+  await held.go()
+  expect([times('budget'), times('next'), times('since')]).toEqual([2, 1, 1])
+})
+
 it('where it cannot be worked out nothing is shown; another stay’s answer is never shown either', async () => {
   const { today, looks, answered, logs, workspace } = await open()
   looks()

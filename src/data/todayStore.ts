@@ -46,6 +46,8 @@ export const useTodayStore = defineStore('today', () => {
   let answered = 0
   let isAsking = false
   let isBehind = false
+  /** Of which revision the rest is known, or is being worked out. */
+  let restOf = -1
 
   const uses = computed((): LogEntry[] =>
     underWay.phase === 'under-way' ? log.entries.filter(({ kind }) => kind === 'use') : [],
@@ -104,7 +106,8 @@ export const useTodayStore = defineStore('today', () => {
   /** What helps most, and yesterday: they take longer, and nobody looks at them while something is dragged. */
   async function askRest(): Promise<void> {
     const own = revision
-    if (!mayAsk()) return
+    if (!mayAsk() || restOf === own) return
+    restOf = own
     const { stay } = forecast.stayCase!
     const trips = { seed: SEED, trials: COMPARED }
     try {
@@ -119,7 +122,8 @@ export const useTodayStore = defineStore('today', () => {
       const moved = await jobs.run('advice', 'since', jobs.subjectOf(planCase), request)
       if (own === revision) since.value = moved
     } catch {
-      // The budget is asked anew at the next change, and so are these.
+      // Asked anew at the next change, or when somebody looks again.
+      restOf = -1
     }
   }
   /** Stays before this one that taught something of it. */
@@ -153,10 +157,10 @@ export const useTodayStore = defineStore('today', () => {
   function follow(): void {
     onMounted(() => {
       watchers.value += 1
-      if (budget.value === null || !isCurrent.value) {
-        void soon()
-        void rest()
-      }
+      // Whoever looked before may have left amid it.
+      if (budget.value === null || !isCurrent.value) void soon()
+      else if (budget.value.trials === FIRST) void confirmSoon(revision)
+      void rest()
     })
     onBeforeUnmount(() => void (watchers.value -= 1))
   }

@@ -9,6 +9,8 @@ const props = defineProps<{
   id: string
   title: string
   answer?: string | null | undefined
+  /** The answer says that a limit is passed: it is not to be read past. */
+  isBreach?: boolean
   /** Places inside that `?show=` may lead to; one that ends in - stands for all that begin with it. */
   places?: readonly string[]
 }>()
@@ -51,7 +53,8 @@ watch(
         <p
           v-if="answer"
           :id="`${id}-answer`"
-          class="mt-0.5 leading-snug text-soft wrap-anywhere"
+          class="mt-0.5 leading-snug wrap-anywhere"
+          :class="isBreach ? 'font-semibold text-oxide' : 'text-soft'"
           :data-testid="`answer-${id}`"
         >
           {{ answer }}

@@ -114,8 +114,8 @@ describe('run cards', () => {
       /Black emptied, Gray emptied/,
       /4 rounds of rinsing/,
       /50.mL of Mire-Ease/,
-      /Black: ⅔/,
-      /Black: ⅓/,
+      /Black: panel shows ⅔/,
+      /Black: panel shows ⅓/,
     ])
       await expect.poll(() => list.innerText()).toMatch(words)
     await page.getByRole('button', { name: /^Undo/ }).first().click()

@@ -2,7 +2,7 @@
 import { Search } from '@lucide/vue'
 import { computed, onMounted } from 'vue'
 import { SCHOOLS, type School } from '@/core/model'
-import { UNIT_SYSTEMS, systemOf } from '@/core/quantities'
+import { UNIT_SYSTEMS, systemOf, type Dimension } from '@/core/quantities'
 import { useChoreStore } from '@/data/choreStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -31,10 +31,13 @@ const choreAnswer = computed(() => {
 
 const units = computed(() => {
   const system = systemOf(settings.units)
-  const isWhole = Object.entries(UNIT_SYSTEMS[system]).every(
-    ([dimension, unit]) => settings.units[dimension as keyof typeof settings.units] === unit,
-  )
-  return isWhole ? t.more.systems[system] : t.more.mixed(t.more.systems[system])
+  const usual = UNIT_SYSTEMS[system]
+  const others = (Object.keys(usual) as Dimension[])
+    .filter((dimension) => settings.units[dimension] !== usual[dimension])
+    .map((dimension) => t.unitNames[settings.units[dimension]])
+  return others.length === 0
+    ? t.more.systems[system]
+    : t.more.mixed(t.more.systems[system], others.join(', '))
 })
 const own = computed(() => {
   const sides = forecast.crew?.schools.sides

@@ -60,7 +60,12 @@ function rename(name: string) {
       <FoldSection id="outlets" :title="t.outlets.title" :answer="answers.outlets">
         <RigOutlets :rig="rig" />
       </FoldSection>
-      <FoldSection id="weight" :title="t.weight.title" :answer="answers.weight">
+      <FoldSection
+        id="weight"
+        :title="t.weight.title"
+        :answer="answers.weight"
+        :is-breach="answers.isTooHeavy ?? false"
+      >
         <RigWeight v-if="forecast.crew" :rig="rig" :crew="forecast.crew" :stay="forecast.stay" />
       </FoldSection>
       <FoldSection id="gear" :title="t.gear.title" :answer="answers.gear"><RigGear :rig="rig" /></FoldSection>

@@ -6,6 +6,7 @@ import type { Crew, Rig, Stay } from '@/core/model'
 import { fromSource, owned } from '@/core/quantities'
 import { aboardByDay, aboardKg, fillOnlyTo, lifts } from '@/core/weight'
 import RigSize from './RigSize.vue'
+import { weightWhen } from './useRigAnswers'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
@@ -30,6 +31,7 @@ const now = computed(() => {
   const { model, result } = forecast
   return model && result ? aboardKg(model, result.ledger, -1) : 0
 })
+const when = computed(() => weightWhen(forecast.stayCase))
 const days = computed(() => {
   const { model, result } = forecast
   if (!model || !result) return []
@@ -103,9 +105,9 @@ function setLift(kg: number) {
         </div>
         <AppButton v-else @click="record">{{ t.weight.record }}</AppButton>
         <p class="mt-3 text-lg leading-snug font-bold" data-testid="weight-now">
-          {{ t.weight.now(mass(now)) }}
+          {{ t.weight.now(mass(now), when) }}
           <template v-if="room !== null">{{
-            now > room ? t.weight.over(mass(now - room)) : t.weight.room(mass(room))
+            now > room ? t.weight.over(mass(Math.ceil(now - room)), when) : t.weight.room(mass(room))
           }}</template>
         </p>
         <p v-for="words in roadFills" :key="words" class="mt-1" data-testid="road-fill">{{ words }}</p>

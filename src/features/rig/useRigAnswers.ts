@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { unitOf, type Container, type Rig } from '@/core/model'
+import { unitOf, type Container, type Rig, type StayCase } from '@/core/model'
 import { aboardKg } from '@/core/weight'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
@@ -27,15 +27,20 @@ export function useRigAnswers() {
       )
       .join('; ')
   }
-  function weight(rig: Rig): string {
+  /** What the water aboard may weigh, kg; null: no limit is known. */
+  const roomOf = ({ payload }: Rig) => (payload ? payload.limit.value - payload.other.value : null)
+  const aboard = computed(() => {
     const { model, result } = forecast
-    if (!model || !result) return ''
-    const now = aboardKg(model, result.ledger, -1)
-    if (!rig.payload) return t.weight.noLimit(mass(now))
-    const room = rig.payload.limit.value - rig.payload.other.value
+    return model && result ? aboardKg(model, result.ledger, -1) : null
+  })
+  function weight(rig: Rig): string {
+    const [now, room] = [aboard.value, roomOf(rig)]
+    if (now === null) return ''
+    const when = weightWhen(forecast.stayCase)
+    if (room === null) return t.weight.noLimit(mass(now), when)
     return now > room
-      ? t.weight.shortOver(mass(now), mass(now - room))
-      : t.weight.shortRoom(mass(now), mass(room))
+      ? t.weight.shortOver(mass(now), when, mass(Math.ceil(now - room)))
+      : t.weight.shortRoom(mass(now), when, mass(room))
   }
   const gear = (rig: Rig) =>
     rig.gear.length === 0 ? t.gear.noneYet : rig.gear.map((item) => t.gearNames[item]).join(', ')
@@ -48,7 +53,11 @@ export function useRigAnswers() {
       map: map(rig),
       outlets: outlets(rig),
       weight: weight(rig),
+      isTooHeavy: (aboard.value ?? 0) > (roomOf(rig) ?? Infinity),
       gear: gear(rig),
     }
   })
 }
+
+/** What a weight at the beginning of the count is the weight of. */
+export const weightWhen = (stayCase: StayCase | null) => (stayCase?.now ? t.weight.atNow : t.weight.atStart)

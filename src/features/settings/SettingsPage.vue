@@ -2,8 +2,8 @@
 import { emptyDocument } from '@/core/model'
 import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
-import { ref } from 'vue'
-import { UNITS, type Dimension } from '@/core/quantities'
+import { computed, ref } from 'vue'
+import { UNIT_SYSTEMS, UNITS, systemOf, type Dimension, type UnitSystem } from '@/core/quantities'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
 import { useClockStore } from '@/data/clockStore'
 import { useKeepingStore } from '@/data/keepingStore'
@@ -13,6 +13,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import FileMessages from '@/parts/files/FileMessages.vue'
 import FilePicker from '@/parts/files/FilePicker.vue'
 import { useFiles } from '@/parts/files/useFiles'
+import FoldSection from '@/parts/FoldSection.vue'
 import PageHead from '@/parts/PageHead.vue'
 import { useSpace } from '@/parts/space'
 import * as t from '@/texts/t'
@@ -29,6 +30,11 @@ const shower = useTimerStore()
 const { message, pending, exportFile, importFile, chooseImport } = useFiles()
 const { space, switchTo } = useSpace()
 const dimensions = Object.keys(UNITS) as Dimension[]
+const systems = (Object.keys(UNIT_SYSTEMS) as UnitSystem[]).map((value) => ({
+  value,
+  label: t.start.system[value],
+}))
+const singles = computed(() => dimensions.map((one) => t.unitNames[settings.units[one]]).join(', '))
 
 function setUnit(dimension: Dimension, unit: string) {
   settings.units = { ...settings.units, [dimension]: unit }
@@ -60,16 +66,25 @@ async function clear() {
   <PageHead :title="t.settings.title" />
   <section class="pt-4" aria-labelledby="units">
     <h2 id="units" class="text-xl font-bold">{{ t.settings.units }}</h2>
-    <div class="mt-2 grid gap-4 sm:grid-cols-2">
-      <AppChoices
-        v-for="dimension in dimensions"
-        :key="dimension"
-        :label="t.settings.dimension[dimension]"
-        :value="settings.units[dimension]"
-        :options="UNITS[dimension].map((unit) => ({ value: unit, label: t.unitNames[unit] }))"
-        @choose="setUnit(dimension, $event)"
-      />
-    </div>
+    <AppChoices
+      class="mt-2"
+      :label="t.start.systems"
+      :value="systemOf(settings.units)"
+      :options="systems"
+      @choose="settings.units = { ...UNIT_SYSTEMS[$event] }"
+    />
+    <FoldSection id="single-units" class="mt-3" :title="t.settings.single" :answer="singles">
+      <div class="grid gap-4 sm:grid-cols-2">
+        <AppChoices
+          v-for="dimension in dimensions"
+          :key="dimension"
+          :label="t.settings.dimension[dimension]"
+          :value="settings.units[dimension]"
+          :options="UNITS[dimension].map((unit) => ({ value: unit, label: t.unitNames[unit] }))"
+          @choose="setUnit(dimension, $event)"
+        />
+      </div>
+    </FoldSection>
   </section>
   <section class="pt-8" aria-labelledby="look">
     <h2 id="look" class="text-xl font-bold">{{ t.settings.look }}</h2>

@@ -56,10 +56,20 @@ const sections = computed(() => [
       <FoldSection id="weather" :title="t.weather.title" :answer="answers.weather">
         <StayWeather :stay="forecast.stay" :crew="forecast.crew" />
       </FoldSection>
-      <FoldSection id="site" :title="t.site.title" :answer="answers.site">
+      <FoldSection
+        id="site"
+        :title="t.site.title"
+        :answer="answers.site"
+        :is-breach="answers.isTooLong ?? false"
+      >
         <StaySite :stay="forecast.stay" />
       </FoldSection>
-      <FoldSection id="land" :title="t.land.title" :answer="answers.land">
+      <FoldSection
+        id="land"
+        :title="t.land.title"
+        :answer="answers.land"
+        :is-breach="answers.isOverLand ?? false"
+      >
         <StayLand :stay="forecast.stay" />
       </FoldSection>
       <FoldSection id="uses" :title="t.stay.uses" :answer="answers.uses" :places="['use-']">

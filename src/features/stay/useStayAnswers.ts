@@ -43,13 +43,9 @@ export function useStayAnswers() {
       .filter((words) => words !== null)
       .join(', ')
   }
-  function site({
-    site: { water, sewer, toilets, isPrivate, stayLimit, quiet },
-    start,
-    leaveAt,
-  }: Stay): string {
-    const nights = nightsBetween(start, leaveAt)
-    if (stayLimit !== null && nights > stayLimit) return t.site.overLimit(nights, stayLimit)
+  function site(stay: Stay): string {
+    const { water, sewer, toilets, isPrivate, stayLimit, quiet } = stay.site
+    if (isTooLong(stay)) return t.site.overLimit(nightsBetween(stay.start, stay.leaveAt), stayLimit!)
     const parts = [
       water === 'none' && sewer === 'none' ? t.site.nothing : null,
       water === 'none' ? null : `${t.site.water}: ${t.site.waters[water]}`,
@@ -86,9 +82,16 @@ export function useStayAnswers() {
       weather: weather(stay),
       site: site(stay),
       land: land(stay),
+      isTooLong: isTooLong(stay),
+      isOverLand: landUse.over.value.length > 0,
       uses: uses(crew),
       when: `${nights}, ${formatDate(stay.start)} – ${formatDate(stay.leaveAt, clock.now)}`,
       which: [stay.name, crew.name, rig.name].join(' · '),
     }
   })
+}
+
+/** Longer than the pitch may be had. */
+function isTooLong({ site: { stayLimit }, start, leaveAt }: Stay): boolean {
+  return stayLimit !== null && nightsBetween(start, leaveAt) > stayLimit
 }

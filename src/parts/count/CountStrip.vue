@@ -13,7 +13,7 @@ const risk = useRiskWords()
   <button
     v-if="words"
     type="button"
-    class="flex min-h-11 min-w-0 flex-col justify-center text-left sm:flex-row sm:items-baseline sm:gap-2.5 sm:pt-1"
+    class="flex min-h-11 min-w-0 flex-col justify-center text-left sm:flex-row sm:items-baseline sm:gap-2.5 sm:pt-2"
     @click="ask"
   >
     <span

@@ -31,7 +31,7 @@ it.each([
     entry({ kind: 'use', at: AT, activity: 'shower', litres: 12.4, minutes: 3 }),
     /^Shower, 12(\.4)? L, 3 min$/,
   ],
-  ['the panel', entry({ kind: 'reading', at: AT, container: 'gray', saw: thirds(1) }), 'Gray: ⅓'],
+  ['the panel', entry({ kind: 'reading', at: AT, container: 'gray', saw: thirds(1) }), 'Gray: panel shows ⅓'],
   [
     'a tank read full',
     entry({ kind: 'reading', at: AT, container: 'black', saw: { as: 'full' } }),

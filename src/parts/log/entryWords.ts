@@ -19,7 +19,8 @@ export function useEntryWords() {
 
   function sawWords(saw: Saw, container: Id): string {
     const unit = tankOf(container) ? unitOf(tankOf(container)!.kind) : 'L'
-    if (saw.as === 'panel') return stepNames(panelSteps({ probes: saw.edges.slice(1) }))[saw.step] ?? ''
+    if (saw.as === 'panel')
+      return t.log.reading.panel(stepNames(panelSteps({ probes: saw.edges.slice(1) }))[saw.step] ?? '')
     if (saw.as === 'light') return t.log.reading.light1
     if (saw.as === 'weight') return t.log.reading.kg(mass(saw.kg))
     if (saw.as === 'full') return t.log.reading.full

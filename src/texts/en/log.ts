@@ -63,6 +63,7 @@ export const log = {
     nothing: 'Nothing read yet',
     tooMuch: (most: string) => `It holds ${most} at most.`,
     marks: 'Marks of the panel are set on Rig.',
+    panel: (step: string) => `panel shows ${step}`,
     light1: 'its light is on',
     kg: (mass: string) => `weighs ${mass}`,
     amount: (amount: string) => `measured, ${amount}`,

@@ -1,7 +1,7 @@
 /** What stands behind More. */
 export const more = {
   systems: { metric: 'Metric', us: 'US units', imperial: 'Imperial' },
-  mixed: (system: string) => `${system}, some of your own`,
+  mixed: (system: string, others: string) => `${system}, with ${others}`,
   kept: { demo: 'the demo is on the screen', mine: 'your own data, in this browser' },
   settings: (units: string, look: string, kept: string) => `${units}; look: ${look.toLowerCase()}; ${kept}`,
   rig: (name: string, tanks: string) => `${name}: ${tanks}`,

@@ -130,17 +130,20 @@ export const outlets = {
 }
 
 export const weight = {
-  noLimit: (now: string) => `${now} of water and waste at the start; no payload recorded`,
-  shortOver: (now: string, over: string) => `${now} at the start: ${over} too much`,
-  shortRoom: (now: string, room: string) => `${now} at the start, ${room} may be aboard`,
+  /** When a weight is that of: the stay's start, or this moment. */
+  atStart: 'at the start',
+  atNow: 'now',
+  noLimit: (kg: string, when: string) => `${kg} of water and waste ${when}; no payload recorded`,
+  shortOver: (kg: string, when: string, over: string) => `${kg} ${when}: ${over} too much`,
+  shortRoom: (kg: string, when: string, room: string) => `${kg} ${when}, ${room} may be aboard`,
   title: 'What it weighs',
   hint: 'Water and waste at 0.998 kg a litre; the shells of built-in tanks are part of the rig.',
   limit: 'Payload',
   other: 'Aboard besides water',
   record: 'Put in the payload',
-  now: (kg: string) => `${kg} of water and waste at the start.`,
+  now: (kg: string, when: string) => `${kg} of water and waste ${when}.`,
   room: (kg: string) => `${kg} may be water and waste.`,
-  over: (kg: string) => `${kg} too heavy at the start.`,
+  over: (kg: string, when: string) => `${kg} too heavy ${when}.`,
   heaviest: (kg: string, day: string) => `Heaviest: ${kg}, ${day}.`,
   fillTo: (name: string, amount: string) => `For the road, fill ${name} only to ${amount}.`,
   fillFull: (name: string) => `${name} may travel full.`,

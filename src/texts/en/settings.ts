@@ -3,6 +3,7 @@
 export const settings = {
   title: 'Settings',
   units: 'Units',
+  single: 'Each unit by itself',
   look: 'Look',
   data: 'Your data',
   dimension: {
