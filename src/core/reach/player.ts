@@ -18,7 +18,8 @@ export function playerOf(stayCase: StayCase, horizonDays: Days, fixed: FixedTrip
       const { days } = ends(habits)
       return asCount(quantileSorted(days.sort(), (allowed + 0.5) / days.length), horizonDays)
     },
-    chance: (habits: readonly Id[], days: Days) => chanceToLast(ends(habits, true).days, days),
+    /** @param onAll of all trips, or of the fixed ones */
+    chance: (habits: readonly Id[], days: Days, onAll = true) => chanceToLast(ends(habits, onAll).days, days),
     stopper(habits: readonly Id[]): Id | null {
       const { model, stopper } = ends(habits)
       const stops = model.containers.map((_, c) => stopper.reduce((sum, s) => sum + (s === c ? 1 : 0), 0))

@@ -52,7 +52,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
   }
   const most = mostDays(search.lasting, curve[curve.length - 1]!, true)
   const answer: Reach = {
-    goal,
+    goal: search.cheaper([...curve, most], goal) ?? goal,
     curve,
     most,
     stopper: ground.play.stopper(most.habits),
@@ -118,6 +118,15 @@ function searchOn(ground: Ground, { without, keeps }: Held) {
     best,
     lasting,
     left: [...new Set(branches.flatMap(({ left }) => left.map(({ id }) => id)))],
+    /** One with less bother that makes the nights in `TRIALS` trips: in search of what holds in more it may be passed over. */
+    cheaper: (sets: readonly HabitSet[], goal: Goal | null): Goal | null => {
+      const under = (goal?.bother ?? Infinity) - 1e-6
+      for (const set of sets.filter(({ days, bother }) => days >= untilDays && bother < under)) {
+        const chance = play.chance(set.habits, untilDays)
+        if (chance >= ground.stay.confidence.value - 1e-9) return { ...set, chance }
+      }
+      return null
+    },
     /** @param under only with less bother than this is it worth a word */
     goal: (curve: readonly HabitSet[], under = Infinity) =>
       goalOf({ context, untilDays, play, best, trips: table.trips, curve, under }),

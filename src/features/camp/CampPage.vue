@@ -64,7 +64,7 @@ const risk = useRiskWords()
       <TheCount v-if="words" :words="words" :risk="risk"
         ><button
           type="button"
-          class="min-h-11 px-1 text-lg font-semibold whitespace-nowrap text-soft underline decoration-line decoration-2 underline-offset-4"
+          class="-my-2 min-h-11 px-1 text-lg font-semibold whitespace-nowrap text-soft underline decoration-line decoration-2 underline-offset-4"
           @click="askCount"
         >
           {{ t.count.why }}
