@@ -3,6 +3,15 @@ import type { Litres } from '../quantities'
 import type { StepAnswer } from '../schedule'
 import type { CardCase } from './cardCase'
 
+/** Less than this, L, is not worth a step. */
+export const NOTHING = 0.05
+
+/** The step of an errand that lets gray run into black; of several the one that moves most. */
+export const letOver = ({ steps }: Pick<CardCase, 'steps'>): StepAnswer | undefined =>
+  steps
+    .filter(({ step, moved }) => step.do === 'by-head' && moved > NOTHING)
+    .reduce<StepAnswer | undefined>((most, one) => (most && most.moved >= one.moved ? most : one), undefined)
+
 /** Whether a step of the errand is about this container. */
 export const touches = ({ step }: StepAnswer, container: Pick<Container, 'id'> | null) =>
   container !== null && (step.to === container.id || step.from === container.id)

@@ -11,7 +11,7 @@ import {
 } from '../model'
 import { wastesOf } from '../places'
 import type { Binding, CardCase, Subject } from './cardCase'
-import { chargeMoved, chargeOfTank, leftoverOf, productsFor, topUpOf } from './amounts'
+import { NOTHING, chargeMoved, chargeOfTank, leftoverOf, letOver, productsFor, topUpOf } from './amounts'
 import { urinePerDay } from './numbers/carried'
 import { carriedKg, freshDrain } from './weights'
 import type { Condition, Fact } from './template'
@@ -20,7 +20,6 @@ type Says = (card: CardCase, subject: Subject, binding: Binding) => boolean
 
 const has = ({ stayCase }: CardCase, kind: Container['kind']) =>
   stayCase.rig.containers.some((container) => container.kind === kind)
-const NOTHING = 0.05
 const moves = ({ steps }: CardCase, id: string | undefined, does: string) =>
   steps.some(({ step, moved }) => step.do === does && (step.to === id || step.from === id) && moved > NOTHING)
 const flushFixtures = ({ stayCase }: CardCase, id: string | undefined) =>
@@ -66,7 +65,7 @@ const FACT: Record<Fact, Says> = {
   hookup: ({ stayCase }) => stayCase.stay.site.sewer !== 'none' && stayCase.stay.site.hookupNights > 0,
   'has-fresh': (card) => has(card, 'fresh'),
   'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
-  heights: ({ steps }) => steps.some(({ step, moved }) => step.do === 'by-head' && moved > NOTHING),
+  heights: (card) => letOver(card) !== undefined,
   'rinse-now': (card, _, { tank }) => {
     // One that stands open to gray holds nothing that clings.
     if (tank && isJoined(card.stayCase, tank.id)) return false

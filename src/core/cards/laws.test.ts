@@ -262,6 +262,39 @@ describe('what a finished card leaves is what the run leaves', () => {
     expect(played).toBeGreaterThan(50)
   })
 
+  it('by hand: of two lettings over the card counts by the one that moves most', () => {
+    const document = trailerDemo()
+    for (const one of document.stays[0]!.levels) if (one.container !== 'fresh') one.level = owned(0)
+    const over = {
+      do: 'by-head',
+      from: 'gray',
+      to: 'black',
+      amount: { as: 'head', within: owned(0) },
+      loads: 1,
+    } as const
+    const run: Run = {
+      id: 'run',
+      name: 'run',
+      kind: 'gray-to-black',
+      day: 0,
+      part: 'evening',
+      place: null,
+      steps: [
+        over,
+        { do: 'transfer', from: 'fresh', to: 'gray', amount: { as: 'most', litres: owned(90) }, loads: 1 },
+        over,
+      ],
+      ...{ minutes: owned(0), kilometres: owned(0), fee: owned(0), bother: owned(0) },
+    }
+    document.stays[0]!.runs = [run]
+    const { byCards, byRun, cards } = bothWays(document, run)
+    near(byCards, byRun)
+    const step = cards.flatMap(({ steps }) => steps).find(({ id }) => id === 'over.black-open')!
+    expect(step.lacks).toEqual([])
+    expect(step.numbers.find(({ id }) => id === 'head-litres')!.value).toBeGreaterThan(1)
+    expect(step.numbers.find(({ id }) => id === 'head-seconds')!.value).toBeGreaterThan(0)
+  })
+
   it('of the usual errands: fresh first, nothing drawn below nought, and no law broken', () => {
     for (const make of [trailerDemo, vanDemo, truckDemo]) {
       const stayCase = caseWith(make())

@@ -1,7 +1,8 @@
 import { baseArea, type Container } from '../../model'
 import type { Litres } from '../../quantities'
+import type { StepAnswer } from '../../schedule'
 import { DISCHARGE, flowSeconds } from '../../transfer'
-import { topUpOf } from '../amounts'
+import { letOver, topUpOf } from '../amounts'
 import type { Binding, CardCase, Subject } from '../cardCase'
 import type { QuantityId } from '../template'
 import { HANDS, assumed, thumb, of, levelTerm, type Made, type Make, type WhyTerm } from './made'
@@ -56,14 +57,15 @@ function drainOf(card: CardCase, subject: Subject, binding: Binding): Made {
 }
 
 function headMade(card: CardCase): { litres: Made; seconds: Made } | null {
-  const answer = card.steps.find(({ step }) => step.do === 'by-head')
+  const answer = letOver(card)
   if (!answer) return null
   const moved: WhyTerm = { term: 'moved', value: answer.moved, unit: 'volume', from: 'errand' }
   const head =
-    card.model.runs.find(({ id }) => id === card.run.id)?.steps.find((one) => one.head)?.head ?? headOf(card)
+    card.model.runs.find(({ id }) => id === card.run.id)?.steps.find((one) => one.head)?.head ??
+    headOf(card, answer)
   const seconds =
     head && answer.from && answer.to
-      ? shortTime(head, answer.from.before, answer.to.before, answer.moved, card)
+      ? shortTime(head, answer.from.before, answer.to.before, answer, card)
       : null
   return {
     litres: { value: answer.moved, why: [moved] },
@@ -71,8 +73,7 @@ function headMade(card: CardCase): { litres: Made; seconds: Made } | null {
   }
 }
 
-function headOf({ stayCase, steps }: CardCase) {
-  const { step } = steps.find((one) => one.step.do === 'by-head')!
+function headOf({ stayCase }: CardCase, { step }: StepAnswer) {
   const tank = (id: string | null) => stayCase.rig.containers.find((one) => one.id === id)
   const [gray, black] = [tank(step.from), tank(step.to)]
   const shaped = (one: Container | undefined) =>
@@ -91,10 +92,9 @@ function shortTime(
   head: NonNullable<ReturnType<typeof headOf>>,
   gray: Litres,
   black: Litres,
-  moved: Litres,
-  { stayCase, steps }: CardCase,
+  { step, moved }: StepAnswer,
+  { stayCase }: CardCase,
 ): number | null {
-  const { step } = steps.find((one) => one.step.do === 'by-head')!
   const surface = (tank: (typeof head)['gray'], level: Litres) =>
     tank.bottom + (level / tank.capacity) * tank.height
   const apart = surface(head.gray, gray) - surface(head.black, black)
