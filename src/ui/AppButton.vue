@@ -6,11 +6,11 @@ defineProps<{ kind?: 'primary' | 'plain' | 'quiet' | undefined; disabled?: boole
   <button
     type="button"
     :disabled="disabled"
-    class="inline-flex min-h-11 items-center justify-center gap-2 px-4 font-semibold disabled:opacity-55"
+    class="inline-flex min-h-11 items-center justify-center gap-2 font-semibold disabled:opacity-55"
     :class="{
-      'bg-ink text-paper': kind === 'primary',
-      'border-2 border-ink': !kind || kind === 'plain',
-      'min-w-11 px-2 underline decoration-line decoration-2 underline-offset-4': kind === 'quiet',
+      'bg-ink px-4 text-paper': kind === 'primary',
+      'border-2 border-ink px-4': !kind || kind === 'plain',
+      'min-w-11 px-1 underline decoration-line decoration-2 underline-offset-4': kind === 'quiet',
     }"
   >
     <slot />
