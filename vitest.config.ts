@@ -6,7 +6,11 @@ export const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
 const PURE = ['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`)
 // Patience with a busy machine; nothing is measured by it.
-const usual = { environment: 'node' as const, setupFiles: ['tests/support/zod.ts'], testTimeout: 120_000 }
+const usual = {
+  environment: 'node' as const,
+  setupFiles: ['tests/support/zod.ts', 'tests/support/luck.ts'],
+  testTimeout: 120_000,
+}
 
 export default defineConfig({
   test: {

@@ -6,7 +6,9 @@ import { addDocument, addFile, checked } from './index'
 import { logChecks } from './checks/logChecks'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 import { entry } from '../../tests/support/entries'
+import { habit } from '../../tests/support/build'
 import { runOf, runStep } from '../../tests/support/generateRuns'
+import { owned } from '@/core/quantities'
 import { documentArb } from '../../tests/support/generate'
 import { trailerDemo } from '../../scripts/demo/trailer'
 
@@ -27,6 +29,29 @@ it('adds everything and loses nothing: every stay of both counts as it did befor
     }),
     { numRuns: 100 },
   )
+})
+
+it('habits whose order counts keep it, under whatever ids they come in; and nothing of it twice', () => {
+  const own = (id: string, litres: number) =>
+    habit(id, [{ kind: 'replace', activity: 'shower', volume: owned(litres), trickle: null }])
+  const on = (id: string) => ({ habit: id, days: null, persons: null })
+  const [base, added] = [trailerDemo(), trailerDemo()]
+  base.habits.push(own('b', 30))
+  added.stays[0]!.name = 'Another time'
+  added.habits.push(own('b', 3), own('c', 20))
+  added.stays[0]!.habits.push(on('b'), on('c'))
+  const dry = days(added, 'harrow-ridge')
+  // In one file the new id comes after that of the other habit, in one before it, in one the other is there by itself.
+  for (const names of ['z', 'a']) {
+    let n = 0
+    const newId = (kind: string) => (kind === 'habit' ? `${names}-${(n += 1)}` : `${kind}-new-${(n += 1)}`)
+    const both = addDocument(base, added, newId)
+    expect(days(both, both.currentStay!)).toBe(dry)
+    expect(addDocument(both, added, newId)).toEqual(both)
+  }
+  base.habits.push({ ...own('c', 20), id: 'a-there' })
+  const both = addDocument(base, added, counter())
+  expect(days(both, both.currentStay!)).toBe(dry)
 })
 
 it('adds nothing twice', () => {

@@ -1,5 +1,6 @@
 import type { LogEntry } from '@/core/log'
 import type { Document, Habit, Id } from '@/core/model'
+import { inOrder } from './habitOrder'
 
 type Kind = 'rig' | 'crew' | 'stay' | 'habit' | 'entry'
 type NewId = (kind: Kind) => Id
@@ -27,7 +28,15 @@ export function addFile(
 ): { document: Document; log: LogEntry[] } {
   const rigIds = idsFor(base.rigs, added.rigs, () => newId('rig'))
   const crewIds = idsFor(base.crews, added.crews, () => newId('crew'))
-  const habitIds = idsFor(base.habits, added.habits, () => newId('habit'))
+  const habitIds = inOrder(
+    added,
+    idsFor(base.habits, added.habits, () => newId('habit')),
+    (habit) => [
+      ...base.habits.filter((one) => contentOf(one) === contentOf(habit)).map(({ id }) => id),
+      ...(base.habits.some(({ id }) => id === habit.id) ? [] : [habit.id]),
+    ],
+    () => newId('habit'),
+  )
   const stays = added.stays.map((stay) => ({
     ...stay,
     rig: rigIds.get(stay.rig)!,
