@@ -15,7 +15,7 @@ import { fixedTrips, reach, type ReachOptions } from './index'
 import { withHabitsIn } from '../../../tests/support/inDocument'
 import { isThorough, often } from '../../../tests/support/thorough'
 
-const TRIPS = 120
+const TRIPS = often(60, 120)
 /** As the screens have it. */
 const SEED = 20_270
 const UNTIL = 8
@@ -297,7 +297,7 @@ describe('where runs are set', () => {
         runStep('loads', 'black', 'tote', { as: 'all' }, 3),
       ]),
     ]
-    const { goal, curve, isTried, most } = searched(document)
+    const { goal, curve, isTried, most } = searched(document, { trips: 120 })
     expect(isTried).toBe(true)
     expect(curve[0]!.habits).toEqual([])
     curve.slice(1).forEach(({ days, bother }, k) => {
@@ -316,6 +316,6 @@ describe('where runs are set', () => {
       expect(chanceOf(goal!.habits.filter((one) => one !== habit))).toBeLessThan(0.9)
     const dry = structuredClone(document)
     dry.stays[0]!.runs = []
-    expect(goal!.bother).toBeLessThanOrEqual(searched(dry).goal?.bother ?? Infinity)
+    expect(goal!.bother).toBeLessThanOrEqual(searched(dry, { trips: 120 }).goal?.bother ?? Infinity)
   })
 })
