@@ -176,16 +176,20 @@ describe('by hand', () => {
     await page.getByTestId('board').waitFor()
     for (let n = 0; n < 40; n++) {
       await page.keyboard.press('Tab')
-      const hidden = await page.evaluate(() => {
-        const element = document.activeElement as HTMLElement
-        const { top, bottom, left, right, height } = element.getBoundingClientRect()
-        if (height === 0 || element === document.body || element.closest('nav, header, a[href="#content"]'))
-          return null
-        const x = Math.min(innerWidth - 2, Math.max(2, (left + right) / 2))
-        const y = Math.min(innerHeight - 2, Math.max(2, (top + bottom) / 2))
-        return document.elementFromPoint(x, y)?.closest('nav, header') ? element.outerHTML.slice(0, 80) : null
-      })
-      expect(hidden).toBeNull()
+      const hidden = () =>
+        page.evaluate(() => {
+          const element = document.activeElement as HTMLElement
+          const { top, bottom, left, right, height } = element.getBoundingClientRect()
+          if (height === 0 || element === document.body || element.closest('nav, header, a[href="#content"]'))
+            return null
+          const x = Math.min(innerWidth - 2, Math.max(2, (left + right) / 2))
+          const y = Math.min(innerHeight - 2, Math.max(2, (top + bottom) / 2))
+          return document.elementFromPoint(x, y)?.closest('nav, header')
+            ? element.outerHTML.slice(0, 80)
+            : null
+        })
+      // It may still be scrolling there.
+      await expect.poll(hidden).toBeNull()
     }
   }, 180_000)
 

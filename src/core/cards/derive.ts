@@ -8,7 +8,6 @@ import type { CardQuantity } from './numbers/made'
 import { quantityOf } from './quantities'
 import {
   isBlock,
-  QUANTITIES,
   type Act,
   type Care,
   type Item,
@@ -203,6 +202,3 @@ export function split({ stages, ...card }: Card & { stages: readonly number[] })
   }
   return parts.filter((steps) => steps.length > 0).map((steps) => ({ ...card, steps }))
 }
-
-/** Every quantity that a template may show, for the check of its words. */
-export const QUANTITY_IDS = Object.keys(QUANTITIES) as QuantityId[]
