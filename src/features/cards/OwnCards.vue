@@ -71,7 +71,7 @@ function remove(card: OwnCard) {
         <p v-if="card.from === 'elsewhere'" class="text-[0.95rem] font-semibold">
           {{ t.cards.own.elsewhere }}
         </p>
-        <div class="-ml-2 flex flex-wrap gap-x-3">
+        <div class="-ml-1 flex flex-wrap gap-x-4">
           <AppButton kind="quiet" @click="editing = editing === card.id ? null : card.id">{{
             t.cards.own.edit
           }}</AppButton>

@@ -116,7 +116,9 @@ function leave() {
   >
     <div class="flex items-start justify-between gap-3 border-b-2 border-ink pt-3 pb-2">
       <h1 class="text-lg leading-tight font-bold">{{ words.title(card) }}</h1>
-      <AppButton kind="quiet" class="-mt-2 flex-none" @click="isWhole = true">{{ t.cards.glance }}</AppButton>
+      <AppButton kind="quiet" class="-mt-2 -mr-1 flex-none" @click="isWhole = true">{{
+        t.cards.glance
+      }}</AppButton>
     </div>
     <div class="mt-3 flex items-end justify-between gap-3">
       <WalkTally :at="place.at" :all="place.all" />
@@ -125,7 +127,7 @@ function leave() {
       </p>
     </div>
     <WalkStep :kept="kept" :card="card" :step="step" :is-awake="isHeld" class="max-w-3xl grow pt-4 pb-4" />
-    <div class="-ml-3 flex flex-wrap gap-x-1 pb-2">
+    <div class="-ml-1 flex flex-wrap gap-x-4 pb-2">
       <AppButton v-for="one in step.wrongs" :key="one" kind="quiet" @click="wrong = one">{{
         t.wrongs[one].ask
       }}</AppButton>

@@ -67,7 +67,7 @@ const copies = computed(() => (forecast.stay ? repeated(run.value, { stay: forec
         </p>
         <RunTroubles :answer="answer" class="mt-1" />
         <p v-if="refused" class="font-semibold" role="alert">{{ refused }}</p>
-        <div class="mt-1 -ml-2 flex flex-wrap gap-x-3">
+        <div class="mt-1 flex flex-wrap gap-x-4">
           <RouterLink
             v-if="run.steps.length > 0"
             :to="`/cards/run/${run.id}`"
