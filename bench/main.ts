@@ -6,7 +6,8 @@ import { benchLearn } from './learn'
 import { benchReach, benchRisk } from './risk'
 import { median, sample } from './timing'
 import { count } from '@/core/count'
-import { caseOf, compile } from '@/core/model'
+import { compile } from '@/core/compile'
+import { caseOf } from '@/core/model'
 
 console.log(`Node ${process.version}, ${cpus().length} cores`)
 

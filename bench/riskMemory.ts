@@ -1,4 +1,5 @@
-import { caseOf, compile, compileChances } from '@/core/model'
+import { compile, compileChances } from '@/core/compile'
+import { caseOf } from '@/core/model'
 import { riskTables, sampleTrips, samplerOf, TRIALS } from '@/core/risk'
 import { sixtyDays } from './documents'
 

@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads'
-import { caseOf, compile, compileChances } from '@/core/model'
+import { compile, compileChances } from '@/core/compile'
+import { caseOf } from '@/core/model'
 import { riskTables, sampleTrips, samplerOf, TRIALS } from '@/core/risk'
 import { sixtyDays } from './documents'
 

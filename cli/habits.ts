@@ -1,7 +1,8 @@
 import { habitsWorth } from '@/core/advice'
 import { count } from '@/core/count'
 import { daysPerBother } from '@/core/habits'
-import { compile, compileChances, found, type Document, type StayCase } from '@/core/model'
+import { compile, compileChances } from '@/core/compile'
+import { found, type Document, type StayCase } from '@/core/model'
 import {
   asCount,
   chainSeed,

@@ -1,5 +1,6 @@
 import type { LogEntry } from '@/core/log'
-import { caseOf, compile, type Document } from '@/core/model'
+import { compile } from '@/core/compile'
+import { caseOf, type Document } from '@/core/model'
 import { learnedBy, ofStay } from './now'
 import type { Options } from './run'
 

@@ -3,15 +3,8 @@ import { mersenne } from 'pure-rand/generator/mersenne'
 import { ledger } from '@/core/count'
 import type { Evidence, PanelRead } from '@/core/learn'
 import { effectsOf } from '@/core/learn/effects'
-import {
-  compile,
-  compileChances,
-  sideOf,
-  sparesOf,
-  type Activity,
-  type Model,
-  type StayCase,
-} from '@/core/model'
+import { compile, compileChances, type Model } from '@/core/compile'
+import { sideOf, sparesOf, type Activity, type StayCase } from '@/core/model'
 import { owned } from '@/core/quantities'
 
 /** How a household lives with its log and its panel. */

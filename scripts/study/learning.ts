@@ -1,6 +1,7 @@
 import { randomNormal } from 'd3-random'
 import { addWallDays } from '@/core/calendar'
-import { caseOf, compile, compileChances, type Now, type StayCase } from '@/core/model'
+import { compile, compileChances } from '@/core/compile'
+import { caseOf, type Now, type StayCase } from '@/core/model'
 import { effectsOf } from '@/core/learn/effects'
 import { PLAN_ON, quantileSorted, riskTables, sampleTrips, samplerOf } from '@/core/risk'
 import { ledger } from '@/core/count'

@@ -3,7 +3,7 @@ import { budget, swapOffer } from '@/core/budget'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps } from '@/core/count'
 import { daysBoughtSteps } from '@/core/habits'
-import { compile, compileChances } from '@/core/model'
+import { compile, compileChances } from '@/core/compile'
 import { reach } from '@/core/reach'
 import {
   BATCH,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
-import { caseOf, compile } from '@/core/model'
+import { compile } from '@/core/compile'
+import { caseOf } from '@/core/model'
 import { TRIALS, type Risk } from '@/core/risk'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { doJob, heldClient } from '../../tests/support/heldClient'

@@ -9,7 +9,7 @@ import {
   type Sample,
   type Story,
 } from '@/core/risk'
-import type { Model } from '@/core/model'
+import type { Model } from '@/core/compile'
 import type { Days } from '@/core/quantities'
 import type { JobClient } from './client'
 import type { Subject } from './jobs'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { BREACH_TOLERANCE, count, flowsOf, levelAt } from '@/core/count'
-import { caseOf, compile, type Model } from '@/core/model'
+import { compile, type Model } from '@/core/compile'
+import { caseOf } from '@/core/model'
 import { documentArb } from '../support/generate'
 
 const RUNS = { numRuns: 20_000 }

@@ -1,6 +1,7 @@
 import { ledger } from '@/core/count'
 import { flushKept, flushRatios } from '@/core/habits'
-import { caseOf, compile, type Document, type Id } from '@/core/model'
+import { compile } from '@/core/compile'
+import { caseOf, type Document, type Id } from '@/core/model'
 import { allowedOf, fixedTrips, reach, type Reach, type ReachOptions } from '@/core/reach'
 import { playTrips, riskTables, tripLuck } from '@/core/risk'
 import { samplerFor } from './spreads'

@@ -1,13 +1,6 @@
 import { PARTS } from '@/core/calendar'
-import {
-  isOneOf,
-  sideOf,
-  type Container,
-  type Document,
-  type Model,
-  type Run,
-  type RunStep,
-} from '@/core/model'
+import type { Model } from '@/core/compile'
+import { isOneOf, sideOf, type Container, type Document, type Run, type RunStep } from '@/core/model'
 
 /** A tank of one plain trip. */
 export interface PlainTank {

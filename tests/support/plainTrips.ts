@@ -2,16 +2,15 @@ import { randomLogNormal, randomNormal, randomPoisson, randomUniform } from 'd3-
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { vesselsAtStart, playVesselsPart } from '@/core/count'
 import { playPlainRuns } from './plainRuns'
+import { compile, type Model } from '@/core/compile'
 import {
   caseOf,
   isAwayOn,
-  compile,
   warmestOf,
   type Activity,
   type Crew,
   type Document,
   type LevelError,
-  type Model,
   type Stay,
 } from '@/core/model'
 

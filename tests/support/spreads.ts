@@ -1,4 +1,5 @@
-import { caseOf, compile, compileChances, type Document } from '@/core/model'
+import { compile, compileChances } from '@/core/compile'
+import { caseOf, type Document } from '@/core/model'
 import { riskTables, samplerOf, type Sampler } from '@/core/risk'
 
 /** Built once for a file of tests. */

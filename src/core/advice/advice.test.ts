@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
-import { caseOf, compile, type Document } from '../model'
+import { compile } from '../compile'
+import { caseOf, type Document } from '../model'
 import { playTrips, quantileSorted, riskTables, tripLuck } from '../risk'
 import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
 import { trailerDemo } from '../../../scripts/demo/trailer'

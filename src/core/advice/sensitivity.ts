@@ -1,7 +1,7 @@
 import { count } from '../count'
 import { startQuantile } from '../risk'
+import { compile } from '../compile'
 import {
-  compile,
   found,
   sparesOf,
   ownSpread,

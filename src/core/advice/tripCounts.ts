@@ -1,6 +1,7 @@
 import { wallDaysBetween } from '../calendar'
 import { count } from '../count'
-import { compile, compileChances, type Stay, type StayCase } from '../model'
+import { compile, compileChances } from '../compile'
+import type { Stay, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { asCount, playTrips, PLAN_ON, quantileSorted, samplerOf, type RiskTables } from '../risk'
 

@@ -1,7 +1,8 @@
 import { addWallDays, dayZero, wallDaysBetween, type DayNumber, type WallTime } from '../calendar'
 import { todayOf } from '../habits'
 import { standing, type LogEntry, type UseEntry } from '../log'
-import { compile, fromItsStart, type Activity, type Id, type Model, type StayCase } from '../model'
+import { compile, type Model } from '../compile'
+import { fromItsStart, type Activity, type Id, type StayCase } from '../model'
 import type { Days, Factor } from '../quantities'
 import { apartAsTheyWant, grantedFrom } from './rates'
 

@@ -1,6 +1,7 @@
 import { wallDaysBetween } from '../calendar'
 import { count } from '../count'
-import { compile, compileChances, type Chances, type Id, type StayCase } from '../model'
+import { compile, compileChances, type Chances } from '../compile'
+import type { Id, StayCase } from '../model'
 import { chanceToLast, playTrips, quantileSorted, samplerOf, type RiskTables } from '../risk'
 import type { Days, Share } from '../quantities'
 import type { Goal } from './goal'

@@ -1,7 +1,7 @@
-import { addWallDays, dayZero } from '../calendar'
+import { addWallDays, dayZero, partGrid } from '../calendar'
 import { standing, type LogEntry } from '../log'
-import { presence, type Activity, type Id, type StayCase } from '../model'
-import { partGrid } from '../calendar'
+import { presence } from '../compile'
+import type { Activity, Id, StayCase } from '../model'
 
 /** Whole uses left today for one person: a fair share of the crew's, by what they usually do and have done today. */
 export interface PersonLeft {

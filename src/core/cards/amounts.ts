@@ -1,4 +1,5 @@
-import { chargeOf, topUpLevel, type Container, type Product, type TreatedKind } from '../model'
+import { chargeOf, topUpLevel } from '../compile'
+import type { Container, Product, TreatedKind } from '../model'
 import type { Litres } from '../quantities'
 import type { StepAnswer } from '../schedule'
 import type { CardCase } from './cardCase'

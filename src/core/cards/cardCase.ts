@@ -1,5 +1,6 @@
 import type { Count } from '../count'
-import type { Container, Id, Model, Outlet, Place, Product, Run, StayCase, TankContainer } from '../model'
+import type { Model } from '../compile'
+import type { Container, Id, Outlet, Place, Product, Run, StayCase, TankContainer } from '../model'
 import type { Amount, Litres } from '../quantities'
 import { levelsBefore, type StepAnswer } from '../schedule'
 import type { TankRecord } from './record'

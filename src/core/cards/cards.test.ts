@@ -2,13 +2,13 @@ import { newPlace } from '@/document/starters'
 import { describe, expect, it } from 'vitest'
 import { en } from '@/texts'
 import { count } from '../count'
+import { compile } from '../compile'
 import {
   CARD_KINDS,
   PLACE_RULES,
   PLACE_WATER,
   SCHOOLS,
   caseOf,
-  compile,
   type CardKind,
   type Document,
   type Place,

@@ -1,14 +1,6 @@
 import { playRun, type Count } from '../count'
-import {
-  compileRun,
-  type CardKind,
-  type Container,
-  type Id,
-  type Model,
-  type Run,
-  type RunStep,
-  type StayCase,
-} from '../model'
+import { compileRun, type Model } from '../compile'
+import type { CardKind, Container, Id, Run, RunStep, StayCase } from '../model'
 import type { LogEntry } from '../log'
 import type { Amount } from '../quantities'
 import { newBlock } from '../runs'

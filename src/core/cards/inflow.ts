@@ -1,4 +1,4 @@
-import type { Model } from '../model'
+import type { Model } from '../compile'
 
 /** L (or uses) that the uses of all parts bring to the ends asked for. */
 export function inflowOf(model: Model, isAsked: (to: number) => boolean): number {

@@ -1,6 +1,7 @@
 import { wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, stateAt } from '../count'
-import { compile, type Follows, type Passed, type StayCase } from '../model'
+import { compile } from '../compile'
+import type { Follows, Passed, StayCase } from '../model'
 
 /** A stay is looked at a little beyond its end, so that the part it is left in is there with its runs. */
 const BEYOND_D = 1e-3

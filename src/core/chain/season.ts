@@ -1,6 +1,7 @@
 import { nightsBetween, slotNumber, wallDaysBetween } from '../calendar'
 import { count, levelBefore, partAt } from '../count'
-import { compile, type Id, type Model, type Run, type StayCase } from '../model'
+import { compile, type Model } from '../compile'
+import type { Id, Run, StayCase } from '../model'
 import type { Amount, Days, Share } from '../quantities'
 
 /** One stay of a season. */

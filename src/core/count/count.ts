@@ -1,5 +1,6 @@
 import { addWallDays, type WallTime } from '../calendar'
-import { HOOKUP_RUN, compileSteps, type Id, type Model, type StayCase } from '../model'
+import { HOOKUP_RUN, compileSteps, type Model } from '../compile'
+import type { Id, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { within, type Steps } from '../steps'
 import { firstBreach, stopperOf, type Breach } from './breach'

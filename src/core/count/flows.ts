@@ -1,6 +1,7 @@
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
-import { endId, type Id, type LevelUnit, type Model } from '../model'
+import { endId, type Model } from '../compile'
+import type { Id, LevelUnit } from '../model'
 import type { Ledger } from './ledger'
 
 /** One flow of one part: L (or uses) of an activity from one end to another. */

@@ -1,6 +1,7 @@
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
-import type { ContainerIndex, EndCode, Id, Model, ModelRun, ModelStep, Stream } from '../model'
+import type { Model, Stream } from '../compile'
+import type { ContainerIndex, EndCode, Id, ModelRun, ModelStep } from '../model'
 import { BOUNDS, applyRun, isEmptied, newBlock, type Bound, type RunBlock } from '../runs'
 import { PIECE, whole, within, type Steps } from '../steps'
 import { playVessels } from './vessels'

@@ -1,4 +1,5 @@
-import type { ContainerIndex, Model } from '../model'
+import type { Model } from '../compile'
+import type { ContainerIndex } from '../model'
 import type { Days, Litres } from '../quantities'
 import { levelBefore, type Ledger } from './ledger'
 

@@ -1,5 +1,6 @@
 import type { Amount } from '../quantities'
-import type { Model, VesselContainer } from '../model'
+import type { Model } from '../compile'
+import type { VesselContainer } from '../model'
 import type { Ledger } from './ledger'
 
 /**

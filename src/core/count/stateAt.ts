@@ -1,5 +1,6 @@
 import { wallDaysBetween, type WallTime } from '../calendar'
-import type { ContainerIndex, Model, Now, OnSolids } from '../model'
+import type { Model } from '../compile'
+import type { ContainerIndex, Now, OnSolids } from '../model'
 import { whole } from '../steps'
 import { partAt } from './levelAt'
 import { amountsBeforeReuse, levelBefore, type Ledger, type RunRow } from './ledger'

@@ -1,6 +1,6 @@
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
-import type { Model, ModelVessel, VesselEnd } from '../model'
+import type { Model, ModelVessel, VesselEnd } from '../compile'
 import { PIECE, type Steps } from '../steps'
 
 const MORNING = 0

@@ -5,15 +5,8 @@ import { newPlace } from '@/document/starters'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { addWallDays, wallDaysBetween, wallMinutes, wallTimeAt, type WallTime } from '../calendar'
 import { count } from '../count'
-import {
-  caseOf,
-  compile,
-  compileChances,
-  type Hours,
-  type OpenSpan,
-  type Place,
-  type StayCase,
-} from '../model'
+import { compile, compileChances } from '../compile'
+import { caseOf, type Hours, type OpenSpan, type Place, type StayCase } from '../model'
 import { greatCircleKm } from '../places'
 import { owned } from '../quantities'
 import { ownCounts, riskOf, riskTables, sampleTrips, samplerOf } from '../risk'

@@ -1,6 +1,7 @@
 import type { PartIndex } from '../calendar'
 import { levelBefore, mergedStreams, partAt, type Count, type Ledger } from '../count'
-import type { ContainerIndex, Id, Model } from '../model'
+import type { Model } from '../compile'
+import type { ContainerIndex, Id } from '../model'
 import type { Days, Litres } from '../quantities'
 import type { Bound } from '../runs'
 

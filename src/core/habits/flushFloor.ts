@@ -1,5 +1,6 @@
 import type { Ledger } from '../count'
-import { TOILET_KINDS, type Crew, type Habit, type Id, type Model } from '../model'
+import type { Model } from '../compile'
+import { TOILET_KINDS, type Crew, type Habit, type Id } from '../model'
 
 /** Liquid on the solids of one black tank, or of tanks joined to one. */
 export interface FlushRatio {

@@ -1,5 +1,6 @@
 import { count } from '../count'
-import { compile, TOILET_KINDS, type Crew, type StayCase } from '../model'
+import { compile } from '../compile'
+import { TOILET_KINDS, type Crew, type StayCase } from '../model'
 import type { Days, Litres } from '../quantities'
 import { flushRatios } from './flushFloor'
 

@@ -1,6 +1,7 @@
 import { dayAndPartOf } from '../calendar'
 import { ledger } from '../count'
-import { compile, endCode, type LandRule, type Model, type StayCase, type Stream } from '../model'
+import { compile, endCode, type Model, type Stream } from '../compile'
+import type { LandRule, StayCase } from '../model'
 import type { Days, Litres } from '../quantities'
 
 /** What the habits that rest on one rule of the land put on the ground, against what the rule allows. */

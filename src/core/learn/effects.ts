@@ -1,5 +1,5 @@
 import type { Ledger } from '../count'
-import type { Model } from '../model'
+import type { Model } from '../compile'
 
 /** What one use of each activity does to each container in each part: rows activity × part, columns containers. */
 export interface Effects {

@@ -1,4 +1,4 @@
-import type { Model } from '../model'
+import type { Model } from '../compile'
 import type { Effects } from './effects'
 import type {
   ActivityPrior,

@@ -1,14 +1,12 @@
 import { ledger } from '../count'
+import { compileChances, type Chances, type Model } from '../compile'
 import {
-  compileChances,
   ownSpread,
   volumePerUse,
   type Activity,
   type ActivityIndex,
-  type Chances,
   type Crew,
   type Id,
-  type Model,
   type StayCase,
 } from '../model'
 import { dailyUse } from '../explain'

@@ -1,14 +1,13 @@
 import { MINUTES_PER_DAY, dayAndPartOf, dayZero, wallDaysBetween, wallMinutes } from '../calendar'
 import type { Evidence } from '../learn'
+import { heaterOf, type Model } from '../compile'
 import {
   found,
-  heaterOf,
   kgPerUnit,
   sparesOf,
   type Activity,
   type Container,
   type Id,
-  type Model,
   type Stay,
   type StayCase,
 } from '../model'

@@ -2,13 +2,6 @@ export { noBudget } from './budget'
 export type { Apart, StayBudget, Swap } from './budget'
 export { CHORE_EVERY, CHORE_KINDS } from './chore'
 export type { Chore, ChoreEvery, ChoreKind } from './chore'
-export { compile, compileSteps } from './compile'
-export type { CompileOptions } from './compile'
-export { chargeOf, topUpLevel } from './bySchool'
-export { compileRun } from './compileRuns'
-export { compileChances, heatStepsAt } from './compileChances'
-export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'
-export { heaterOf, joinedLimit } from './compileContainers'
 export {
   CARRIED_KINDS,
   CARRIER_KINDS,
@@ -66,7 +59,6 @@ export type {
   TakenOver,
   TimedFlow,
 } from './crew'
-export { HOOKUP_RUN } from './hookup'
 export { CARD_KINDS } from './card'
 export type { CardKind, OwnCard, OwnStep } from './card'
 export { DOSED_BY, PRODUCT_FORMS, TREATED_KINDS } from './product'
@@ -77,12 +69,8 @@ export { CAUTIONS, GEAR, LAND_RULES, REDIRECT_ENDS } from './habit'
 export type { Caution, Effect, Gear, Habit, HabitOn, LandRule, RedirectTo, Vessel, When } from './habit'
 export { FLOW_ENDS, found } from './ids'
 export type { ActivityIndex, ContainerIndex, EndCode, FlowEnd, Id, StreamIndex } from './ids'
-export { endCode, endId } from './model'
 export type { JointDraws, Now, OnSolids, Passed, VesselContent } from './now'
 export type { Hours, OpenSpan, OpenTimes } from './openTimes'
-export type { Model, ModelActivity, ModelContainer, ModelVessel, Stream, VesselEnd } from './model'
-export { presence } from './presence'
-export type { Presence } from './presence'
 export { HANDLES, RIG_SIDES, ROLES, TAKES } from './rig'
 export type {
   Fixture,

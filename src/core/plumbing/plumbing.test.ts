@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { count } from '../count'
-import { caseOf, compile, type Document } from '../model'
+import { compile } from '../compile'
+import { caseOf, type Document } from '../model'
 import { pipeFlows, plumbingWarnings } from './index'
 import { owned } from '../quantities'
 import { newContainer, startLevel } from '@/document/starters'

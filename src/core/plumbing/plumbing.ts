@@ -1,6 +1,7 @@
 import type { PerDay } from '../quantities'
 import type { Ledger } from '../count'
-import { FLOW_ENDS, type Id, type Model, type Rig } from '../model'
+import type { Model } from '../compile'
+import { FLOW_ENDS, type Id, type Rig } from '../model'
 
 /** What runs through one pipe of the map on an average day. */
 export interface PipeFlow {

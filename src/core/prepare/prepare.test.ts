@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { caseOf } from '../model'
 import { owned } from '../quantities'
 import { trailerDemo } from '../../../scripts/demo/trailer'
-import { compile } from '../model'
+import { compile } from '../compile'
 import { preparationOf } from './index'
 
 it('fills as the payload allows, charges black, and keeps a drinking reserve apart from fresh', () => {

@@ -1,14 +1,6 @@
 import { dayZero, wallDaysBetween } from '../calendar'
-import {
-  chargeOf,
-  compile,
-  heatStepsAt,
-  sideOf,
-  warmestOf,
-  type Container,
-  type Id,
-  type StayCase,
-} from '../model'
+import { chargeOf, compile, heatStepsAt } from '../compile'
+import { sideOf, warmestOf, type Container, type Id, type StayCase } from '../model'
 import type { Days, Litres } from '../quantities'
 import { fillOnlyTo } from '../weight'
 

@@ -1,6 +1,7 @@
 import { ledger } from '../count'
 import { areRivals, flushKept, flushRatios, withHabits } from '../habits'
-import { compile, type Habit, type StayCase } from '../model'
+import { compile } from '../compile'
+import type { Habit, StayCase } from '../model'
 import { riskTables } from '../risk'
 import { choosable } from './choosable'
 import { fixedTrips } from './fixedTrips'

@@ -1,5 +1,6 @@
 import { withHabits } from '../habits'
-import { compile, compileChances, type StayCase } from '../model'
+import { compile, compileChances } from '../compile'
+import type { StayCase } from '../model'
 import { playTrips, samplerOf, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
 

@@ -1,6 +1,7 @@
 import { ledger } from '../count'
 import { flushKept, flushRatios } from '../habits'
-import { type Crew, type Habit, type Id, type Model } from '../model'
+import type { Model } from '../compile'
+import type { Crew, Habit, Id } from '../model'
 import { activitiesOf, type Component } from './components'
 import { flowTable } from './flows'
 import type { SearchContext } from './leastBother'

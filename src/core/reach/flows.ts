@@ -1,5 +1,6 @@
 import type { PartIndex } from '../calendar'
-import type { ActivityIndex, Effect, Habit, Id, Model, VesselEnd } from '../model'
+import type { Model, VesselEnd } from '../compile'
+import type { ActivityIndex, Effect, Habit, Id } from '../model'
 import { effectsOf, levelSigns } from '../risk'
 import type { Days, Share, Amount } from '../quantities'
 import { activitiesOf, type Combo, type Component } from './components'

@@ -1,5 +1,6 @@
 import { withHabits } from '../habits'
-import { compile, compileChances, type Id, type StayCase } from '../model'
+import { compile, compileChances } from '../compile'
+import type { Id, StayCase } from '../model'
 import { asCount, chanceToLast, playTrips, quantileSorted, samplerOf, TRIALS, type RiskTables } from '../risk'
 import { luckOf, type FixedTrips } from './fixedTrips'
 import type { Days } from '../quantities'

@@ -1,5 +1,6 @@
 import { vesselsAtStart, playVesselsPart } from '../count'
-import type { Habit, Model, StreamIndex } from '../model'
+import type { Model } from '../compile'
+import type { Habit, StreamIndex } from '../model'
 import type { Days } from '../quantities'
 import { levelSigns, tappedStreams } from '../risk'
 import { rateHabits, type TripTable } from './tripTable'

@@ -1,15 +1,8 @@
 import { dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt, type Ledger } from '../count'
 import { standing, happened, type LogEntry, type UseEntry } from '../log'
-import {
-  compile,
-  fromItsStart,
-  sideOf,
-  type ContainerKind,
-  type Id,
-  type Model,
-  type StayCase,
-} from '../model'
+import { compile, type Model } from '../compile'
+import { fromItsStart, sideOf, type ContainerKind, type Id, type StayCase } from '../model'
 import type { Days, Litres } from '../quantities'
 import { caseNow, type StayLearned } from '../underway'
 

@@ -1,7 +1,8 @@
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
 import type { Ledger } from '../count'
-import type { ActivityIndex, Model, ContainerIndex } from '../model'
+import type { Model } from '../compile'
+import type { ActivityIndex, ContainerIndex } from '../model'
 
 /**
  * What a trip adds up, part by part: the level of every container, then, for each black tank that solids reach, the

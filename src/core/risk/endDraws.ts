@@ -1,6 +1,7 @@
 import { wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt } from '../count'
-import { compile, compileChances, type JointDraws, type StayCase } from '../model'
+import { compile, compileChances } from '../compile'
+import type { JointDraws, StayCase } from '../model'
 import type { Steps } from '../steps'
 import { baseBefore } from './accounts'
 import { BATCH, type Batch } from './batch'

@@ -1,5 +1,6 @@
 import { BREACH_TOLERANCE, ledger, withoutRuns } from '../count'
-import { compile, compileChances, type Id, type StayCase } from '../model'
+import { compile, compileChances } from '../compile'
+import type { Id, StayCase } from '../model'
 import type { Days, Share } from '../quantities'
 import type { Steps } from '../steps'
 import { baseBefore } from './accounts'

@@ -1,4 +1,5 @@
-import type { Id, Model } from '../model'
+import type { Model } from '../compile'
+import type { Id } from '../model'
 import type { Days, Share } from '../quantities'
 import { bandQuantiles } from './bands'
 import { quantileSorted } from './quantile'

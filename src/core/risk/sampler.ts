@@ -1,16 +1,8 @@
 import type { PartIndex } from '../calendar'
 import type { Litres } from '../quantities'
 import { amountsBeforeReuse, ledger as play, type Ledger } from '../count'
-import {
-  type ActivityChance,
-  type Chances,
-  type ContainerIndex,
-  heatStepsAt,
-  type Model,
-  type ModelRun,
-  type StreamIndex,
-  type UseLine,
-} from '../model'
+import { type ActivityChance, type Chances, heatStepsAt, type Model, type UseLine } from '../compile'
+import type { ContainerIndex, ModelRun, StreamIndex } from '../model'
 import { whole } from '../steps'
 import { accountsOf, type Accounts, type Term } from './accounts'
 import { riskTables, type RiskTables, type SumsTable } from './tables'

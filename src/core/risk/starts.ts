@@ -1,6 +1,6 @@
 import type { Litres, Share, Amount } from '../quantities'
 import jstat from 'jstat'
-import type { StartChance } from '../model'
+import type { StartChance } from '../compile'
 import type { Slices } from './slices'
 
 /** A starting level ready to be drawn: u goes from `low` to `high`, L (uses), or shares of a normal's mass. */

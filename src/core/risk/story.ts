@@ -1,6 +1,7 @@
 import type { DayNumber, PartIndex } from '../calendar'
 import { partAt } from '../count'
-import { type ContainerIndex, heatStepsAt, type Id, type Model } from '../model'
+import { heatStepsAt, type Model } from '../compile'
+import type { ContainerIndex, Id } from '../model'
 import type { Amount, Days } from '../quantities'
 import type { Term } from './accounts'
 import { BATCH } from './batch'

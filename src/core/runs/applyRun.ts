@@ -1,4 +1,5 @@
-import type { Model, ModelRun, ModelStep } from '../model'
+import type { Model } from '../compile'
+import type { ModelRun, ModelStep } from '../model'
 import { byHead } from './head'
 
 /** What cut a step short: the giver had no more, the taker had no room, the rig may carry no more, or the heights stand level. */

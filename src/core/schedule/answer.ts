@@ -1,5 +1,6 @@
 import type { Count } from '../count'
-import type { Id, Model, Run, StayCase } from '../model'
+import type { Model } from '../compile'
+import type { Id, Run, StayCase } from '../model'
 import { visitsOf, type Visit } from '../places'
 import type { Kilograms } from '../quantities'
 import { answersOf, levelsBefore, liftedBy, type StepAnswer } from './stepAnswer'

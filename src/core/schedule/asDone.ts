@@ -1,7 +1,8 @@
 import { newBlock } from '../runs'
 import { playRun } from '../count'
 import type { RunEntry } from '../log'
-import { compileRun, type Model, type Run, type StayCase } from '../model'
+import { compileRun, type Model } from '../compile'
+import type { Run, StayCase } from '../model'
 import { answersOf, type StepAnswer } from './stepAnswer'
 
 /**

@@ -1,6 +1,7 @@
 import { slotAt, slotNumber, slotOfTime, type Slot } from '../calendar'
 import { count } from '../count'
-import { compile, type Run, type StayCase } from '../model'
+import { compile } from '../compile'
+import type { Run, StayCase } from '../model'
 import { whole, type Steps } from '../steps'
 import { runAnswer, type RunAnswer } from './answer'
 import { blocks, isOutside } from './troubles'

@@ -9,7 +9,8 @@ import {
   type Slot,
 } from '../calendar'
 import { count, partAt } from '../count'
-import { compile, type Id, type Run, type StayCase } from '../model'
+import { compile } from '../compile'
+import type { Id, Run, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { whole, type Steps } from '../steps'
 import { nearestSlotSteps, tryRun } from './nearest'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
-import { SCHOOLS, caseOf, compile, type Document, type Run, type RunStep, type School } from '../model'
+import { compile } from '../compile'
+import { SCHOOLS, caseOf, type Document, type Run, type RunStep, type School } from '../model'
 import { owned } from '../quantities'
 import { newContainer, startLevel } from '@/document/starters'
 import { runOf, runStep } from '../../../tests/support/generateRuns'

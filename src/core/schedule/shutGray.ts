@@ -1,5 +1,5 @@
 import { addWallDays, type WallTime } from '../calendar'
-import type { Model } from '../model'
+import type { Model } from '../compile'
 
 /**
  * When gray is shut at a hookup, so that enough comes together to wash the hose with before the rig leaves it; null where

@@ -1,14 +1,7 @@
 import { partOfSlot } from '../calendar'
 import type { Count, RunRow } from '../count'
-import {
-  kgPerUnit,
-  type Container,
-  type Id,
-  type Model,
-  type Run,
-  type RunStep,
-  type StayCase,
-} from '../model'
+import type { Model } from '../compile'
+import { kgPerUnit, type Container, type Id, type Run, type RunStep, type StayCase } from '../model'
 import type { Amount, Kilograms, Quantity } from '../quantities'
 
 export interface StepAnswer {

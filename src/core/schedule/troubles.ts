@@ -1,12 +1,12 @@
 import { slotNumber, slotOfTime, type Slot } from '../calendar'
 import { BREACH_TOLERANCE, levelBefore, type Count } from '../count'
+import type { Model } from '../compile'
 import {
   MOVING_KINDS,
   found,
   stepBlocked,
   type Blocked,
   type Id,
-  type Model,
   type OpenSpan,
   type Place,
   type Run,

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { checked } from '@/document'
-import { newContainer, startLevel } from '@/document/starters'
+import { newContainer, startLevel, newFixture } from '@/document/starters'
 import { count, dryCount } from '../count'
 import { explainCount } from '../explain'
-import { caseOf, compile, type Document, type Run } from '../model'
+import { compile } from '../compile'
+import { caseOf, type Document, type Run } from '../model'
 import { owned } from '../quantities'
 import { runAnswers } from './index'
 import { example, use, withRig } from '../../../tests/support/build'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
-import { newFixture } from '@/document/starters'
 
 function withRuns(document: Document, runs: Run[]) {
   const copy = structuredClone(document)

@@ -1,6 +1,7 @@
 import type { PartIndex } from '../calendar'
 import { count, type Count } from '../count'
-import type { Id, Model, ModelRun, ModelStep } from '../model'
+import type { Model } from '../compile'
+import type { Id, ModelRun, ModelStep } from '../model'
 import type { Days, Litres } from '../quantities'
 
 export interface Transferred {

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
-import { caseOf, compile } from '../model'
+import { compile } from '../compile'
+import { caseOf } from '../model'
 import { countAfterTransfer, flowSeconds, grayToBlack, transferOf, type TransferCase } from './index'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 

@@ -1,5 +1,6 @@
 import { levelAt, type Ledger } from '../count'
-import type { Id, Model, Outlet, Rig, TankContainer, TankShape } from '../model'
+import type { Model } from '../compile'
+import type { Id, Outlet, Rig, TankContainer, TankShape } from '../model'
 import type { Days, Litres } from '../quantities'
 import { grayToBlack, type Range, type TankState, type Transfer, type TransferRefusal } from './grayToBlack'
 

@@ -1,7 +1,8 @@
 import { dayZero, type WallTime } from '../calendar'
 import { ledger, stateAt } from '../count'
 import { effectsOf } from '../learn'
-import { compile, type Id, type Now, type StayCase } from '../model'
+import { compile } from '../compile'
+import type { Id, Now, StayCase } from '../model'
 import type { StayLearned } from './learnStay'
 
 /** A use that was logged after what is known was learned. */

@@ -1,7 +1,8 @@
 import { PARTS_PER_DAY, dayZero, wallDaysBetween, type WallTime } from '../calendar'
 import { partAt } from '../count'
 import { standing, type LogEntry, type UseEntry } from '../log'
-import type { Activity, Crew, Id, Model, Now, Stay } from '../model'
+import type { Model } from '../compile'
+import type { Activity, Crew, Id, Now, Stay } from '../model'
 import type { Share } from '../quantities'
 
 /** Somebody who does something at most once a day. */

@@ -17,7 +17,8 @@ import {
   type Track,
 } from '../learn'
 import { countedThroughout, evidenceOf, happened, type LogEntry } from '../log'
-import { compile, type Activity, type Id, type Model, type Now, type StayCase } from '../model'
+import { compile, type Model } from '../compile'
+import type { Activity, Id, Now, StayCase } from '../model'
 import type { Cv, Days, Factor } from '../quantities'
 import { leftToday } from './doneToday'
 import { endOf } from './phase'

@@ -1,6 +1,7 @@
 import { count } from '../count'
 import { LEARNED } from '../learn'
-import { compile, type Activity, type Id, type StayCase, type TakenOver } from '../model'
+import { compile } from '../compile'
+import type { Activity, Id, StayCase, TakenOver } from '../model'
 import type { Days } from '../quantities'
 import type { StayLearned } from './learnStay'
 

@@ -8,7 +8,8 @@ import { addWallDays } from '../calendar'
 import { count, ledger } from '../count'
 import { isOnFrom, switchHabit, todayOf } from '../habits'
 import type { LogEntry } from '../log'
-import { caseOf, compile, compileChances, volumePerUse, type StayCase } from '../model'
+import { compile, compileChances } from '../compile'
+import { caseOf, volumePerUse, type StayCase } from '../model'
 import { quantileSorted, sampleTrips, samplerOf } from '../risk'
 import {
   caseNow,

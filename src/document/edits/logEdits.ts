@@ -1,4 +1,5 @@
-import type { Document, Id, ModelContainer, TakenOver } from '@/core/model'
+import type { ModelContainer } from '@/core/compile'
+import type { Document, Id, TakenOver } from '@/core/model'
 import { crewOf, stayOf } from './find'
 import { setModelLevel, setStart } from './stayEdits'
 

@@ -1,6 +1,7 @@
 import { leaveAfterNights, nightsBetween } from '@/core/calendar'
 import { startOf, type Reading } from '@/core/levels'
-import type { Document, Id, ModelContainer } from '@/core/model'
+import type { ModelContainer } from '@/core/compile'
+import type { Document, Id } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { stayOf } from './find'
 

@@ -1,6 +1,7 @@
 import { computed } from 'vue'
 import type { Count } from '@/core/count'
-import { HOOKUP_RUN, type Model, type Stay } from '@/core/model'
+import { HOOKUP_RUN, type Model } from '@/core/compile'
+import type { Stay } from '@/core/model'
 import { dayZero, nightsBetween, wallDaysBetween, type WallTime } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useClockStore } from '@/data/clockStore'

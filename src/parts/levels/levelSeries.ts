@@ -1,6 +1,6 @@
 import { addWallDays, type WallTime } from '@/core/calendar'
 import type { Count } from '@/core/count'
-import type { Model } from '@/core/model'
+import type { Model } from '@/core/compile'
 import type { LevelFan } from '@/core/risk'
 
 /** One container's level at the start and at every part end, as a share of its capacity in percent. */

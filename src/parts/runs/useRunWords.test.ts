@@ -1,7 +1,8 @@
 // @vitest-environment happy-dom
 import { beforeEach, describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
-import { caseOf, compile, type Run, type StayCase } from '@/core/model'
+import { compile } from '@/core/compile'
+import { caseOf, type Run, type StayCase } from '@/core/model'
 import { UNIT_SYSTEMS, owned } from '@/core/quantities'
 import { runAnswers, stayCost, type Trouble } from '@/core/schedule'
 import { useSettingsStore } from '@/data/settingsStore'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { areaPath, linePath, type BoardCell, type BoardMark } from './boardShape'
-import type { ModelContainer } from '@/core/model'
+import type { ModelContainer } from '@/core/compile'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
 

@@ -1,6 +1,6 @@
 import { PARTS_PER_DAY } from '@/core/calendar'
 import { BREACH_TOLERANCE, levelBefore, type Count } from '@/core/count'
-import type { Model, ModelContainer } from '@/core/model'
+import type { Model, ModelContainer } from '@/core/compile'
 
 /** One container on one day. Shares are of the capacity; x runs 0 to 1 over the 05-to-05 day. */
 export interface BoardCell {

@@ -5,7 +5,8 @@ import { formatDate, formatShortDay } from '@/texts'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { CONTRADICTS } from '@/core/learn'
 import type { Count } from '@/core/count'
-import type { Model, Stay } from '@/core/model'
+import type { Model } from '@/core/compile'
+import type { Stay } from '@/core/model'
 import { boardCells, boardX, withLived, type BoardCell } from './boardShape'
 
 /** What the board shows: its days, its containers' cells, and where the stop falls. Null without a stay. */

@@ -1,10 +1,10 @@
-import { caseOf } from '../model'
+import { caseOf, type Document } from '../model'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { documentArb, reuseArb } from '../../../tests/support/generate'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { owned } from '../quantities'
-import { compile, compileChances, heatStepsAt, type Document } from './index'
+import { compile, compileChances, heatStepsAt } from '.'
 import { often } from '../../../tests/support/thorough'
 
 const anyStay = fc.oneof(documentArb, reuseArb)

@@ -1,7 +1,6 @@
 import type { ActiveHabit } from './activeHabits'
-import type { Activity } from './crew'
+import type { Activity, Passed } from '../model'
 import { endCode, type ModelVessel, type Stream } from './model'
-import type { Passed } from './now'
 
 /**
  * The vessels of the habits that are on, and the streams with those added that they fill: caught and emptied ones beside

@@ -1,7 +1,5 @@
 import { type DayNumber, type PartGrid, PARTS } from '../calendar'
-import type { Id } from './ids'
-import type { Crew } from './crew'
-import { isAwayOn, type Stay } from './stay'
+import { type Id, type Crew, isAwayOn, type Stay } from '../model'
 
 /** Who is there in each part: few different groups, however many parts. */
 export interface Presence {

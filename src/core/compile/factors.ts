@@ -1,6 +1,5 @@
 import type { ActiveHabit } from './activeHabits'
-import { ownFactor, putInPerUse, tricklePerUse, type Activity } from './crew'
-import type { Effect } from './habit'
+import { ownFactor, putInPerUse, tricklePerUse, type Activity, type Effect } from '../model'
 
 /** What the habits that are on make of one activity, per part of the grid. */
 export interface PartFactors {

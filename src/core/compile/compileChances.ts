@@ -2,15 +2,23 @@ import type { Celsius, Litres, Amount, Cv } from '../quantities'
 import type { PartGrid } from '../calendar'
 import { heaterOf, membersOf } from './compileContainers'
 import { HEAT_STEP_C, heatExtra } from './compileUses'
-import { sparesOf, type Container } from './containers'
-import { ownSpread, type Activity, type Crew } from './crew'
-import type { Id } from './ids'
+import {
+  sparesOf,
+  type Container,
+  ownSpread,
+  type Activity,
+  type Crew,
+  type Id,
+  type JointDraws,
+  type Passed,
+  type Rig,
+  warmestOf,
+  type LevelError,
+  type Stay,
+  type StayCase,
+} from '../model'
 import type { Model, ModelContainer } from './model'
-import type { JointDraws, Passed } from './now'
 import type { Presence } from './presence'
-import type { Rig } from './rig'
-import { warmestOf, type LevelError, type Stay } from './stay'
-import type { StayCase } from './stayCase'
 
 /**
  * Uses in each part of the grid as a line in the heat: cool + steps × perStep, steps of 5 °C above the crew's threshold.

@@ -1,8 +1,7 @@
 import type { PartGrid } from '../calendar'
-import { volumePerUse, type Activity, type Crew } from './crew'
+import { volumePerUse, type Activity, type Crew, warmestOf, type Stay } from '../model'
 import type { PartFactors } from './factors'
 import type { Presence } from './presence'
-import { warmestOf, type Stay } from './stay'
 
 export const HEAT_STEP_C = 5
 

@@ -8,12 +8,12 @@ import {
   unitOf,
   type Container,
   type TankContainer,
-} from './containers'
-import type { Id } from './ids'
+  type Id,
+  type Passed,
+  type Rig,
+  type Stay,
+} from '../model'
 import type { ModelContainer } from './model'
-import type { Passed } from './now'
-import type { Rig } from './rig'
-import type { Stay } from './stay'
 
 /** The rig's containers, tanks that stand open to each other as one, with their starting levels. */
 export function compileContainers(rig: Rig, stay: Stay, begins: Passed | null = null): ModelContainer[] {

@@ -1,10 +1,19 @@
 import type { Amount, Days, Kilograms, Litres, Share } from '../quantities'
-import type { OnSolids } from './now'
+import {
+  type OnSolids,
+  type ContainerKind,
+  type LevelUnit,
+  type Side,
+  type ActivityIndex,
+  type EndCode,
+  FLOW_ENDS,
+  type FlowEnd,
+  type Id,
+  type StreamIndex,
+  type ModelRun,
+} from '../model'
 import type { PartGrid, WallTime } from '../calendar'
-import type { ContainerKind, LevelUnit, Side } from './containers'
-import { type ActivityIndex, type EndCode, FLOW_ENDS, type FlowEnd, type Id, type StreamIndex } from './ids'
 import type { Presence } from './presence'
-import type { ModelRun } from './run'
 
 /** One container, compiled; joined tanks are one. Levels are in its unit. */
 export interface ModelContainer {

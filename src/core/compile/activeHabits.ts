@@ -1,10 +1,18 @@
 import { daylightParts, type DayNumber, type PartGrid, PARTS } from '../calendar'
-import type { Activity, Crew } from './crew'
-import type { Effect, Habit, HabitOn, Vessel } from './habit'
-import { found, type Id } from './ids'
+import {
+  type Activity,
+  type Crew,
+  type Effect,
+  type Habit,
+  type HabitOn,
+  type Vessel,
+  found,
+  type Id,
+  type StayCase,
+  warmestOf,
+  type Stay,
+} from '../model'
 import type { Presence } from './presence'
-import type { StayCase } from './stayCase'
-import { warmestOf, type Stay } from './stay'
 
 /** A habit that is on, with the parts of the grid in which it holds. */
 export interface ActiveHabit {

@@ -1,8 +1,6 @@
 import type { PartGrid } from '../calendar'
-import type { Crew } from './crew'
+import type { Crew, ModelRun, Stay } from '../model'
 import { endCode, type Model, type ModelContainer, type Stream } from './model'
-import type { ModelRun } from './run'
-import type { Stay } from './stay'
 
 /** The run that opens gray where a hookup begins; not one of the stay's own. */
 export const HOOKUP_RUN = 'hookup'

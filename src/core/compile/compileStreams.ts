@@ -1,12 +1,17 @@
 import type { Share } from '../quantities'
 import { PIECE, type Steps } from '../steps'
 import type { ActiveHabit } from './activeHabits'
-import type { Activity, AddedFrom, Crew } from './crew'
-import { REDIRECT_ENDS } from './habit'
-import { isOneOf } from './containers'
-import type { Id } from './ids'
+import {
+  type Activity,
+  type AddedFrom,
+  type Crew,
+  REDIRECT_ENDS,
+  isOneOf,
+  type Id,
+  type Fixture,
+  type Rig,
+} from '../model'
 import { endCode, type ModelContainer, type Stream } from './model'
-import type { Fixture, Rig } from './rig'
 
 /** One way a use's water, solids or paper takes. Only what drains can be redirected. */
 type Route = Pick<Stream, 'from' | 'to' | 'ofDraw' | 'fixed' | 'isSolid' | 'solidUses'> & {

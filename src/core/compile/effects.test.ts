@@ -5,7 +5,8 @@ import { truckDemo } from '../../../scripts/demo/truck'
 import { count } from '../count'
 import { areRivals, canApply } from '../habits'
 import { owned } from '../quantities'
-import { caseOf, compile, found, type Effect, type HabitOn } from './index'
+import { compile } from './compile'
+import { caseOf, found, type Effect, type HabitOn } from '../model'
 
 /** Two people, one shower a day each of 12 L in the morning and two liquid uses of 1 L each at midday, by hand. */
 const uses = [

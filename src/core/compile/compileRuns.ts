@@ -1,13 +1,21 @@
 import { partOfSlot, type PartGrid } from '../calendar'
 import { chargeOf, topUpLevel } from './bySchool'
-import { sparesOf } from './containers'
-import type { Crew } from './crew'
-import { found, type EndCode, type Id } from './ids'
+import {
+  sparesOf,
+  type Crew,
+  found,
+  type EndCode,
+  type Id,
+  type Rig,
+  type Place,
+  type Head,
+  type ModelRun,
+  type ModelStep,
+  type Run,
+  type RunStep,
+  stepBlocked,
+} from '../model'
 import { endCode, type ModelContainer } from './model'
-import type { Rig } from './rig'
-import type { Place } from './place'
-import type { Head, ModelRun, ModelStep, Run, RunStep } from './run'
-import { stepBlocked } from './stepBlocked'
 
 const OUT = endCode('carried-out')
 const IN = endCode('brought-in')

@@ -7,14 +7,11 @@ import { compileRuns } from './compileRuns'
 import { compileStreams } from './compileStreams'
 import { compileUses } from './compileUses'
 import { compileVessels } from './compileVessels'
-import type { Crew } from './crew'
+import type { Crew, Id, Now, StayCase } from '../model'
 import { factorsOf, type PartFactors } from './factors'
 import { drainedOpen, openParts, openingRun } from './hookup'
-import type { Id } from './ids'
 import type { Model } from './model'
-import type { Now } from './now'
 import { presence } from './presence'
-import type { StayCase } from './stayCase'
 
 export interface CompileOptions {
   /** Replaces the stay's own horizon, days, > 0. */
