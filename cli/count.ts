@@ -1,20 +1,22 @@
-import { count, dryCount, flowsOf, withoutRuns, type Count } from '@/core/count'
+import { count, dryCount, flowsOf, nightsMade, withoutRuns, type Count } from '@/core/count'
 import { runAnswers } from '@/core/schedule'
-import { chainedCase } from '@/core/chain'
+import { riskTables } from '@/core/risk'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
 import { compile, type Model } from '@/core/compile'
 import type { Document, StayCase } from '@/core/model'
+import { stayCaseOf } from './chained'
 import { caseFrom, expectedFrom, ofStay } from './now'
 import type { Options } from './run'
 
 /** `dry-count count`: the answer as documented in docs/command-line.md. */
 export function countCommand(
   document: Document,
-  { stay, horizon, now, seed, withRuns }: Options,
+  { stay, horizon, now, seed, trials, withRuns }: Options,
   log: readonly LogEntry[],
 ): unknown {
-  const stayCase = chainedCase(document, stay)
+  const chain = { seed, trials, now, tables: riskTables() }
+  const stayCase = stayCaseOf(document, stay, log, chain)
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
   const from = counted()
   const planned = compile(from, ahead)
@@ -22,11 +24,14 @@ export function countCommand(
   function counted() {
     if (now === undefined) return stayCase
     const isLogged = ofStay(log, stay).length > 0
-    return isLogged ? caseFrom(document, log, stay, now, seed) : expectedFrom(document, stay, now)
+    return isLogged
+      ? caseFrom(document, log, stay, now, chain)
+      : expectedFrom(document, log, stay, now, chain)
   }
   const result = count(model)
   const { days, stopper, at, containers, ledger } = result
   const dry = withRuns ? dryCount(model) : result
+  const { leaveAt } = stayCase.stay
   return {
     format: 'dry-count/count@1',
     stay: model.stay,
@@ -35,7 +40,8 @@ export function countCommand(
     partsPerDay: PARTS_PER_DAY,
     horizonDays: model.horizonDays,
     count: { days: dry.days, stopper: dry.stopper, at: dry.at },
-    ...(withRuns ? { holds: { days, stopper, at } } : {}),
+    nights: nightsOf(dry.days),
+    ...(withRuns ? { holds: { days, stopper, at, nights: nightsOf(days) } } : {}),
     containers: model.containers.map((container, c) => ({
       id: container.id,
       name: container.name,
@@ -51,14 +57,19 @@ export function countCommand(
     flows: flowsOf(model, ledger),
     ...(withRuns ? { runs: runsOf(from, model, result) } : {}),
   }
+  function nightsOf(lasts: number | null) {
+    const { planned: of, made } = nightsMade(lasts, model.start, leaveAt)
+    return { planned: of, made }
+  }
 }
 
 /** What each run moves, and what it could not. */
 function runsOf(from: StayCase, model: Model, result: Count): unknown[] {
-  return runAnswers(from, model, result).map(({ run, steps, troubles, liftedKg }) => ({
+  return runAnswers(from, model, result).map(({ run, steps, isPossible, troubles, liftedKg }) => ({
     id: run.id,
     day: run.day,
     part: run.part,
+    isPossible,
     steps: steps.map(({ step, moved, undone, bound }) => ({
       do: step.do,
       from: step.from,

@@ -1,5 +1,6 @@
 import { habitsWorth } from '@/core/advice'
 import { count } from '@/core/count'
+import type { LogEntry } from '@/core/log'
 import { daysPerBother } from '@/core/habits'
 import { compile, compileChances } from '@/core/compile'
 import { found, type Document, type StayCase } from '@/core/model'
@@ -17,9 +18,16 @@ import { chainedTrips } from './chained'
 import type { Options } from './run'
 
 /** `dry-count habits`: the answer as documented in docs/command-line.md. */
-export function habitsCommand(document: Document, { stay: id, seed, trials, horizon }: Options): unknown {
+export function habitsCommand(
+  document: Document,
+  { stay: id, seed, trials, horizon }: Options,
+  log: readonly LogEntry[],
+): unknown {
   const tables = riskTables()
-  const stayCase = withHorizon(chainedTrips(document, id, seed, trials, tables), horizon)
+  const stayCase = withHorizon(
+    chainedTrips(document, id, log, { seed, trials, now: undefined, tables }),
+    horizon,
+  )
   const own = chainSeed(stayCase, seed)
   const model = compile(stayCase)
   const sampler = samplerOf(model, compileChances(stayCase, model), { tables })

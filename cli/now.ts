@@ -1,22 +1,22 @@
 import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
-import { caseOf, type Document, type Id, type StayCase } from '@/core/model'
-import { caseNow, expectedNow, learnStay, type Logged, type StayLearned } from '@/core/underway'
+import type { Document, Id, StayCase } from '@/core/model'
+import { passedTrips } from '@/core/risk'
+import { caseNow, expectedNow, learnStay, type StayLearned } from '@/core/underway'
+import { earlierOf, stayCaseOf, type ChainOptions } from './chained'
 
-/** What a stay's log and those of the same rig and crew before it teach by then. */
+/** What a stay's log and those of the same rig and crew before it teach by then, on how it began. */
 export function learnedBy(
   document: Document,
   log: readonly LogEntry[],
   stay: Id,
   at: WallTime,
-  seed: number,
+  options: ChainOptions,
 ): StayLearned {
-  const stayCase = caseOf(document, stay)
-  const { rig, crew } = stayCase.stay
-  const earlier = document.stays
-    .filter((other) => other.id !== stay && other.rig === rig && other.crew === crew)
-    .map((other): Logged => ({ stayCase: caseOf(document, other.id), log: ofStay(log, other.id) }))
-  return learnStay({ stayCase, log: ofStay(log, stay), earlier, at, seed })
+  const begun = stayCaseOf(document, stay, log, options)
+  const stayCase = passedTrips(begun, options)
+  const earlier = earlierOf(document, stayCase, log)
+  return learnStay({ stayCase, log: ofStay(log, stay), earlier, at, seed: options.seed })
 }
 
 /** The rest of a stay as it is counted from then: on the means of what is known, with its draws. */
@@ -25,14 +25,20 @@ export function caseFrom(
   log: readonly LogEntry[],
   stay: Id,
   at: WallTime,
-  seed: number,
+  options: ChainOptions,
 ): StayCase {
-  return caseNow(caseOf(document, stay), learnedBy(document, log, stay, at, seed))
+  return caseNow(stayCaseOf(document, stay, log, options), learnedBy(document, log, stay, at, options))
 }
 
 /** What stands where by then, had the stay gone as its plan says: where nothing was logged. */
-export function expectedFrom(document: Document, stay: Id, at: WallTime): StayCase {
-  return expectedNow(caseOf(document, stay), at)
+export function expectedFrom(
+  document: Document,
+  log: readonly LogEntry[],
+  stay: Id,
+  at: WallTime,
+  options: ChainOptions,
+): StayCase {
+  return expectedNow(stayCaseOf(document, stay, log, options), at)
 }
 
 export const ofStay = (log: readonly LogEntry[], id: Id) => log.filter(({ stay }) => stay === id)

@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import { wallDaysBetween } from '@/core/calendar'
 import { decideSteps, type DecideBy, type DecideRequest } from '@/core/decide'
 import type { StayCase } from '@/core/model'
-import { PLAN_ON, TRIALS, type OwnCount } from '@/core/risk'
+import { PLAN_ON, TRIALS, type OwnCounts } from '@/core/risk'
 import { inSlices } from '@/workers/inSlices'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
@@ -24,7 +24,7 @@ export const useDecideStore = defineStore('decide', () => {
   const jobs = useJobStore()
   const watchers = ref(0)
   const hasFailed = ref(false)
-  const known = shallowRef<{ of: StayCase; counts: OwnCount[] } | null>(null)
+  const known = shallowRef<{ of: StayCase; counts: OwnCounts } | null>(null)
   const isCurrent = computed(() => known.value?.of === forecast.stayCase)
   let asked = 0
 
@@ -36,7 +36,7 @@ export const useDecideStore = defineStore('decide', () => {
     const horizonDays = wallDaysBetween(model.start, stayCase.stay.leaveAt) + BEYOND_D
     if (horizonDays <= BEYOND_D) return
     try {
-      const args = { seed: SEED, trials: TRIALS, q: PLAN_ON, horizonDays }
+      const args = { seed: SEED, trials: TRIALS, q: PLAN_ON, horizonDays, withRuns: true }
       const counts = await jobs.run('advice', 'own', jobs.subjectOf(stayCase), args)
       if (own !== asked) return
       known.value = { of: stayCase, counts }
@@ -56,7 +56,8 @@ export const useDecideStore = defineStore('decide', () => {
     const of = known.value
     const { stayCase } = places
     if (!of || !stayCase || of.of.stay.id !== stayCase.stay.id || underWay.phase === 'over') return null
-    return { stayCase, containers: of.counts, from: of.of.now?.at ?? of.of.stay.start }
+    const { containers, joint } = of.counts
+    return { stayCase, containers, joint, from: of.of.now?.at ?? of.of.stay.start }
   })
   /** Null: not worked out yet, or there is nothing to decide. Follows hours and roads at once, a container at a time. */
   const answers = shallowRef<DecideBy[] | null>(null)

@@ -13,6 +13,10 @@ export interface Known {
   isWhole: boolean
 }
 
+/** The shape of what is kept; another one is left aside. */
+const VERSION = 2
+/** Stays of which it is kept, the newest asked first. */
+const MOST = 6
 const keyOf = (space: Space) => `dry-count:known:${space}`
 
 /** The last thing that was learned, kept in this browser: means only, so that the first picture waits for no log and no worker. */
@@ -20,25 +24,38 @@ export const lastKnown = {
   keep(space: Space, { stay, learned, made }: Known): void {
     const { at, now, factors, activities } = learned
     const spreads = activities.map(({ spread }) => spread)
-    const kept = { stay, at, now: { ...now, draws: null }, factors, spreads, made }
-    safeStorage().setItem(keyOf(space), JSON.stringify(kept))
+    const kept: Kept = { stay, at, now: { ...now, draws: null }, factors, spreads, made }
+    const others = all(space).filter((one) => one.stay !== stay)
+    const stays = [kept, ...others].slice(0, MOST)
+    safeStorage().setItem(keyOf(space), JSON.stringify({ version: VERSION, stays }))
   },
   of(space: Space, stay: Id): Known | null {
-    try {
-      const kept = JSON.parse(safeStorage().getItem(keyOf(space)) ?? 'null') as Kept | null
-      if (kept?.stay !== stay) return null
-      const { at, now, factors, spreads, made } = kept
-      const activities = spreads.map((spread) => ({ spread }))
-      return {
-        stay,
-        learned: { at, now, factors, activities } as unknown as StayLearned,
-        made,
-        isWhole: false,
-      }
-    } catch {
-      return null
+    const kept = all(space).find((one) => one.stay === stay)
+    if (!kept) return null
+    const { at, now, factors, spreads, made } = kept
+    const activities = spreads.map((spread) => ({ spread }))
+    return {
+      stay,
+      learned: { at, now, factors, activities } as unknown as StayLearned,
+      made,
+      isWhole: false,
     }
   },
+}
+
+function all(space: Space): Kept[] {
+  try {
+    const { version, stays } = JSON.parse(safeStorage().getItem(keyOf(space)) ?? '{}') as Partial<AllKept>
+    return version === VERSION && Array.isArray(stays) ? stays : []
+  } catch {
+    // What cannot be read is only a first picture: it is learned anew.
+    return []
+  }
+}
+
+interface AllKept {
+  version: number
+  stays: Kept[]
 }
 
 interface Kept extends Pick<StayLearned, 'at' | 'now' | 'factors'> {

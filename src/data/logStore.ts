@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
+import { chainTo } from '@/core/chain'
 import { byTime, type LogEntry } from '@/core/log'
 import { found, type Document, type Id, type Stay } from '@/core/model'
 import { endOf } from '@/core/underway'
@@ -195,5 +196,8 @@ function withEarlier({ stays }: Document, { id, rig, crew, start }: Stay): Id[] 
   const earlier = stays.filter(
     (other) => other.id !== id && other.rig === rig && other.crew === crew && other.start < start,
   )
-  return [id, ...earlier.sort((a, b) => (a.start < b.start ? 1 : -1)).map((other) => other.id)]
+  // What it follows says by its log what it leaves, whoever was there.
+  const before = chainTo(stays, id).slice(0, -1)
+  const others = [...new Set([...earlier, ...before])]
+  return [id, ...others.sort((a, b) => (a.start < b.start ? 1 : -1)).map((other) => other.id)]
 }

@@ -2,12 +2,13 @@ import { defineStore } from 'pinia'
 import { computed, shallowReactive } from 'vue'
 import type { Review } from '@/core/review'
 import type { LogEntry } from '@/core/log'
-import { caseOf, type Id, type Stay } from '@/core/model'
+import type { Id, Stay } from '@/core/model'
 import { endOf, phaseOf } from '@/core/underway'
 import { useClockStore } from './clockStore'
 import { useJobStore } from './jobStore'
 import { useLogStore } from './logStore'
 import { SEED } from './seed'
+import { useUnderWayStore } from './underWayStore'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** A review, and all that it was reckoned from. */
@@ -22,6 +23,7 @@ export const useReviewStore = defineStore('review', () => {
   const clock = useClockStore()
   const log = useLogStore()
   const jobs = useJobStore()
+  const underWay = useUnderWayStore()
   const known = shallowReactive(new Map<Id, Known>())
   const failed = shallowReactive(new Set<Id>())
 
@@ -38,7 +40,7 @@ export const useReviewStore = defineStore('review', () => {
       const { document } = workspace
       const all = await log.whole()
       const ofStay = (stay: Id): LogEntry[] => all.filter((entry) => entry.stay === stay)
-      const stayCase = caseOf(document, id)
+      const stayCase = underWay.wholeCase(id)
       const { stay } = stayCase
       const own = ofStay(id)
       const end = endOf(stay, own)
@@ -47,12 +49,12 @@ export const useReviewStore = defineStore('review', () => {
         .filter(
           (one) => one.id !== id && one.rig === stay.rig && one.crew === stay.crew && one.start < stay.start,
         )
-        .map((one) => ({ stayCase: caseOf(document, one.id), log: ofStay(one.id) }))
+        .map((one) => ({ stayCase: underWay.wholeCase(one.id), log: ofStay(one.id) }))
         .filter((one) => one.log.length > 0)
       const { rig, crew, habits } = stayCase
       const stays = [stay, ...earlier.map((one) => one.stayCase.stay)]
       const logs = [own, ...earlier.map(({ log }) => log)].map(revisionsOf)
-      const from = [at, rig, crew, habits, ...stays, ...logs]
+      const from = [at, rig, crew, habits, stayCase.passed?.from.before, ...stays, ...logs]
       const before = known.get(id)
       if (before && isSame(before.from, from)) return before.review
       const request = { log: own, at, earlier, seed: SEED }

@@ -4,14 +4,13 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import type { NextStep } from '@/core/advice'
 import type { Budget, SwapOffer } from '@/core/budget'
 import type { LogEntry } from '@/core/log'
-import { caseOf, type Id } from '@/core/model'
+import type { Id } from '@/core/model'
 import type { SinceYesterday } from '@/core/underway'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { useLogStore } from './logStore'
 import { SEED } from './seed'
 import { useUnderWayStore } from './underWayStore'
-import { useWorkspaceStore } from './workspaceStore'
 
 /** Trips of the first answer, and of the one that confirms it. */
 const FIRST = 2_000
@@ -30,7 +29,6 @@ export const BUDGET_MARK = 'dry-count:budget'
 export const useTodayStore = defineStore('today', () => {
   const forecast = useForecastStore()
   const underWay = useUnderWayStore()
-  const workspace = useWorkspaceStore()
   const log = useLogStore()
   const jobs = useJobStore()
   const budget = shallowRef<Budget | null>(null)
@@ -128,11 +126,7 @@ export const useTodayStore = defineStore('today', () => {
   }
   /** Stays before this one that taught something of it. */
   function earlier() {
-    const { document } = workspace
-    return log.wanted
-      .filter((id) => id !== forecast.stay?.id && document.stays.some((stay) => stay.id === id))
-      .map((id) => ({ stayCase: caseOf(document, id), log: log.ofStay(id) }))
-      .filter((one) => one.log.length > 0)
+    return forecast.stayCase ? underWay.earlierOf(forecast.stayCase) : []
   }
 
   /** What a swap would buy; null where it cannot be said. */

@@ -3,19 +3,24 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
-import { keptChain } from '@/core/chain'
-import { caseOf, type Document, type Id, type StayCase } from '@/core/model'
+import { chainTo, keptChain, type ChainOptions } from '@/core/chain'
+import { caseOf, type Document, type Id, type Stay, type StayCase } from '@/core/model'
 import {
   caseNow,
   endOf,
   expectedNow,
+  hasBegun,
+  knownAt,
+  knownCase,
   phaseOf,
   steppedTo,
+  type Logged,
   type NewUse,
   type Phase,
   type StayLearned,
 } from '@/core/underway'
 import { floored, useClockStore } from './clockStore'
+import { useHoursStore } from './hoursStore'
 import { useJobStore } from './jobStore'
 import { useLogStore } from './logStore'
 import { lastKnown, type Known } from './lastKnown'
@@ -37,21 +42,44 @@ export const useUnderWayStore = defineStore('underWay', () => {
   const clock = useClockStore()
   const log = useLogStore()
   const jobs = useJobStore()
+  const hours = useHoursStore()
+  /** Of stays before this one in its chain: what their own logs say, newest asked first. */
+  const knownBefore = shallowRef<ReadonlyMap<Id, KnownBefore>>(new Map())
+  /** A stay that was begun stands on the levels that were read on arrival. */
+  const begun = computed((): string =>
+    workspace.document.stays
+      .filter(({ id }) => hasBegun(id, log.ofStay(id)))
+      .map(({ id }) => id)
+      .join(),
+  )
   /** The same object until something of it changes: an edit of another stay counts nothing anew. */
   const planCase = computed((before: StayCase | null = null) => {
-    const own = caseIn(workspace.document, before)
-    const follows = own?.stay.follows ?? null
-    // Whoever read the levels on arrival knows better than the plan.
-    const hasBegun = log.entries.some(({ kind, stay }) => kind === 'start' && stay === own?.stay.id)
-    return own === null || follows === null || hasBegun ? own : chained(own)
+    const own = caseIn(workspace.document)
+    const isAlone = own === null || own.stay.follows === null || hasBegun(own.stay.id, log.entries)
+    const whole = isAlone ? own : chained(own)
+    const judged = whole && hours.judged(whole)
+    return judged && before && isSameCase(judged, before) ? before : judged
   })
-  const chain = keptChain((stayCase) => {
-    const of = lastKnown.of(workspace.space, stayCase.stay.id)
-    return of && fits(of, stayCase) ? caseNow(stayCase, of.learned) : stayCase
+  /** How stays of a chain begin: by what is known of those before them. */
+  const chainOptions = computed((): Required<ChainOptions> => {
+    const known = knownBefore.value
+    const alone = new Set(begun.value.split(','))
+    // Hours that were read meanwhile may leave other runs out.
+    void hours.answers
+    return {
+      standsAlone: (id) => alone.has(id),
+      known: (stayCase) => {
+        const { id } = stayCase.stay
+        const of = known.get(id) ?? lastKnown.of(workspace.space, id)
+        const learned = of && fits(of, stayCase) ? of.learned : null
+        return knownCase(hours.judged(stayCase), learned, log.ofStay(id))
+      },
+    }
   })
+  const chain = computed(() => keptChain(chainOptions.value))
   function chained(own: StayCase): StayCase {
     try {
-      return chain(workspace.document, own.stay.id)
+      return chain.value(workspace.document, own.stay.id)
     } catch {
       // What it follows is not whole: it starts by itself.
       return own
@@ -86,8 +114,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
   let isBehind = false
 
   async function ask(): Promise<void> {
-    const stayCase = planCase.value
-    if (!stayCase || at.value === null || !log.isLoaded) return
+    if (!planCase.value || !log.isLoaded || (at.value === null && planCase.value.passed === undefined)) return
     if (isUnderway) {
       isBehind = true
       return
@@ -95,13 +122,12 @@ export const useUnderWayStore = defineStore('underWay', () => {
     isUnderway = true
     isBehind = false
     const own = (asked += 1)
-    const entries = log.entries
-    const { document } = workspace
-    const earlier = log.wanted
-      .filter((id) => id !== stayCase.stay.id && document.stays.some((stay) => stay.id === id))
-      .map((id) => ({ stayCase: caseOf(document, id), log: teaching(log.ofStay(id)) }))
-      .filter((one) => one.log.length > 0)
     try {
+      await learnBefore()
+      const stayCase = planCase.value
+      if (own !== asked || at.value === null) return
+      const entries = log.entries
+      const earlier = earlierOf(stayCase)
       const request = { log: teaching(entries), at: at.value, earlier, seed: SEED }
       const learned = await jobs.run('risk-0', 'learn', jobs.subjectOf(stayCase), request)
       if (own !== asked) return
@@ -109,11 +135,51 @@ export const useUnderWayStore = defineStore('underWay', () => {
       lastKnown.keep(workspace.space, known.value)
       hasFailed.value = false
     } catch {
+      // Said on Camp; asked anew with the next entry or edit.
       if (own === asked) hasFailed.value = true
     } finally {
       isUnderway = false
       if (isBehind) void ask()
       else goOn()
+    }
+  }
+  /** Stays of the same rig and crew before one, that teach something of it, each as it began. */
+  function earlierOf({ stay }: Pick<StayCase, 'stay'>): Logged[] {
+    const { document } = workspace
+    return log.wanted
+      .filter((id) => document.stays.some((one) => one.id === id && isBefore(one, stay)))
+      .map((id) => ({ stayCase: wholeCase(id), log: teaching(log.ofStay(id)) }))
+      .filter((one) => one.log.length > 0)
+  }
+  const isBefore = (one: Stay, stay: Stay) =>
+    one.id !== stay.id && one.rig === stay.rig && one.crew === stay.crew && one.start < stay.start
+  function wholeCase(id: Id): StayCase {
+    try {
+      return chain.value(workspace.document, id)
+    } catch {
+      // What it follows is not whole: it starts by itself.
+      return caseOf(workspace.document, id)
+    }
+  }
+
+  /** What the stays of its chain leave is known by their own logs, the first of them first. */
+  async function learnBefore(): Promise<void> {
+    const { document } = workspace
+    const id = planCase.value?.stay.id
+    if (id === undefined || planCase.value?.passed === undefined) return
+    for (const { id: before } of chainTo(document.stays, id).slice(0, -1)) {
+      const entries = log.ofStay(before)
+      if (teaching(entries).length === 0) continue
+      const stayCase = wholeCase(before)
+      const time = knownAt(stayCase, entries, clock.now)
+      const last = knownBefore.value.get(before)
+      const isKnown = last?.of === entries && last.learned.at === time && last.on === stayCase
+      if (isKnown || time <= stayCase.stay.start) continue
+      const request = { log: teaching(entries), at: time, earlier: earlierOf(stayCase), seed: SEED }
+      const learned = await jobs.run('risk-0', 'learn', jobs.subjectOf(stayCase), request)
+      const known = { stay: before, learned, made: usesIn(entries), isWhole: true, of: entries, on: stayCase }
+      knownBefore.value = new Map(knownBefore.value).set(before, known)
+      lastKnown.keep(workspace.space, known)
     }
   }
   function goOn(): void {
@@ -160,26 +226,37 @@ export const useUnderWayStore = defineStore('underWay', () => {
     }
   })
   /** Whether what is counted stands on what was logged: chances of anything else would be too narrow. */
-  const isReady = computed(
-    () => phase.value !== 'under-way' || (!isLearning.value && (learned.value !== null || hasFailed.value)),
-  )
-  return { planCase, stayCase, phase, at, learned, isReady, hasFailed }
+  const isReady = computed(() => {
+    if (!isBeforeKnown.value && !hasFailed.value) return false
+    return phase.value !== 'under-way' || (!isLearning.value && (learned.value !== null || hasFailed.value))
+  })
+  /** What the stays before it leave stands on their logs, where these say something. */
+  const isBeforeKnown = computed(() => {
+    const plan = planCase.value
+    if (plan?.passed === undefined || !log.isLoaded) return plan?.passed === undefined
+    const before = chainTo(workspace.document.stays, plan.stay.id).slice(0, -1)
+    return before.every(({ id }) => knownBefore.value.has(id) || teaching(log.ofStay(id)).length === 0)
+  })
+  return { planCase, stayCase, phase, at, learned, isReady, hasFailed, earlierOf, wholeCase, chainOptions }
 })
 
+/** What is known of a stay before this one, and what it was learned of. */
+interface KnownBefore extends Known {
+  of: readonly LogEntry[]
+  on: StayCase
+}
+
 /** Null where there is no stay, or where what it refers to is not there. */
-function caseIn(document: Document, before: StayCase | null): StayCase | null {
-  const { stays, rigs, crews, habits, currentStay } = document
+function caseIn({ stays, rigs, crews, habits, currentStay }: Document): StayCase | null {
   const stay = stays.find(({ id }) => id === currentStay)
   const rig = rigs.find(({ id }) => id === stay?.rig)
   const crew = crews.find(({ id }) => id === stay?.crew)
-  if (!stay || !rig || !crew) return null
-  const isSame =
-    before?.stay === stay &&
-    !before.passed &&
-    before.rig === rig &&
-    before.crew === crew &&
-    before.habits === habits
-  return isSame ? before : { stay, rig, crew, habits }
+  return stay && rig && crew ? { stay, rig, crew, habits } : null
+}
+
+const PARTS_OF_CASE = ['stay', 'rig', 'crew', 'habits', 'passed', 'hours'] as const
+function isSameCase(one: StayCase, other: StayCase): boolean {
+  return PARTS_OF_CASE.every((part) => one[part] === other[part])
 }
 
 const TEACHING: readonly LogEntry['kind'][] = ['use', 'reading', 'run', 'odd', 'end']

@@ -1,13 +1,14 @@
 import type { HabitCompany, HabitWorth, NextStep, Swing } from '@/core/advice'
 import type { Budget, SwapOffer } from '@/core/budget'
 import type { LogEntry } from '@/core/log'
+import type { BetterTime, RunOffer, UsualRun } from '@/core/errands'
 import type { DaysBought } from '@/core/habits'
 import type { Id, StayCase } from '@/core/model'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
 import type { Review } from '@/core/review'
 import type { LearnRequest, SinceYesterday, StayLearned } from '@/core/underway'
 import type { OpeningAnswer, OpeningRequest } from '@/solver/openingHours'
-import type { FlushRange, OwnCount, Sample, SampleOptions, Story } from '@/core/risk'
+import type { FlushRange, OwnCounts, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */
 export interface Subject {
@@ -50,8 +51,12 @@ export interface Jobs {
   next: Job<Trips & { declined: readonly string[] }, NextStep[]>
   /** What moved the count since yesterday; the subject is the stay as it is planned. */
   since: Job<Trips & Omit<LearnRequest, 'stayCase' | 'seed'>, SinceYesterday>
-  /** Each container's own count with no further run: what 'decide by' stands on. */
-  own: Job<Trips & { q: number; horizonDays: number }, OwnCount[]>
+  /** Each container's own count and the joint one, with the runs that are set or without: what 'decide by' stands on. */
+  own: Job<Trips & { q: number; horizonDays: number; withRuns: boolean }, OwnCounts>
+  /** Errands put where they help most, each told as it is found; `usual` which, or all. */
+  offers: Job<Trips & { usual: readonly UsualRun[] | null }, RunOffer[], RunOffer>
+  /** A run that is set, put where it helps more; null: nowhere does. */
+  better: Job<Trips & { run: Id }, BetterTime | null>
   /** When places are open, by their texts; in the order they were asked. */
   openings: Job<OpeningRequest[], OpeningAnswer[]>
   /** What a stay came to by `at`; the subject is the stay as it was planned. */

@@ -2,6 +2,7 @@ import { habitsCompany, habitsWorth, nextBest, sensitivity } from '@/core/advice
 import { budget, swapOffer } from '@/core/budget'
 import { PARTS_PER_DAY } from '@/core/calendar'
 import { countSteps } from '@/core/count'
+import { betterTime, runOffers } from '@/core/errands'
 import { daysBoughtSteps } from '@/core/habits'
 import { compile, compileChances } from '@/core/compile'
 import { reach } from '@/core/reach'
@@ -97,6 +98,17 @@ export function jobRoom(): Room {
     *since({ stayCase }, request) {
       yield
       return sinceYesterday({ stayCase, ...request, tables })
+    },
+    *offers({ stayCase }, { usual, ...trips }) {
+      const steps = runOffers(stayCase, { ...trips, ...(usual ? { usual } : {}), tables })
+      for (let step = steps.next(); ; step = steps.next()) {
+        if (step.done) return step.value
+        yield step.value
+      }
+    },
+    *better({ stayCase }, { run, ...trips }) {
+      const set = stayCase.stay.runs.find(({ id }) => id === run)
+      return set ? yield* betterTime(stayCase, set, { ...trips, tables }) : null
     },
     *own({ stayCase }, options) {
       return yield* breaths(ownCounts(stayCase, { ...options, tables }))

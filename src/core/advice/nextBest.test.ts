@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { dayAndPartOf, wallDaysBetween } from '../calendar'
-import { count } from '../count'
+import { wallDaysBetween } from '../calendar'
 import { blockedBy, canApply } from '../habits'
-import { compile, compileChances } from '../compile'
-import { caseOf, type Document, type Run, type StayCase } from '../model'
+import { compile, compileChances, daysOfHabit } from '../compile'
+import { caseOf, type Document, type StayCase } from '../model'
 import { playTrips, riskTables, samplerOf, tripLuck } from '../risk'
-import { bestSlot, blocks, runAnswer, runCost, usualRuns } from '../schedule'
+import { runOffers } from '../errands'
 import { caseNow, learnStay } from '../underway'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { trailerLog } from '../../../scripts/demo/trailerLog'
@@ -25,28 +24,31 @@ function whole<T>(steps: Generator<unknown, T>): T {
 const best = (stayCase: StayCase, declined: string[] = []) =>
   whole(nextBest(stayCase, { ...options, declined }))
 
-/** Reference: the tenth of the counts, sorted, of the same trips. */
-function planOn(stayCase: StayCase): number {
+/** Reference: mean days until the stop, at most to the end of the stay, and how many trips get there. */
+function heldBy(stayCase: StayCase): { held: number; chance: number } {
   const { stay, now } = stayCase
   const left = wallDaysBetween(now?.at ?? stay.start, stay.leaveAt)
   const horizonDays = Math.min(stay.horizonDays.value, Math.ceil(2 * left + 4))
   const model = compile(stayCase, { horizonDays })
   const sampler = samplerOf(model, compileChances(stayCase, model), { tables: options.tables })
-  const { days } = playTrips(sampler, tripLuck(options.seed, 0, TRIALS))
-  const nth = [...days].sort((a, b) => a - b)[Math.floor(TRIALS * 0.1)]!
-  return Math.min(nth, horizonDays)
+  const days = [...playTrips(sampler, tripLuck(options.seed, 0, TRIALS)).days]
+  return {
+    held: days.reduce((sum, one) => sum + Math.min(one, left), 0) / TRIALS,
+    chance: days.filter((one) => one >= left).length / TRIALS,
+  }
 }
 
-/** Reference: each single change tried by hand, and the dearest gain for its bother. */
+/** Reference: each single change tried by hand, and the most days held for what it costs. */
 function byHand(stayCase: StayCase): { id: string; gain: number; score: number }[] {
   const { stay, rig, crew, habits, now } = stayCase
-  const left = wallDaysBetween(now?.at ?? stay.start, stay.leaveAt)
   const today = now ? Math.floor(wallDaysBetween(`${stay.start.slice(0, 10)}T05:00`, now.at)) : 0
-  const base = planOn(stayCase)
+  const base = heldBy(stayCase)
   const rows: { id: string; gain: number; score: number }[] = []
   const put = (id: string, changed: StayCase, cost: number) => {
-    const with_ = planOn(changed)
-    rows.push({ id, gain: with_ - base, score: (Math.min(with_, left) - base) / (0.5 + cost) })
+    const after = heldBy(changed)
+    const gain = after.held - base.held
+    if (gain >= 0.05 || after.chance - base.chance >= 0.02)
+      rows.push({ id, gain, score: gain / (0.5 + cost) })
   }
   const from = (day: number): [number, number] | null => (day === 0 ? null : [day, 366])
   for (const habit of habits) {
@@ -72,25 +74,18 @@ function byHand(stayCase: StayCase): { id: string; gain: number; score: number }
     }
     const kept = stay.habits.filter(({ habit: id }) => !isRival(id))
     const on = [...kept, { habit: habit.id, days: from(today), persons: null }]
+    const days = daysOfHabit(habit, { days: null }, stay, today)
     put(
       habit.id,
       { ...stayCase, stay: { ...stay, habits: on } },
-      habit.bother.value *
-        Math.max(1, dayAndPartOf(stay.start, stay.leaveAt).day - today) *
-        crew.costs.bother.value,
+      habit.bother.value * days * crew.costs.bother.value,
     )
   }
-  const spare = Math.max(0, count(compile(stayCase)).days! - base)
-  for (const { usual, when, ...rest } of usualRuns(stayCase)) {
-    if (when !== null || usual === 'go-home') continue
-    const asked: Run = { ...rest, id: 'tried', name: '', place: null, day: today, part: 'midday' }
-    const run = { ...asked, ...bestSlot(stayCase, { ...asked, when }, spare) }
-    const changed = { ...stayCase, stay: { ...stay, runs: [...stay.runs, run] } }
-    const model = compile(changed)
-    const answer = runAnswer(changed, model, count(model), run)
-    if (!answer.troubles.some(blocks)) put(usual, changed, runCost(stayCase, answer).total)
+  for (const { usual, run, cost } of whole(runOffers(stayCase, options))) {
+    if (run.kind === 'on-the-road' || usual === 'go-home' || run.steps.length === 0) continue
+    put(usual, { ...stayCase, stay: { ...stay, runs: [...stay.runs, run] } }, cost.total)
   }
-  return rows.filter(({ gain }) => gain >= 0.1).sort((a, b) => b.score - a.score)
+  return rows.sort((a, b) => b.score - a.score || b.gain - a.gain)
 }
 
 const nameOf = ({ change }: NextStep) => (change.kind === 'habit' ? change.habit : change.usual)
@@ -113,8 +108,7 @@ describe('the next best thing', () => {
     const stayCase = make()
     const found = best(stayCase)
     const reference = byHand(stayCase)
-    const left = wallDaysBetween(stayCase.now?.at ?? stayCase.stay.start, stayCase.stay.leaveAt)
-    if (planOn(stayCase) >= left) {
+    if (heldBy(stayCase).chance >= stayCase.stay.confidence.value) {
       expect(found).toEqual([])
       return
     }
@@ -137,7 +131,9 @@ describe('the next best thing', () => {
             ],
           }
     const taken = { ...stayCase, stay: { ...stay, ...changed } }
-    expect(planOn(taken) - planOn(stayCase)).toBeCloseTo(step!.gain, 9)
+    const [before, after] = [heldBy(stayCase), heldBy(taken)]
+    expect(after.held - before.held).toBeCloseTo(step!.gain, 9)
+    expect(after.chance).toBe(step!.chance)
     const again = best(taken)
       .filter(({ change }) => change.kind === 'habit')
       .map(nameOf)

@@ -1,29 +1,32 @@
-import { dayAndPartOf, wallDaysBetween, type DayNumber, type Slot, type WallTime } from '../calendar'
+import { wallDaysBetween, type WallTime } from '../calendar'
 import { goalOf } from '../budget'
-import { count, lastsSteps } from '../count'
+import { countOf, lastsSteps, ledger } from '../count'
+import { daysOfHabit } from '../compile'
+import { runOffers, type RunOffer, type UsualRun } from '../errands'
 import { blockedBy, canApply, daysPerBother, isOnFrom, switchHabit, todayOf } from '../habits'
-import { compile } from '../compile'
-import type { Habit, Id, Run, Stay, StayCase } from '../model'
-import type { Days } from '../quantities'
-import { bestSlot, blocks, runAnswer, runCost, usualRuns, type UsualRun } from '../schedule'
-import { whole } from '../steps'
-import { tripCounts, type TripOptions } from './tripCounts'
+import { found, type Habit, type Id, type Run, type Stay, type StayCase } from '../model'
+import type { Days, Share } from '../quantities'
+import { tripCounts, type Counts, type TripOptions } from '../risk'
+import { withRun, type RunCost } from '../schedule'
+import { untold, whole } from '../steps'
 
 /** One single change of a stay. */
 export type NextChange =
-  | { kind: 'habit'; habit: Id; on: boolean }
-  | { kind: 'run'; usual: UsualRun; run: Run }
+  | { kind: 'habit'; habit: Id; on: boolean; bother: number }
+  | { kind: 'run'; usual: UsualRun; run: Run; cost: RunCost; isSure: boolean }
 
 /** A change worth making, with what it buys. */
 export interface NextStep {
   change: NextChange
-  /** Days more to plan on, on the same trips. */
+  /** Expected days held more, and days more to plan on, on the same trips. */
   gain: Days
-  /** The count with it lies beyond the horizon: it buys at least that. */
-  atLeast: boolean
-  /** Whether the goal is reached with it alone. */
+  planOnGain: Days
+  /** Chance to reach the aim without it and with it. */
+  chanceBefore: Share
+  chance: Share
+  /** Whether the aim is reached with it alone, as surely as the stay asks. */
   reaches: boolean
-  /** In the owner's money and bother: what it costs up to the goal. */
+  /** In the owner's money: what it costs up to the aim, bother included. */
   cost: number
   /** What stops the stay without it, and with it; null: nothing does. */
   stops: Id | null
@@ -37,53 +40,82 @@ export interface NextOptions extends TripOptions {
   declined?: readonly string[]
 }
 
-/** A gain that is not worth a word, days; and never more of them than these. */
-const LEAST_GAIN = 0.1
+/** A gain that is not worth a word: expected days held, or trips in a hundred; and never more offers than these. */
+const LEAST_GAIN = 0.05
+const LEAST_CHANCE = 0.02
 const MOST = 3
 const LEAST_PUSH = 0.1
 
 /**
- * The single changes that bring a stay nearest its goal for their bother, the best first; none where it is reached as it
+ * The single changes that bring a stay nearest its aim for what they cost, the best first; none where it is reached as it
  * stands. Habits that are free and switched on or off from today, and the errands this rig can do, each where it helps
- * most; every one is played on the same trips. What goes beyond the goal counts for nothing.
+ * most; every one is played on the same trips and measured by expected days held, which do not leap as a quantile does.
  */
 export function* nextBest(stayCase: StayCase, options: NextOptions): Generator<undefined, NextStep[]> {
-  const counts = tripCounts(stayCase, options)
   const { stay, now } = stayCase
-  const goalDays = wallDaysBetween(now?.at ?? stay.start, aimOf(stay))
+  const until = wallDaysBetween(now?.at ?? stay.start, aimOf(stay))
+  if (until <= 0) return []
+  const counts = tripCounts(stayCase, options, until)
   const asItStands = counts(stayCase)
-  if (goalDays <= 0 || asItStands.planOn >= goalDays) return []
-  const base = whole(lastsSteps(stayCase))
-  const spare = Math.max(0, asItStands.days - asItStands.planOn)
+  if (asItStands.chance >= stay.confidence.value) return []
   const declined = new Set(options.declined ?? [])
-  const tried: { step: NextStep; score: number }[] = []
-  for (const { changed, change, cost } of changesOf(stayCase, spare)) {
+  const judge = judgeOf(stayCase, asItStands)
+  const tried: NextStep[] = []
+  const put = (changed: StayCase, change: NextChange, cost: number) => {
+    const step = judge(changed, counts(changed), change, cost)
+    if (step) tried.push(step)
+  }
+  for (const { changed, change, cost } of habitChanges(stayCase)) {
     yield
-    if (declined.has(change.kind === 'habit' ? change.habit : change.usual)) continue
-    const { planOn, isBeyond } = counts(changed)
-    const gain = planOn - asItStands.planOn
-    if (gain < LEAST_GAIN) continue
-    const needed = Math.min(planOn, goalDays) - asItStands.planOn
+    if (change.kind !== 'habit' || !declined.has(change.habit)) put(changed, change, cost)
+  }
+  for (const offer of yield* untold(runOffers(stayCase, options))) {
+    yield
+    if (isChange(offer) && !declined.has(offer.usual))
+      put(withRun(stayCase, offer.run), changeOf(offer), offer.cost.total)
+  }
+  // Without any run days to plan on do not leap, and say more than a mean.
+  const isByHeld = stay.runs.length > 0 || tried.some(({ change }) => change.kind === 'run')
+  const gainOf = ({ gain, planOnGain }: NextStep) =>
+    isByHeld ? gain : Math.min(planOnGain, until - asItStands.planOn)
+  const scoreOf = (step: NextStep) => daysPerBother(gainOf(step), step.cost)
+  return tried.sort((a, b) => scoreOf(b) - scoreOf(a) || b.gain - a.gain).slice(0, MOST)
+}
+
+/** On the road and going home are no changes of a stay, but its ends; what moves nothing changes nothing. */
+function isChange({ usual, run }: RunOffer): boolean {
+  return run.kind !== 'on-the-road' && usual !== 'go-home' && run.steps.length > 0
+}
+
+function changeOf({ usual, run, cost, isSure }: RunOffer): NextChange {
+  return { kind: 'run', usual, run, cost, isSure }
+}
+
+/** What a change comes to beside the stay as it stands; null: too little to be worth a word. */
+function judgeOf(stayCase: StayCase, before: Counts) {
+  const base = whole(lastsSteps(stayCase))
+  const stopperOf = ({ days, model }: typeof base) =>
+    days === null ? null : countOf(model, ledger(model)).stopper
+  const stops = stopperOf(base)
+  return (changed: StayCase, after: Counts, change: NextChange, cost: number): NextStep | null => {
+    const gain = after.held - before.held
+    if (gain < LEAST_GAIN && after.chance - before.chance < LEAST_CHANCE) return null
     const then = whole(lastsSteps(changed))
-    const stopperOf = ({ days, model }: typeof then) => (days === null ? null : count(model).stopper)
     const shorter = (c: number) =>
       (base.containers[c] ?? Infinity) - (then.containers[c] ?? Infinity) >= LEAST_PUSH
-    const step: NextStep = {
+    return {
       change,
       gain,
-      atLeast: isBeyond,
-      reaches: planOn >= goalDays,
+      planOnGain: after.planOn - before.planOn,
+      chanceBefore: before.chance,
+      chance: after.chance,
+      reaches: after.chance >= stayCase.stay.confidence.value,
       cost,
-      stops: stopperOf(base),
+      stops,
       thenStops: stopperOf(then),
       pushes: base.model.containers.filter((_, c) => shorter(c)).map(({ id }) => id),
     }
-    tried.push({ step, score: daysPerBother(needed, cost) })
   }
-  return tried
-    .sort((a, b) => b.score - a.score || b.step.gain - a.step.gain)
-    .slice(0, MOST)
-    .map(({ step }) => step)
 }
 
 /** Until when it is to last: the stay's end, or the night of its budget where that is later. */
@@ -92,40 +124,25 @@ export function aimOf(stay: Stay): WallTime {
   return at > stay.leaveAt ? at : stay.leaveAt
 }
 
-/** Every single change there is. @param spare days by which a run is to come before the average stop */
-function* changesOf(
+/** Every habit that is free, switched on or off from today; its bother counts on every day it touches. */
+function* habitChanges(
   stayCase: StayCase,
-  spare: Days,
 ): Generator<{ change: NextChange; changed: StayCase; cost: number }> {
   const { stay, rig, crew, habits } = stayCase
   const today = todayOf(stayCase)
-  const days = Math.max(1, dayAndPartOf(stay.start, aimOf(stay)).day - today)
-  const bother = (habit: Habit) => habit.bother.value * days * crew.costs.bother.value
+  const bother = (habit: Habit, changed: StayCase) => {
+    const on = found(
+      changed.stay.habits.map((one) => ({ ...one, id: one.habit })),
+      habit.id,
+      'habit that is on',
+    )
+    return habit.bother.value * daysOfHabit(habit, on, stay, today) * crew.costs.bother.value
+  }
   for (const habit of habits) {
     const on = isOnFrom(stay.habits, habit.id, today)
     if (!on && (blockedBy(habit, rig, stay) !== null || !canApply(habit, rig, crew))) continue
-    const change = { kind: 'habit' as const, habit: habit.id, on: !on }
-    yield { change, changed: switchHabit(stayCase, habit.id, !on), cost: on ? 0 : bother(habit) }
-  }
-  yield* runsOf(stayCase, spare, today)
-}
-
-/** On the road and going home are no changes of a stay, but its ends. */
-function* runsOf(
-  stayCase: StayCase,
-  spare: Days,
-  today: DayNumber,
-): Generator<{ change: NextChange; changed: StayCase; cost: number }> {
-  const { stay } = stayCase
-  for (const { usual, when, ...rest } of usualRuns(stayCase)) {
-    if (when !== null || usual === 'go-home' || rest.steps.length === 0) continue
-    const asked: Run = { ...rest, id: `next ${usual}`, name: '', place: null, day: today, part: 'midday' }
-    const slot: Slot = bestSlot(stayCase, { ...asked, when }, spare)
-    const run = { ...asked, ...slot }
-    const changed = { ...stayCase, stay: { ...stay, runs: [...stay.runs, run] } }
-    const model = compile(changed)
-    const answer = runAnswer(changed, model, count(model), run)
-    if (answer.troubles.some(blocks)) continue
-    yield { change: { kind: 'run', usual, run }, changed, cost: runCost(stayCase, answer).total }
+    const change = { kind: 'habit' as const, habit: habit.id, on: !on, bother: habit.bother.value }
+    const changed = switchHabit(stayCase, habit.id, !on)
+    yield { change, changed, cost: on ? 0 : bother(habit, changed) }
   }
 }

@@ -1,7 +1,7 @@
 import { blockedBy, canApply, isOnFrom, switchHabit, todayOf, withHabits, type Blocked } from '../habits'
 import { found, type Habit, type Id, type StayCase } from '../model'
-import type { Days } from '../quantities'
-import { tripCounts, type TripOptions } from './tripCounts'
+import type { Days, Share } from '../quantities'
+import { tripCounts, type TripOptions } from '../risk'
 
 /** What a habit buys, on the same trips with it and without it (common random numbers). */
 export interface HabitWorth {
@@ -11,6 +11,9 @@ export interface HabitWorth {
   /** In the stay as it stands: with it less without it. */
   days: Days
   planOn: Days
+  /** Expected days held more, and the chance to make all nights with it: where runs are set these do not leap. */
+  held: Days
+  chance: Share
   /** The count with it lies beyond the horizon, so it may buy more. */
   atLeast: boolean
 }
@@ -43,6 +46,8 @@ export function* habitsWorth(
       blockedBy: blockedBy(found(habits, id, 'habit'), rig, stay),
       days: withIt.days - without.days,
       planOn: withIt.planOn - without.planOn,
+      held: withIt.held - without.held,
+      chance: withIt.chance,
       atLeast: withIt.isBeyond,
     }
   }

@@ -9,6 +9,7 @@ export {
   partGrid,
   partOfSlot,
   slotAt,
+  slotBegins,
   slotNumber,
   slotOfTime,
   weekdayOf,

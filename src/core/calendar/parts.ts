@@ -1,5 +1,5 @@
 import type { Days } from '../quantities'
-import { MINUTES_PER_DAY, wallMinutes, wallTimeAt, type WallTime } from './wallTime'
+import { MINUTES_PER_DAY, addWallDays, wallMinutes, wallTimeAt, type WallTime } from './wallTime'
 
 /** Parts of six hours; a day runs from 05:00 to 05:00, so the night belongs to the day it began. */
 export const PARTS = ['morning', 'midday', 'evening', 'night'] as const
@@ -70,6 +70,11 @@ export function slotNumber({ day, part }: Slot): number {
 /** The slot of a number. @param number >= 0 */
 export function slotAt(number: number): Slot {
   return { day: Math.floor(number / PARTS_PER_DAY), part: PARTS[number % PARTS_PER_DAY]! }
+}
+
+/** The wall time at which a slot begins. @param start of the stay, whose day 0 slots are counted from */
+export function slotBegins(start: WallTime, slot: Slot): WallTime {
+  return addWallDays(dayZero(start), slotNumber(slot) / PARTS_PER_DAY)
 }
 
 /** The slot a wall time falls in, from the day 0 of `start`. */

@@ -1,4 +1,5 @@
-import { chargeOf, topUpLevel } from '../compile'
+import { chargeOf, headOf, topUpLevel } from '../compile'
+import { headCase, headTransfer } from '../runs'
 import type { Container, Product, TreatedKind } from '../model'
 import type { Litres } from '../quantities'
 import type { StepAnswer } from '../schedule'
@@ -12,6 +13,23 @@ export const letOver = ({ steps }: Pick<CardCase, 'steps'>): StepAnswer | undefi
   steps
     .filter(({ step, moved }) => step.do === 'by-head' && moved > NOTHING)
     .reduce<StepAnswer | undefined>((most, one) => (most && most.moved >= one.moved ? most : one), undefined)
+
+/**
+ * What the one rule for gray to black says of the errand's step, on the levels it meets and read within its error; null: it has
+ * none, or the heights are not known.
+ */
+export function headOver({
+  steps,
+  stayCase,
+  model,
+}: CardCase): { answer: ReturnType<typeof headTransfer> } | null {
+  const over = letOver({ steps }) ?? steps.find(({ step }) => step.do === 'by-head')
+  if (!over || over.step.amount.as !== 'head' || !over.from || !over.to) return null
+  const head = headOf(stayCase.rig, over.step, over.step.amount.within.value)
+  if (!head) return null
+  const residue = model.containers.find(({ members }) => members.includes(over.step.from!))?.residue ?? 0
+  return { answer: headTransfer(headCase(head, over.from.before, over.to.before, residue)) }
+}
 
 /** Whether a step of the errand is about this container. */
 export const touches = ({ step }: StepAnswer, container: Pick<Container, 'id'> | null) =>

@@ -11,7 +11,7 @@ import {
 } from '../model'
 import { wastesOf } from '../places'
 import type { Binding, CardCase, Subject } from './cardCase'
-import { NOTHING, chargeMoved, chargeOfTank, leftoverOf, letOver, productsFor, topUpOf } from './amounts'
+import { NOTHING, chargeMoved, chargeOfTank, leftoverOf, headOver, productsFor, topUpOf } from './amounts'
 import { urinePerDay } from './numbers/carried'
 import { carriedKg, freshDrain } from './weights'
 import type { Condition, Fact } from './template'
@@ -65,7 +65,8 @@ const FACT: Record<Fact, Says> = {
   hookup: ({ stayCase }) => stayCase.stay.site.sewer !== 'none' && stayCase.stay.site.hookupNights > 0,
   'has-fresh': (card) => has(card, 'fresh'),
   'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
-  heights: (card) => letOver(card) !== undefined,
+  heights: (card) => headOver(card) !== null,
+  'runs-over': (card) => headOver(card)?.answer.ok ?? true,
   'rinse-now': (card, _, { tank }) => {
     // One that stands open to gray holds nothing that clings.
     if (tank && isJoined(card.stayCase, tank.id)) return false

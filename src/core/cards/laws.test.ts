@@ -4,7 +4,8 @@ import { count } from '../count'
 import { compile } from '../compile'
 import { caseOf, type CardKind, type Document, type Run, type StayCase } from '../model'
 import { owned } from '../quantities'
-import { levelsBefore, usualRuns } from '../schedule'
+import { usualRuns } from '../errands'
+import { levelsBefore } from '../schedule'
 import { withRunsArb } from '../../../tests/support/generateRuns'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'
@@ -74,6 +75,10 @@ describe('the laws, each broken by a card that was tampered with', () => {
   const halfFull = (document: Document) => {
     document.stays[0]!.levels[0]!.level = owned(100)
   }
+  /** Else the card refuses, and opens nothing. */
+  const grayStandsHigh = (document: Document) => {
+    document.stays[0]!.levels.find(({ container }) => container === 'gray')!.level = owned(150)
+  }
   const macerate = (document: Document) => {
     document.rigs[0]!.gear.push('macerator')
   }
@@ -99,6 +104,7 @@ describe('the laws, each broken by a card that was tampered with', () => {
       trailerDemo,
       'gray-to-black',
       (card) => moved(card, 'over.gray-shut', 'over.black-shut'),
+      grayStandsHigh,
     ],
     'never-a-hose-into-a-shut-tank-unattended': [
       trailerDemo,

@@ -1,6 +1,6 @@
 import type { CardKind, Container, Id, Run, RunStep, StayCase, TankContainer } from '../model'
 import { fromSource } from '../quantities'
-import { loadsFor } from '../schedule'
+import { loadsFor } from '../errands'
 import type { Subject } from './cardCase'
 
 /** What a card moves where no errand is planned: the usual of its kind, from the levels of now. */

@@ -64,7 +64,7 @@ type SchoolAtom = { [Q in School]: `${Q}=${SideOf<Q>}` }[School]
 /** What may be so of a rig, a place, the levels or the hour; `facts.ts` says when each is. */
 export const FACTS = [
   'end-valve', 'gray-here', 'black-here', 'panel', 'under-threshold', 'others-wait', 'stays-there', 'rinse-inlet',
-  'wand', 'meter', 'water-here', 'septic', 'nothing-in', 'hookup', 'has-fresh', 'fresh-done', 'heights', 'rinse-now',
+  'wand', 'meter', 'water-here', 'septic', 'nothing-in', 'hookup', 'has-fresh', 'fresh-done', 'heights', 'runs-over', 'rinse-now',
   'charge-some', 'charge-from-tap', 'own-product', 'powder', 'sachet', 'top-up-fresh', 'top-up-hose', 'leftover',
   'flush-own', 'flush-from-fresh', 'too-heavy', 'spare', 'going-home', 'sawdust', 'wet', 'other-toilet',
   'jugs', 'in-vehicle', 'heater', 'cassette-here', 'solids-here', 'drain-fresh',

@@ -30,11 +30,20 @@ export function chainOf(stays: readonly Stay[], stayId: Id): Stay[] {
 /** What is known of a stay by now: its case from now on, or from its end; the same case where it is only planned. */
 export type KnownBy = (stayCase: StayCase) => StayCase
 
+export interface ChainOptions {
+  known?: KnownBy
+  /** Whether a stay stands on its own levels although it follows another: it was begun, and they were read. */
+  standsAlone?: (stayId: Id) => boolean
+}
+
 /**
  * Cases of stays with what their chains pass on, kept from one call to the next: an edit of the last stay of a season counts
- * none of the others anew.
+ * none of the others anew. The one way a stay begins: planned, under way, and in what is learned of it.
  */
-export function keptChain(known: KnownBy): (document: Document, stayId: Id) => StayCase {
+export function keptChain({ known = (one) => one, standsAlone = () => false }: ChainOptions = {}): (
+  document: Document,
+  stayId: Id,
+) => StayCase {
   const kept = new Map<Id, { parts: readonly unknown[]; stayCase: StayCase }>()
   const knownNow = new WeakMap<StayCase, StayCase>()
   const by = (stayCase: StayCase): StayCase => {
@@ -45,7 +54,8 @@ export function keptChain(known: KnownBy): (document: Document, stayId: Id) => S
   const caseIn = (document: Document, stayId: Id): StayCase => {
     const own = caseOf(document, stayId)
     const { stay, rig, crew, habits } = own
-    const before = stay.follows === null ? null : by(caseIn(document, stay.follows))
+    const isChained = stay.follows !== null && !standsAlone(stayId)
+    const before = isChained ? by(caseIn(document, stay.follows!)) : null
     const parts = [stay, rig, crew, habits, before]
     const last = kept.get(stayId)
     if (last && parts.every((part, i) => part === last.parts[i])) return last.stayCase
@@ -61,7 +71,7 @@ export function following(stayCase: StayCase, before: StayCase, start: WallTime)
   return { ...stayCase, passed: passedOn(before, start) }
 }
 
-/** A stay with what its chain passes on, as it is planned: for one question, nothing is kept. */
-export function chainedCase(document: Document, stayId: Id): StayCase {
-  return keptChain((stayCase) => stayCase)(document, stayId)
+/** A stay with what its chain passes on: for one question, nothing is kept. */
+export function chainedCase(document: Document, stayId: Id, options: ChainOptions = {}): StayCase {
+  return keptChain(options)(document, stayId)
 }

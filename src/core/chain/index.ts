@@ -1,5 +1,5 @@
 export { chainOf, chainTo, chainedCase, following, keptChain } from './chain'
-export type { KnownBy } from './chain'
-export { passedOn } from './passedOn'
+export type { ChainOptions, KnownBy } from './chain'
+export { afterRoad, passedOn, roadRuns } from './passedOn'
 export { leftOver, seasonOf } from './season'
 export type { LeftOver, SeasonStay } from './season'

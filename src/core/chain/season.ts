@@ -1,6 +1,7 @@
-import { nightsBetween, slotNumber, wallDaysBetween } from '../calendar'
-import { count, levelBefore, partAt } from '../count'
+import { nightsBetween, slotNumber, wallDaysBetween, type WallTime } from '../calendar'
+import { count, nightsMade, type Ledger } from '../count'
 import { compile, type Model } from '../compile'
+import { afterRoad } from './passedOn'
 import type { Id, Run, StayCase } from '../model'
 import type { Amount, Days, Share } from '../quantities'
 
@@ -8,6 +9,8 @@ import type { Amount, Days, Share } from '../quantities'
 export interface SeasonStay {
   stay: StayCase['stay']
   nights: number
+  /** Of these, made with its runs: one number everywhere (`nightsMade`). */
+  made: number
   /** How many days it lasts with its runs; null: to its end and on, beyond the horizon. */
   holds: Days | null
   stopper: Id | null
@@ -37,15 +40,17 @@ export function* seasonOf(cases: readonly StayCase[]): Generator<number, SeasonS
     const model = compile(stayCase)
     const counted = count(model)
     const untilLeft = wallDaysBetween(model.start, stay.leaveAt)
-    const next = cases[i + 1]?.stay
+    const next = cases[i + 1]?.stay ?? null
+    const { planned, made } = nightsMade(counted.days, model.start, stay.leaveAt)
     season.push({
       stay,
       nights: nightsBetween(stay.start, stay.leaveAt),
+      made: nightsBetween(stay.start, stay.leaveAt) - planned + made,
       holds: counted.days,
       stopper: counted.stopper,
       lasts: counted.days === null || counted.days >= untilLeft - 1e-9,
       dumps: dumpsOf(stayCase),
-      left: leftOver(stayCase, model, counted.ledger),
+      left: leftOver(stayCase, model, counted.ledger, next?.start ?? null),
       gap: next ? wallDaysBetween(stay.leaveAt, next.start) : null,
     })
     yield (i + 1) / cases.length
@@ -63,23 +68,24 @@ function dumpsOf({ stay, rig }: StayCase): Run[] {
 /** Less than this is a film on the floor, L (or uses). */
 const FILM = 0.1
 
-/** What each waste container holds once the stay is left and its road is over, against what is asked. */
+/**
+ * What each waste container holds once the stay is left and its road is over, against what is asked.
+ * @param until when the next stay starts; null: none follows
+ */
 export function leftOver(
-  { stay }: Pick<StayCase, 'stay'>,
+  stayCase: StayCase,
   model: Model,
-  played: ReturnType<typeof count>['ledger'],
+  played: Ledger,
+  until: WallTime | null = null,
 ): LeftOver[] {
+  const { stay } = stayCase
   const untilLeft = wallDaysBetween(model.start, stay.leaveAt)
   const { grid } = model
   if (untilLeft < 0 || untilLeft >= grid.edges[grid.count]!) return []
-  const part = partAt(model, untilLeft + 1e-9)
-  const gone = (untilLeft - grid.edges[part]!) / (grid.edges[part + 1]! - grid.edges[part]!)
+  const { levels } = afterRoad(stayCase, model, played, stay.leaveAt, until)
   return model.containers.flatMap(({ id, side, capacity, residue }, c): LeftOver[] => {
     if (side !== 'waste') return []
-    const before = levelBefore(model, played, c, part)
-    const after = played.levels[c * grid.count + part]!
-    // What is used within the part before it is left is in there too.
-    const level = before + Math.max(0, gone) * (after - before)
+    const { level } = levels[c]!
     const most = stay.endsAt === null ? Infinity : stay.endsAt.value * capacity + residue + FILM
     return [{ container: id, level, share: level / capacity, isTooMuch: level > most }]
   })

@@ -1,4 +1,4 @@
-import { daylightParts, type DayNumber, type PartGrid, PARTS } from '../calendar'
+import { addWallDays, dayAndPartOf, daylightParts, type DayNumber, type PartGrid, PARTS } from '../calendar'
 import {
   type Activity,
   type Crew,
@@ -53,19 +53,51 @@ function activeParts(
 ): Uint8Array {
   const active = new Uint8Array(grid.count)
   for (let i = 0; i < grid.count; i++)
-    active[i] = isOnDay(grid.day[i]!, days) && holds(habit, stay, grid, i, isLight) ? 1 : 0
+    active[i] =
+      isOnDay(grid.day[i]!, days) && holds(habit, stay, grid.day[i]!, grid.part[i]!, isLight) ? 1 : 0
   return active
 }
+
+/** The day numbers from `from` on until the stay is left in which a habit that is on holds in at least one part. */
+export function daysOfHabit(
+  habit: Habit,
+  on: Pick<HabitOn, 'days'>,
+  stay: Stay,
+  from: DayNumber = 0,
+): number {
+  const isLight = daylightParts(stay.weather.sunrise, stay.weather.sunset)
+  const [first, last] = [stay.start, addWallDays(stay.leaveAt, -HAIR_D)].map((time) =>
+    dayAndPartOf(stay.start, time),
+  ) as [Slotted, Slotted]
+  const isIn = (day: DayNumber, part: number) =>
+    !(day === first.day && part < first.part) && !(day === last.day && part > last.part)
+  let days = 0
+  for (let day = Math.max(from, first.day); day <= last.day; day++)
+    if (
+      isOnDay(day, on.days) &&
+      PARTS.some((_, part) => isIn(day, part) && holds(habit, stay, day, part, isLight))
+    )
+      days++
+  return days
+}
+type Slotted = ReturnType<typeof dayAndPartOf>
+/** Who leaves at the hour a day begins does not touch it: a minute before. */
+const HAIR_D = 1 / 1440
 
 function isOnDay(day: DayNumber, days: [number, number] | null): boolean {
   return days === null || (day >= days[0] && day <= days[1])
 }
 
-function holds({ when }: Habit, stay: Stay, grid: PartGrid, i: number, isLight: readonly boolean[]): boolean {
-  const part = grid.part[i]!
+function holds(
+  { when }: Habit,
+  stay: Stay,
+  day: DayNumber,
+  part: number,
+  isLight: readonly boolean[],
+): boolean {
   if (when.parts && !when.parts.includes(PARTS[part]!)) return false
   if (when.daylight && !isLight[part]) return false
-  return when.lowest === null || warmestOf(stay, grid.day[i]!) >= when.lowest.value
+  return when.lowest === null || warmestOf(stay, day) >= when.lowest.value
 }
 
 /** By the rates of those who are there, in mild weather; of what the crew does as one, by heads. */

@@ -18,6 +18,8 @@ export interface CompileOptions {
   horizonDays?: Days
   /** The count starts there instead of at the start of the stay, or of the case's own `now`. */
   from?: Now
+  /** Its runs are those that a log says were done: whatever is known against them, they happened. */
+  runsHappened?: boolean
 }
 
 /**
@@ -62,9 +64,10 @@ export function* compileSteps(stayCase: StayCase, options: CompileOptions = {}):
     ...compileVessels(crew.activities, streams, habits, begins),
     runs: [
       ...opening,
-      ...compileRuns(stay.runs, { rig, crew, containers, places: stay.places }, grid, now !== null).map(
-        (run) => ({ ...run, isOfRoad: startsAfterRoad && run.isOfRoad }),
-      ),
+      ...compileRuns(stayCase, containers, grid, {
+        isUnderWay: now !== null,
+        haveHappened: options.runsHappened === true,
+      }).map((run) => ({ ...run, isOfRoad: startsAfterRoad && run.isOfRoad })),
     ].sort((a, b) => a.part - b.part),
     grayOpen: open,
     payload: rig.payload ? rig.payload.limit.value - rig.payload.other.value : null,

@@ -1,4 +1,5 @@
 import { partOfSlot, type PartGrid } from '../calendar'
+import { judgedRuns } from '../places'
 import { chargeOf, topUpLevel } from './bySchool'
 import {
   sparesOf,
@@ -14,6 +15,7 @@ import {
   type Run,
   type RunStep,
   stepBlocked,
+  type StayCase,
 } from '../model'
 import { endCode, type ModelContainer } from './model'
 
@@ -31,20 +33,27 @@ interface Ground {
 }
 
 /**
- * The runs of a stay that fall into the grid, in its order: those of one part in the order they were set.
+ * The runs of a stay that fall into the grid, in its order: those of one part in the order they were set. One that is known
+ * not to be possible is left out: it counts for nothing.
  * @param isUnderWay the grid begins now: the run of a part that has begun is past
+ * @param haveHappened they were done, whatever is known against them
  */
 export function compileRuns(
-  runs: readonly Run[],
-  ground: Ground,
+  stayCase: StayCase,
+  containers: readonly ModelContainer[],
   grid: PartGrid,
-  isUnderWay: boolean,
+  { isUnderWay, haveHappened }: { isUnderWay: boolean; haveHappened: boolean },
 ): ModelRun[] {
-  return runs
+  const { stay, rig, crew } = stayCase
+  if (stay.runs.length === 0) return []
+  const ground = { rig, crew, containers, places: stay.places }
+  const judged = haveHappened ? null : judgedRuns(stayCase)
+  return stay.runs
     .flatMap((run): ModelRun[] => {
       const part = partOfSlot(grid, run)
       const isPast = part < 0 || (part === 0 && isUnderWay)
-      return isPast || part >= grid.count ? [] : [compileRun(run, part, ground)]
+      if (isPast || part >= grid.count || (judged && judged.get(run.id)!.hindrances.length > 0)) return []
+      return [{ ...compileRun(run, part, ground), isPlanned: !haveHappened }]
     })
     .sort((a, b) => a.part - b.part)
 }
@@ -55,7 +64,8 @@ export function compileRun(run: Run, part: number, ground: Ground): ModelRun {
   const steps = run.steps.flatMap((step, at) =>
     stepBlocked(step, run, ground.rig, place) ? [] : stepsOf(step, at, ground),
   )
-  return { id: run.id, part, isOfRoad: run.kind === 'on-the-road' && part === 0, steps }
+  const isOfRoad = run.kind === 'on-the-road' && part === 0
+  return { id: run.id, part, isOfRoad, isPlanned: true, steps }
 }
 
 function stepsOf(step: RunStep, at: number, ground: Ground): ModelStep[] {
@@ -153,17 +163,23 @@ function addedBy(containers: readonly ModelContainer[], [from, to]: Ends): numbe
 }
 
 /** Null where the tanks were not measured: then nothing is known of their heights. */
-function headOf({ containers }: Rig, { from, to }: RunStep, readingError: number): Head | null {
-  const tank = (id: Id | null, sign: 1 | -1) => {
+export function headOf(
+  { containers, outlets }: Rig,
+  { from, to }: RunStep,
+  readingError: number,
+): Head | null {
+  const tank = (id: Id | null) => {
     const container = containers.find((one) => one.id === id)
     if (!container || !('shape' in container) || !container.shape) return null
     const { height, bottom, error } = container.shape
     return {
       capacity: container.capacity.value,
       height: height.value,
-      bottom: bottom.value + sign * error.value,
+      bottom: { low: bottom.value - error.value, high: bottom.value + error.value },
+      safeLevel: container.safeFill.value * container.capacity.value,
     }
   }
-  const [gray, black] = [tank(from, -1), tank(to, 1)]
-  return gray && black ? { gray, black, readingError } : null
+  const [gray, black] = [tank(from), tank(to)]
+  const outlet = outlets.find(({ containers: ids }) => ids.includes(from!) && ids.includes(to!))
+  return gray && black && outlet ? { gray, black, bore: outlet.bore.value, readingError } : null
 }

@@ -65,6 +65,7 @@ export function openingRun(containers: readonly ModelContainer[], open: Uint8Arr
     id: HOOKUP_RUN,
     part: open.indexOf(1),
     isOfRoad: false,
+    isPlanned: false,
     steps: containers.flatMap(({ kind, residue }, from) =>
       kind === 'gray'
         ? [

@@ -4,7 +4,7 @@ import type { Model } from '../compile'
 import type { ContainerIndex } from '../model'
 import { levelBefore, type Ledger } from './ledger'
 
-type Levels = Pick<Ledger, 'levels' | 'afterRuns'>
+type Levels = Pick<Ledger, 'levels' | 'afterRuns' | 'afterEach'>
 
 /** Past a limit by no more than this (L or uses) is not a breach. Source: model.md section 3. */
 export const BREACH_TOLERANCE = 1e-9
@@ -22,29 +22,42 @@ export interface Breach {
 }
 
 /**
- * The first time a container passes its limit: at the linearly interpolated instant within a part, or right after a run. A
- * start past the limit is 0 days, whatever runs follow; of a stay that follows another, after what is done on the road.
+ * The first time a container passes its limit: at the linearly interpolated instant within a part, or right after a run, each
+ * run of a part looked at apart. A start past the limit is 0 days, whatever runs follow; of a stay that follows another, after
+ * what is done on the road.
  * @returns null for a carrier, or where nothing is crossed up to the horizon
  */
 export function firstBreach(model: Model, ledger: Levels, container: ContainerIndex): Breach | null {
-  const { limit, side, start } = model.containers[container]!
+  const { limit, side } = model.containers[container]!
   if (limit === null) return null
   const sign = side === 'supply' ? -1 : 1
   const past = (level: Amount) => sign * (level - limit)
   const { count, edges } = model.grid
+  const byRuns = partsPastByRun(ledger, (levels) => past(levels[container]!))
   for (let i = 0; i < count; i++) {
     const before = past(levelBefore(model, ledger, container, i))
     const after = past(ledger.levels[container * count + i]!)
     const width = edges[i + 1]! - edges[i]!
     const ratePerDay = (after - before) / width
-    const excessAtStart = i === 0 ? (model.startsAfterRoad ? before : past(start)) : 0
+    const excessAtStart = i === 0 ? past(startLevel(model, ledger, container)) : 0
     if (excessAtStart > BREACH_TOLERANCE) return { container, days: 0, part: 0, excessAtStart, ratePerDay }
-    const isByRun = before > BREACH_TOLERANCE && ledger.afterRuns.has(i)
+    const isByRun = byRuns.has(i)
     if (!isByRun && after <= BREACH_TOLERANCE) continue
     const days = isByRun ? edges[i]! : edges[i]! + Math.max(0, -before / (after - before)) * width
     return days <= model.horizonDays ? { container, days, part: i, excessAtStart: 0, ratePerDay } : null
   }
   return null
+}
+
+/** Parts in which the level stands past the limit right after one of the runs. */
+function partsPastByRun({ afterEach }: Levels, past: (levels: Float64Array) => Amount): Set<PartIndex> {
+  return new Set(afterEach.flatMap(({ part, levels }) => (past(levels) > BREACH_TOLERANCE ? [part] : [])))
+}
+
+/** The level a stay begins at: of one that follows another, after what is done on the road. */
+export function startLevel(model: Model, { afterEach }: Levels, container: ContainerIndex): Amount {
+  const road = afterEach.findLast(({ part, isOfRoad }) => part === 0 && isOfRoad)
+  return road?.levels[container] ?? model.containers[container]!.start
 }
 
 const TIE_DAYS = 1e-9

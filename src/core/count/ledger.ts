@@ -18,8 +18,19 @@ export interface Ledger {
   levels: Float64Array
   /** The levels right after the runs of each part that has any, by container. */
   afterRuns: ReadonlyMap<PartIndex, Float64Array>
+  /** The same after each of them, in their order. */
+  afterEach: readonly AfterRun[]
   /** What each run moved, step by step. */
   runs: RunRow[]
+  /** Of runs that would have moved nothing and so were not done: what was asked, and what cut it. */
+  idle: RunRow[]
+}
+
+export interface AfterRun {
+  part: PartIndex
+  isOfRoad: boolean
+  /** L (or uses), by container. */
+  levels: Float64Array
 }
 
 /** One step of a run as it was played; a load is a step of its own. */
@@ -70,7 +81,9 @@ function accumulated(model: Model, net: Float64Array): Omit<Ledger, 'amounts'> {
   const { containers, runs, grid } = model
   const block = newBlock(containers.length, 1)
   const rows: RunRow[] = []
+  const idle: RunRow[] = []
   const afterRuns = new Map<PartIndex, Float64Array>()
+  const afterEach: AfterRun[] = []
   containers.forEach(({ start }, c) => (block.levels[c] = start))
   let from = 0
   const flow = (until: number) => {
@@ -82,12 +95,24 @@ function accumulated(model: Model, net: Float64Array): Omit<Ledger, 'amounts'> {
   }
   for (const run of runs) {
     flow(run.part)
-    rows.push(...playRun(model, run, block))
-    afterRuns.set(run.part, block.levels.slice())
+    const before = block.levels.slice()
+    const played = playRun(model, run, block)
+    if (run.isPlanned && played.every(({ moved }) => moved <= IDLE)) {
+      block.levels.set(before)
+      idle.push(...played)
+      continue
+    }
+    rows.push(...played)
+    const levels = block.levels.slice()
+    afterRuns.set(run.part, levels)
+    afterEach.push({ part: run.part, isOfRoad: run.isOfRoad, levels })
   }
   flow(grid.count)
-  return { levels: net, afterRuns, runs: rows }
+  return { levels: net, afterRuns, afterEach, runs: rows, idle }
 }
+
+/** A run that moves no more than this (L or uses) moves nothing. */
+const IDLE = 1e-9
 
 /** A run on levels as they stand, changed in place; @returns what each step of it did */
 export function playRun(model: Model, run: ModelRun, block: RunBlock): RunRow[] {

@@ -66,7 +66,11 @@ function onSolidsAt(
   const byRuns = runs.filter(({ from, to }) => from === container || to === container)
   for (let i = 0; i <= part; i++) {
     for (const row of byRuns)
-      if (row.part === i) ({ liquid, solids } = afterRow(row, container, { liquid, solids }))
+      if (row.part === i) {
+        const after = onSolidsAfter(row, container, { liquid, uses: solids })
+        liquid = after.liquid
+        solids = after.uses
+      }
     for (const { activity, isSolid, solidUses, portion, s } of filling) {
       if (!isSolid) liquid += i < part ? amounts[s * count + i]! : begun[s]!
       solids += solidUses * uses[activity * count + i]! * (portion?.[i] ?? 1) * (i < part ? 1 : gone)
@@ -76,11 +80,11 @@ function onSolidsAt(
 }
 
 /** What is brought in stands on the solids; an emptying to the residue takes them out, and the residue stands alone. */
-function afterRow(
+export function onSolidsAfter(
   { from, to, moved, left }: RunRow,
   container: ContainerIndex,
-  { liquid, solids }: { liquid: number; solids: number },
-) {
-  if (from === container && left !== null) return { liquid: left, solids: 0 }
-  return { liquid: to === container ? liquid + moved : liquid, solids }
+  { liquid, uses }: OnSolids,
+): OnSolids {
+  if (from === container && left !== null) return { liquid: left, uses: 0 }
+  return { liquid: to === container ? liquid + moved : liquid, uses }
 }

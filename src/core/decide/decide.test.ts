@@ -64,14 +64,21 @@ function stayWith(all: readonly Generated[]): StayCase {
 type Generated = typeof placeArb extends fc.Arbitrary<infer T> ? T : never
 
 /** The last minute at which somebody can leave and be served, tried minute by minute; null: none. */
-function lastMinute(stayCase: StayCase, place: Place, kind: 'move' | 'tote-loads', by: WallTime) {
+function lastMinute(
+  stayCase: StayCase,
+  place: Place,
+  kind: 'move' | 'tote-loads',
+  by: WallTime,
+  isSure: boolean,
+) {
   const { road } = stayCase.crew
   const km = greatCircleKm(stayCase.stay.site.position!, place.position!) * road.factor.value
   const drive = (km / road.speed.value) * 60
   const lead = Math.ceil(drive + place.queue.value + (kind === 'move' ? road.packing.value : 0))
   const spans = stayCase
     .hours!.get(place.id)
-    ?.spans.map(({ from, until }) => [wallMinutes(from), wallMinutes(until)] as const)
+    ?.spans.filter((span) => span.isSure === isSure)
+    .map(({ from, until }) => [wallMinutes(from), wallMinutes(until)] as const)
   const last = wallMinutes(by)
   for (let t = last - lead; t >= wallMinutes(START); t--) {
     const at = t + lead
@@ -90,7 +97,7 @@ describe('decide by (model.md section 7)', () => {
         fc.double({ min: 0.05, max: 11, noNaN: true }),
         (all, days) => {
           const stayCase = stayWith(all)
-          const [gray] = decideBy({ stayCase, containers: [{ ...GRAY, days }], from: START })
+          const [gray] = decideBy({ stayCase, containers: [{ ...GRAY, days }], joint: days, from: START })
           const by = gray!.by!
           expect(wallDaysBetween(START, by)).toBeLessThanOrEqual(days + 1e-9)
           expect(wallDaysBetween(START, by)).toBeGreaterThan(days - 1 / 1440 - 1e-9)
@@ -98,23 +105,33 @@ describe('decide by (model.md section 7)', () => {
             place.access === 'nobody' || !place.accepts!.includes('gray')
               ? []
               : (['move', 'tote-loads'] as const).flatMap((kind) => {
-                  const leaveBy = lastMinute(stayCase, place, kind, by)
-                  return leaveBy === null ? [] : [{ place: place.id, kind, leaveBy }]
+                  return [true, false].flatMap((isSure) => {
+                    const leaveBy = lastMinute(stayCase, place, kind, by, isSure)
+                    const known = stayCase.hours!.has(place.id) ? isSure : null
+                    return leaveBy === null ? [] : [{ place: place.id, kind, leaveBy, isSure: known }]
+                  })
                 }),
           )
-          const ofPlaces = gray!.ways.filter(({ place }) => place !== null)
-          for (const { place, usual, leaveBy } of ofPlaces) {
-            const kind = usual === 'tote-loads' ? 'tote-loads' : 'move'
-            expect(tried).toContainEqual({ place: place!.id, kind, leaveBy })
+          const offered = [...gray!.ways, ...gray!.perhaps]
+          const ofPlaces = offered.filter(({ place }) => place !== null)
+          for (const way of ofPlaces) {
+            const kind = way.usual === 'tote-loads' ? 'tote-loads' : 'move'
+            // A sure moment and a later one that is only perhaps are both the last of their openings.
+            for (const { leaveBy } of [way, ...(way.perhaps ? [way.perhaps] : [])])
+              expect(
+                tried.filter(
+                  ({ isSure }) => isSure === null || isSure === (leaveBy === way.leaveBy && way.isSure),
+                ),
+              ).toContainEqual(expect.objectContaining({ place: way.place!.id, kind, leaveBy }))
           }
           waits += ofPlaces.length > 0 ? 1 : 0
-          // The last of them is the last there is at all.
-          const latest = tried
-            .map(({ leaveBy }) => leaveBy)
-            .sort()
-            .at(-1)
+          // Where any is sure, none that is only perhaps stands among the ways.
+          if (offered.some(({ isSure }) => isSure))
+            expect(gray!.ways.every(({ isSure }) => isSure)).toBe(true)
+          // The last of the sure ones is the last sure one there is at all.
+          const sure = tried.filter(({ isSure }) => isSure === true).map(({ leaveBy }) => leaveBy)
           const own = gray!.ways.map(({ leaveBy }) => leaveBy)
-          if (latest) expect(own.at(-1)! >= latest).toBe(true)
+          for (const leaveBy of sure) expect(own.at(-1)! >= leaveBy).toBe(true)
           expect([...own].sort()).toEqual(own)
           if (gray!.state === 'too-late') expect(tried).toEqual([])
         },
@@ -169,7 +186,7 @@ describe('decide by (model.md section 7)', () => {
       ]),
     }
     const days = wallDaysBetween(START, '2027-09-19T20:00')
-    const [gray] = decideBy({ stayCase: week, containers: [{ ...GRAY, days }], from: START })
+    const [gray] = decideBy({ stayCase: week, containers: [{ ...GRAY, days }], joint: days, from: START })
     expect(gray).toMatchObject({ by: '2027-09-19T20:00', state: 'wait' })
     // 14:00 − 20 service = 13:40; less 15 queue, 24 road, 30 packing: 12:31. Far: 16:40 − 80 − 30 = 14:50.
     expect(gray!.ways.map(({ place, leaveBy, at }) => [place!.id, leaveBy, at])).toEqual([
@@ -183,15 +200,26 @@ describe('decide by (model.md section 7)', () => {
       decideBy({
         stayCase: week,
         containers: [{ ...GRAY, days: wallDaysBetween(now, '2027-09-19T20:00') }],
+        joint: Infinity,
         from: now,
       })[0]!
     expect(from('2027-09-18T13:00').ways.map(({ place }) => place!.id)).toEqual(['far'])
     expect(from('2027-09-19T15:00')).toMatchObject({ state: 'too-late', ways: [] })
     // What lasts until the stay is left need not be decided.
-    const lasting = decideBy({ stayCase: week, containers: [{ ...GRAY, days: 12 }], from: START })[0]
+    const lasting = decideBy({
+      stayCase: week,
+      containers: [{ ...GRAY, days: 12 }],
+      joint: 12,
+      from: START,
+    })[0]
     expect(lasting).toMatchObject({ state: 'before', ways: [] })
     expect(
-      decideBy({ stayCase: week, containers: [{ ...GRAY, days: Infinity }], from: START })[0]!.by,
+      decideBy({
+        stayCase: week,
+        containers: [{ ...GRAY, days: Infinity }],
+        joint: Infinity,
+        from: START,
+      })[0]!.by,
     ).toBeNull()
     expect(addWallDays(START, 12) > week.stay.leaveAt).toBe(true)
   })
@@ -203,19 +231,21 @@ describe('decide by (model.md section 7)', () => {
     const fresh = document.stays[0]!.levels.find(({ container }) => container === 'fresh')!
     fresh.level = owned(20_000)
     const stayCase = caseOf(document, 'harrow-ridge')
-    const options = { seed: 3, trials: 1_000, q: 0.1, horizonDays: 60, tables: riskTables() }
-    const own = whole(ownCounts(stayCase, options))
+    const options = { seed: 3, trials: 1_000, q: 0.1, horizonDays: 60, withRuns: true, tables: riskTables() }
+    const { containers: own, joint } = whole(ownCounts(stayCase, options))
     const model = compile(stayCase)
     const sampler = samplerOf(model, compileChances(stayCase, model), { tables: options.tables })
     const sample = sampleTrips(sampler, { seed: 3, from: 0, to: 1_000, bandParts: 0 })
     expect(own.map(({ id }) => id)).toEqual(['fresh', 'gray', 'black'])
     expect(own[1]!.days).toBe(riskOf(model, sample, 12).planOn.days)
+    expect(joint).toBe(own[1]!.days)
     expect(own[0]!.days).toBe(Infinity)
     // And with nothing uncertain it is the count's own, to the last bit.
     const still = caseOf(withoutSpread(trailerDemo()), 'harrow-ridge')
     const counted = count(compile(still))
     const exact = whole(ownCounts(still, { ...options, trials: 10 }))
-    exact.forEach(({ id, days }) => {
+    expect(exact.joint).toBe(counted.days)
+    exact.containers.forEach(({ id, days }) => {
       const c = compile(still).containers.findIndex((one) => one.id === id)
       expect(days).toBe(counted.containers[c] ?? Infinity)
     })

@@ -1,2 +1,2 @@
-export { decideBy, decideSteps } from './decideBy'
-export type { DecideBy, DecideRequest, DecideWay } from './decideBy'
+export { decideBy, decideSteps, toQuarter } from './decideBy'
+export type { DecideBy, DecideRequest, DecideWay, LastMoment } from './decideBy'

@@ -18,13 +18,13 @@ export interface Term {
   amount: Litres
 }
 
-/** What one run did to the container: into it (+) or out of it (−), and what it could not, with what cut it. */
+/** What one run did to the container: into it (+) or out of it (−), and what each of its steps could not, with what cut it. */
 export interface RunTerm {
   run: Id
   part: PartIndex
   amount: Litres
-  undone: Litres
-  bound: Bound
+  /** Of every step that was cut short, in their order; of loads what the last one left. */
+  undone: { step: number; amount: Litres; bound: Bound }[]
 }
 
 /** level = start + Σ amounts of uses and of runs, over the span from the start of the stay. */
@@ -108,11 +108,13 @@ function sumUpTo(
 /** Runs up to the start of the last part, that one's included; all steps of one together. */
 function runTerms({ runs }: Ledger, container: ContainerIndex, last: PartIndex): RunTerm[] {
   const terms = new Map<Id, RunTerm>()
-  for (const { run, part, from, to, asked, moved, bound } of runs) {
+  for (const { run, part, step, from, to, asked, moved, bound } of runs) {
     if (part > last || (from !== container && to !== container)) continue
-    const known = terms.get(run) ?? { run, part, amount: 0, undone: 0, bound: 'none' as const }
+    const known = terms.get(run) ?? { run, part, amount: 0, undone: [] }
     const amount = known.amount + (to === container ? moved : -moved)
-    terms.set(run, { run, part, amount, undone: asked - moved, bound })
+    const others = known.undone.filter((one) => one.step !== step)
+    const cut = asked > moved ? [{ step, amount: asked - moved, bound }] : []
+    terms.set(run, { run, part, amount, undone: [...others, ...cut] })
   }
   return [...terms.values()]
 }

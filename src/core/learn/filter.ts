@@ -1,4 +1,5 @@
 import type { Model } from '../compile'
+import type { JointDraws } from '../model'
 import type { Effects } from './effects'
 import type {
   ActivityPrior,
@@ -49,7 +50,8 @@ export const capacityFactor = ({ activities }: Ground, container: number) => 2 *
 export const levelOf = ({ activities, containers }: Ground, container: number) =>
   2 * activities.length + containers.length + container
 
-export function startFilter(ground: Ground): Filter {
+/** @param passed joint draws of what a stay takes over from the one it follows: how sure its levels and capacities are */
+export function startFilter(ground: Ground, passed: JointDraws | null = null): Filter {
   const { activities, containers, model } = ground
   const size = 2 * (activities.length + containers.length)
   const state: Gaussian = {
@@ -69,7 +71,32 @@ export function startFilter(ground: Ground): Filter {
     put(capacityFactor(ground, c), 1, capacitySpread)
     put(levelOf(ground, c), model.containers[c]!.start, deviation)
   })
+  if (passed?.columns === size) takeOver(ground, state, passed)
   return { state, logZ: 0, at: 0, shown: containers.map(({ step }) => step) }
+}
+
+/** Capacities and levels vary together as they do among the draws; levels stand on the model's own means. */
+function takeOver(ground: Ground, state: Gaussian, { rows, columns, values }: JointDraws): void {
+  const { size, mean, covariance } = state
+  const columnsOf = ground.containers.flatMap((_, c) => [capacityFactor(ground, c), levelOf(ground, c)])
+  const means = new Map(
+    columnsOf.map((k) => {
+      let sum = 0
+      for (let row = 0; row < rows; row++) sum += values[row * columns + k]!
+      return [k, sum / rows]
+    }),
+  )
+  for (const k of columnsOf)
+    for (const l of columnsOf) {
+      let sum = 0
+      for (let row = 0; row < rows; row++)
+        sum += (values[row * columns + k]! - means.get(k)!) * (values[row * columns + l]! - means.get(l)!)
+      covariance[k * size + l] = sum / rows
+    }
+  ground.containers.forEach((_, c) => {
+    const factor = capacityFactor(ground, c)
+    mean[factor] = means.get(factor)!
+  })
 }
 
 export function copyFilter({ state, logZ, at, shown }: Filter): Filter {

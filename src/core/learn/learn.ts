@@ -77,7 +77,7 @@ export function learn(
 ): Learned {
   const ground = groundOf(stayCase, model, evidence, counted, priors)
   const ordered = inTime(evidence)
-  const start = startFilter(ground)
+  const start = startFilter(ground, stayCase.passed?.draws ?? null)
   const agreements: Agreement[] = []
   const { filter, stuck } = watch(ground, copyFilter(start), ordered, until, (reading, before, isLeftOut) =>
     agreements.push(agreementOf(ground, before, reading, isLeftOut)),

@@ -145,7 +145,11 @@ function ofRun({ did }: RunEntry, at: Days, { rig }: StayCase, model: Model): Ev
   return did.flatMap(({ container: id, what, litres }): Evidence[] => {
     const container = placeOf(model, id)
     if (container === null) return []
-    if (what === 'emptied') return [{ kind: 'known', at, container, level: heaterOf(rig, id) }]
+    // Emptied is down to what an emptying leaves.
+    if (what === 'emptied') {
+      const { residue } = model.containers[container]!
+      return [{ kind: 'known', at, container, level: heaterOf(rig, id) + residue }]
+    }
     if (what === 'filled') return [{ kind: 'known', at, container, level: 'full' }]
     if (litres === null) return []
     return [

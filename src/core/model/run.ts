@@ -95,15 +95,17 @@ export interface Run {
 /** What decides how much gray runs into black by itself: prismatic tanks at their heights (model.md section 8). */
 export interface Head {
   gray: HeadTank
-  black: HeadTank
+  black: HeadTank & { /** L */ safeLevel: Litres }
+  /** m, the narrowest bore between them. */
+  bore: Metres
   /** L by which a level may be read wrong either way. */
   readingError: Litres
 }
 export interface HeadTank {
   capacity: Litres
   height: Metres
-  /** m over the rig's lowest tank, the end of its range that lets less through. */
-  bottom: Metres
+  /** m over the rig's lowest tank, within its error. */
+  bottom: { low: Metres; high: Metres }
 }
 
 /** `down-to` and `up-to` name a level of the one drained or filled; `most` an amount; `head` what levels let through. */
@@ -133,5 +135,7 @@ export interface ModelRun {
   part: PartIndex
   /** Done on the road to a stay that follows another: a part of how it starts, and of its dry count. */
   isOfRoad: boolean
+  /** Set by the owner: where it would move nothing it is not done, and counts for nothing. */
+  isPlanned: boolean
   steps: ModelStep[]
 }

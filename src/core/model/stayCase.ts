@@ -8,10 +8,11 @@ import type { Hours } from './openTimes'
 import type { Rig } from './rig'
 import type { Stay } from './stay'
 
-/** The stay before, and when it is left: trips go on where its trips end. */
+/** The stay before, when it is left and until when its road may last: trips go on where its trips end. */
 export interface Follows {
   before: StayCase
   leftAt: WallTime
+  until: WallTime
 }
 
 /**

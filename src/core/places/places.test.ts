@@ -8,23 +8,26 @@ import { compile } from '../compile'
 import { caseOf, type Hours, type OpenSpan, type Place, type Run, type StayCase } from '../model'
 import { count } from '../count'
 import { owned } from '../quantities'
-import { blocks, insteadOf, runAnswers, stayCost, tryRun, usualRuns } from '../schedule'
+import { insteadOf, usualRuns } from '../errands'
+import { blocks, runAnswers, stayCost, tryRun } from '../schedule'
 import {
   byRoad,
   earliestFit,
   greatCircleKm,
   isOpenAt,
+  judgedRuns,
   nextOpening,
   offsetKm,
   placesFor,
   refusalsOf,
   refuses,
-  roadsOf,
-  visitsOf,
   wayTo,
 } from './index'
 
 const demo = () => caseOf(trailerDemo(), 'harrow-ridge')
+const roadsOf = (stayCase: StayCase) => new Map([...judgedRuns(stayCase)].map(([id, { road }]) => [id, road]))
+const visitsOf = (stayCase: StayCase) =>
+  new Map([...judgedRuns(stayCase)].map(([id, { visit }]) => [id, visit]))
 const span = (from: string, until: string, isSure = true): OpenSpan => ({ from, until, isSure, note: null })
 const hoursOf = (id: string, ...spans: OpenSpan[]): Hours =>
   new Map([[id, { spans, from: '2027-09-10T00:00', until: '2027-11-01T00:00', leavesHolidays: false }]])
@@ -273,7 +276,7 @@ describe('who may, with what, and when', () => {
       { kind: 'closed', next: { from: '2027-09-13T08:00' } },
     ])
     const instead = insteadOf(stayCase, answer)
-    expect(instead.map((one) => 'place' in one && one.place.id)).toEqual(['cold-spring'])
+    expect(instead.map((one) => one.as === 'place' && one.place.id)).toEqual(['cold-spring'])
     expect(tryRun(stayCase, { ...sunday, day: 3 }).troubles.filter(blocks)).toEqual([])
     // Where home is, and where nothing is taken, no errand goes.
     expect(placesFor(stayCase, sunday).map(({ id }) => id)).toEqual(['sallow-mill', 'cold-spring'])

@@ -7,9 +7,9 @@ import {
   wallTimeAt,
   type WallTime,
 } from '../calendar'
-import { MOVING_KINDS, type Id, type OpenSpan, type Run, type StayCase } from '../model'
+import { MOVING_KINDS, type OpenSpan, type Run, type StayCase } from '../model'
 import { earliestFit, nextOpening, type Fit } from './open'
-import { roadsOf, type RunRoad } from './outing'
+import type { RunRoad } from './outing'
 
 /** When a run is at its place, or why it is not. */
 export type Visit =
@@ -24,30 +24,17 @@ const PART_MIN = 360
 const ROAD_MIN = 360
 
 /**
- * Whether each run's place is open when it gets there: the earliest service within the run's part, packing, road and queue
- * before it; on a shared trip after the service of the stop before. On the road it is any hour of the quarter day before the
- * arrival, or after leaving.
+ * Whether a run's place is open when it gets there: the earliest service within the run's part, packing, road and queue
+ * before it; on a shared journey after the service of the stop before. On the road it is any hour of the quarter day before
+ * the arrival, or after leaving.
+ * @param before the visit of the stop before it on the same journey
  */
-export function visitsOf(
-  stayCase: StayCase,
-  roads: ReadonlyMap<Id, RunRoad> = roadsOf(stayCase),
-): Map<Id, Visit> {
-  const visits = new Map<Id, Visit>()
-  for (const run of stayCase.stay.runs) {
-    const road = roads.get(run.id)
-    const before = road?.sharesWith.at(-1)
-    const last = before === undefined ? undefined : visits.get(before)
-    visits.set(run.id, visitOf(stayCase, run, road, last))
-  }
-  return visits
-}
-
-function visitOf(stayCase: StayCase, run: Run, road: RunRoad | undefined, before: Visit | undefined): Visit {
+export function visitOf(stayCase: StayCase, run: Run, road: RunRoad, before: Visit | undefined): Visit {
   const { stay, crew, hours } = stayCase
   const times = run.place === null ? undefined : hours?.get(run.place)
   const place = stay.places.find(({ id }) => id === run.place)
   if (!times || !place) return { kind: 'unknown' }
-  const drive = road?.leg?.minutes ?? 0
+  const drive = road.leg?.minutes ?? 0
   const follows = before?.kind === 'fits' ? before : null
   const packing = MOVING_KINDS.includes(run.kind) && !follows ? crew.road.packing.value : 0
   const lead = packing + drive + place.queue.value
@@ -70,7 +57,7 @@ function windowOf(stay: StayCase['stay'], run: Run, lead: number): [WallTime, Wa
   const slot = slotNumber(run)
   const begins = addWallDays(dayZero(stay.start), (slot * PART_MIN) / (24 * 60))
   if (run.kind === 'on-the-road' && slot <= first!) return [later(stay.start, -ROAD_MIN), stay.start]
-  if (slot >= last!) return [later(stay.leaveAt, lead), later(stay.leaveAt, lead + ROAD_MIN)]
+  if (slot === last!) return [later(stay.leaveAt, lead), later(stay.leaveAt, lead + ROAD_MIN)]
   // A part that has begun, or into which the arrival falls, leaves what is left of it.
   const starts = slot === first! && stay.start > begins ? stay.start : begins
   const ends = later(begins, PART_MIN - 1)

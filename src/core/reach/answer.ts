@@ -2,6 +2,7 @@ import type { Id } from '../model'
 import type { Days } from '../quantities'
 import type { RiskTables } from '../risk'
 import type { Goal } from './goal'
+import type { ErrandSet } from './withErrand'
 
 /** A set of habits for the whole stay, and what it gives. */
 export interface HabitSet {
@@ -39,6 +40,8 @@ export interface Reach {
   left: Id[]
   /** What would last longer, or bother less, were something allowed that is held back. */
   heldBack: HeldBack[]
+  /** Where no set makes the nights: the least that does with one errand; null: none does, or none is needed. */
+  errand: ErrandSet | null
   /** Where runs are set it was found by trying, and less bother may exist; otherwise it is proven on the fixed trips. */
   isTried: boolean
 }

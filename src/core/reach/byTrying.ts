@@ -41,7 +41,7 @@ export function* byTrying(stayCase: StayCase, options: ReachOptions): Generator<
   yield { curve: [...curve], goal }
   const most = curve.reduce((longest, set) => (set.days > longest.days ? set : longest))
   const stopper = trying.play.stopper(most.habits)
-  return { goal, curve, most, stopper, left: [], heldBack: [], isTried: true }
+  return { goal, curve, most, stopper, left: [], heldBack: [], errand: null, isTried: true }
 }
 
 /** What a habit without bother counts as, so that it is not worth infinitely much. */

@@ -22,6 +22,7 @@ import { leastBother, type FoundSet, type SearchContext } from './leastBother'
 import { mostDays } from './mostDays'
 import { playerOf } from './player'
 import { tripTable } from './tripTable'
+import { leastErrand } from './withErrand'
 
 /**
  * Which habits make a stay last, with the least bother, and the whole trade-off of bother against days. Habits that are
@@ -31,8 +32,19 @@ import { tripTable } from './tripTable'
  * @yields after each step what is known so far, so that it can be shown and stopped
  */
 export function* reach(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
+  const isSet = stayCase.stay.runs.length > 0
+  const answer = yield* isSet ? byTrying(stayCase, options) : proven(stayCase, options)
+  if (answer.goal !== null) return answer
+  // Habits alone do not: what does with one errand.
+  yield answer
+  for (const steps = leastErrand(stayCase, options); ; yield answer) {
+    const step = steps.next()
+    if (step.done) return { ...answer, errand: step.value }
+  }
+}
+
+function* proven(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
   const { without = [], underFloor = false } = options
-  if (stayCase.stay.runs.length > 0) return yield* byTrying(stayCase, options)
   const ground = groundOf(stayCase, options)
   const { crew } = stayCase
   const held = { without, keeps: underFloor ? ('nothing' as const) : ('school' as const) }
@@ -58,6 +70,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
     stopper: ground.play.stopper(most.habits),
     left: search.left,
     heldBack: [],
+    errand: null,
     isTried: false,
   }
   for (const by of holdsBackOf(ground.table.model, crew, held)) {

@@ -26,7 +26,10 @@ export function livedOf(
   const whole = fromItsStart(caseNow(stayCase, learned))
   const days = Math.max(wallDaysBetween(stayCase.stay.start, end), 1 / 96)
   const runs = happened(log, stayCase).filter(({ day, part }) => isBefore(stayCase, end, day, part))
-  const model = compile({ ...whole, stay: { ...whole.stay, runs } }, { horizonDays: days })
+  const model = compile(
+    { ...whole, stay: { ...whole.stay, runs } },
+    { horizonDays: days, runsHappened: true },
+  )
   cutLast(model, days)
   const uses = standing(log).filter(
     (entry): entry is UseEntry & LogEntry =>

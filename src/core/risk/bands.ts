@@ -15,7 +15,14 @@ export interface Bands {
   width: Float64Array
   perWidth: Float64Array
   tally: Uint32Array
+  /** The level in the first trip, and 1 where every other trip had the very same: then it is said as it is. */
+  first: Float64Array
+  isSame: Uint8Array
+  trips: number
 }
+
+/** L (or uses) within which levels are the same. */
+const SAME = 1e-9
 
 /** Bins wide enough for any trip that matters; they depend on the stay alone, so tallies of several workers add up. */
 export function newBands(sampler: Sampler, parts = sampler.model.grid.count): Bands {
@@ -27,6 +34,9 @@ export function newBands(sampler: Sampler, parts = sampler.model.grid.count): Ba
     width: new Float64Array(rows),
     perWidth: new Float64Array(rows),
     tally: new Uint32Array(rows * BINS),
+    first: new Float64Array(rows),
+    isSame: new Uint8Array(rows).fill(1),
+    trips: 0,
   }
   const reaches = reachesOf(sampler)
   model.containers.forEach((_, c) => {
@@ -44,58 +54,91 @@ export function newBands(sampler: Sampler, parts = sampler.model.grid.count): Ba
 /**
  * Half the width of each container's bins at each part's end; row = container, column = part. A level's variance is at most
  * that of its start and, for each activity, level² · F² + (1 + cv²) · F · q where F is what it moved so far and q one use;
- * what a vessel may hold is added. A run leaves two containers it joins with the variance of both, and of their capacities.
+ * what a vessel may hold is added. A run that surely empties a container, or fills it, leaves it the variance of that level;
+ * another leaves the two containers it joins with the variance of both, and of their capacities.
  */
-function reachesOf({ model, ledger, chances, runs }: Sampler): Float64Array {
+function reachesOf(sampler: Sampler): Float64Array {
+  const { model, ledger, chances, runs, accounts } = sampler
   const { count } = model.grid
   const held = model.vessels.reduce((sum, { capacity }) => sum + capacity, 0)
   const varying = chances.activities.map(({ levelSpread, spread }, index) => ({
     levelVariance: (levelSpread + 0.1) ** 2,
     perUse: (1 + spread ** 2) * largestUse(model, index),
   }))
-  const byRuns = new Float64Array(model.containers.length)
-  const rows = model.containers.map((_, c) => ({
+  const rows: Varied[] = model.containers.map((_, c) => ({
     started: startVariance(chances, c),
     moved: new Float64Array(model.activities.length),
-    streams: model.streams.flatMap(({ from, to, activity }, s) =>
-      from === c || to === c ? [{ activity, s }] : [],
-    ),
   }))
-  const variance = (c: number) =>
-    varying.reduce((sum, { levelVariance, perUse }, a) => {
-      const litres = rows[c]!.moved[a]!
-      return sum + levelVariance * litres ** 2 + perUse * litres
-    }, rows[c]!.started + byRuns[c]!)
+  const streams = model.containers.map((_, c) =>
+    model.streams.flatMap(({ from, to, activity }, s) => (from === c || to === c ? [{ activity, s }] : [])),
+  )
+  const variance = ({ started, moved }: Varied) =>
+    varying.reduce(
+      (sum, { levelVariance, perUse }, a) => sum + levelVariance * moved[a]! ** 2 + perUse * moved[a]!,
+      started,
+    )
+  const reach = (row: Varied) => REACH * Math.sqrt(variance(row)) + held
   const reaches = new Float64Array(model.containers.length * count)
   for (let i = 0; i < count; i++) {
-    for (const run of runs.get(i)?.all ?? []) joinVariances(run, byRuns, variance, { chances, model })
-    rows.forEach(({ moved, streams }, c) => {
-      for (const { activity, s } of streams) moved[activity]! += ledger.amounts[s * count + i]!
-      reaches[c * count + i] = REACH * Math.sqrt(variance(c)) + held + 1e-6
+    const base = model.containers.map((_, c) =>
+      i === 0 ? accounts.starts[c]! : ledger.levels[c * count + i - 1]!,
+    )
+    for (const run of runs.get(i)?.all ?? []) afterRun(run, rows, base, sampler, { variance, reach })
+    rows.forEach((row, c) => {
+      for (const { activity, s } of streams[c]!) row.moved[activity]! += ledger.amounts[s * count + i]!
+      reaches[c * count + i] = reach(row) + 1e-6
     })
   }
   return reaches
 }
 
-function startVariance({ containers }: Sampler['chances'], c: number): number {
-  const { starts, spread } = containers[c]!
+/** What a container's variance comes of: what it was after the last run, and what each activity moved since. */
+interface Varied {
+  started: number
+  moved: Float64Array
+}
+
+function startVariance(chances: Sampler['chances'], c: number): number {
+  const { starts, spread } = chances.containers[c]!
   return starts.reduce((sum, { level, size }) => sum + size ** 2 + (level * spread) ** 2, 0)
 }
 
-function joinVariances(
-  { steps }: ModelRun,
-  byRuns: Float64Array,
-  variance: (container: number) => number,
-  { chances, model }: Pick<Sampler, 'chances' | 'model'>,
+interface Spreads {
+  variance: (row: Varied) => number
+  reach: (row: Varied) => number
+}
+
+/** Step by step what a run makes of the variances. @param base the levels before it on the mean, moved along */
+function afterRun(
+  { id, steps }: ModelRun,
+  rows: readonly Varied[],
+  base: number[],
+  { model, chances, ledger }: Sampler,
+  { variance, reach }: Spreads,
 ): void {
-  for (const { from, to } of steps) {
-    const ends = [from, to].filter((end) => end >= 0)
-    const ofCapacity = ends.reduce(
-      (sum, end) => sum + (model.containers[end]!.capacity * chances.containers[end]!.spread) ** 2,
-      0,
-    )
-    const both = ends.map(variance)
-    ends.forEach((end, e) => (byRuns[end]! += ofCapacity + (both[1 - e] ?? 0)))
+  const ofCapacity = (c: number) => (model.containers[c]!.capacity * chances.containers[c]!.spread) ** 2
+  const set = (c: number, started: number) => {
+    rows[c]!.started = started
+    rows[c]!.moved.fill(0)
+  }
+  const played = ledger.runs.filter(({ run }) => run === id)
+  for (const [s, { from, to, ask, value, scale }] of steps.entries()) {
+    const isOut = from >= 0 && to < 0 && ask === 'down-to' && scale < 0
+    const isIn = from < 0 && to >= 0 && ask === 'up-to' && model.payload === null
+    if (isOut && (value === 0 || base[from]! - reach(rows[from]!) > value)) {
+      set(from, 0)
+    } else if (isIn && base[to]! + reach(rows[to]!) + REACH * Math.sqrt(ofCapacity(to)) < value) {
+      set(to, ofCapacity(to))
+    } else {
+      const ends = [from, to].filter((end) => end >= 0)
+      const both = ends.map((end) => variance(rows[end]!))
+      ends.forEach((end, e) =>
+        set(end, both[e]! + (both[1 - e] ?? 0) + ends.reduce((sum, one) => sum + ofCapacity(one), 0)),
+      )
+    }
+    const { moved } = played[s]!
+    if (from >= 0) base[from]! -= moved
+    if (to >= 0) base[to]! += moved
   }
 }
 
@@ -112,7 +155,7 @@ function largestUse(model: Sampler['model'], activity: ActivityIndex): number {
 
 /** @param i the part at whose end the batch stands */
 export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: Batch, i: number): void {
-  const { parts, lowest, perWidth, tally } = bands
+  const { parts, lowest, perWidth, tally, first, isSame } = bands
   const { off, size } = batch
   for (let c = 0; c < model.containers.length; c++) {
     const row = c * parts + i
@@ -120,6 +163,13 @@ export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: 
     const by = perWidth[row]!
     const at = row * BINS
     const from = c * BATCH
+    if (isSame[row] === 1) {
+      const base = accounts.base[c * model.grid.count + i]!
+      if (bands.trips === 0) first[row] = base + off[from]!
+      const same = first[row]! - base
+      for (let j = 0; j < size && isSame[row] === 1; j++)
+        if (Math.abs(off[from + j]! - same) > SAME) isSame[row] = 0
+    }
     for (let j = 0; j < size; j++) {
       const bin = ((shift + off[from + j]!) * by) | 0
       // One comparison for both ends: below zero is a large number without its sign.
@@ -131,20 +181,26 @@ export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: 
 /** Adds the tally of another worker. */
 export function addBands(sum: Bands, other: Bands): void {
   for (let k = 0; k < sum.tally.length; k++) sum.tally[k]! += other.tally[k]!
+  for (let row = 0; row < sum.first.length; row++)
+    if (other.isSame[row] === 0 || Math.abs(other.first[row]! - sum.first[row]!) > SAME) sum.isSame[row] = 0
 }
 
 /**
  * The q-quantile of each part's level: the middle of the bin in which the (⌊qN⌋ + 1)-th smallest lies, so at most one bin
- * off. @param trials N, all that were tallied @returns row by row as `Bands`
+ * off, and exact where all trips agree. @param trials N, all that were tallied @returns row by row as `Bands`
  */
 export function bandQuantiles(
-  { lowest, width, tally }: Bands,
+  { lowest, width, tally, first, isSame }: Bands,
   trials: number,
   quantiles: readonly number[],
 ): Float64Array[] {
   const ranks = quantiles.map((q) => rankOf(trials, q))
   const found = quantiles.map(() => new Float64Array(lowest.length))
   for (let row = 0; row < lowest.length; row++) {
+    if (isSame[row] === 1) {
+      for (const quantile of found) quantile[row] = first[row]!
+      continue
+    }
     let [seen, next] = [0, 0]
     for (let bin = 0; bin < BINS && next < ranks.length; bin++) {
       seen += tally[row * BINS + bin]!

@@ -44,6 +44,10 @@ export interface Batch {
   amounts: Float64Array
   /** Room to play runs in: every account as a level. */
   block: RunBlock
+  /** 1 where a container stood past its limit right after a run of the part at hand; row = container. */
+  pastByRun: Uint8Array
+  /** Levels after what is done on the road to the stay, where something is; row = container. */
+  atStart: Float64Array
   /** Days to the first breach, infinite as long as there is none, and the container, −1. */
   days: Float64Array
   stopper: Int32Array
@@ -77,6 +81,8 @@ export function newBatch({ model, accounts, wordsPerDay, wordsPerTrip }: Sampler
     vessels: [],
     amounts: new Float64Array(model.streams.length),
     block: { ...newBlock(accounts.count, BATCH), shares: capacity },
+    pastByRun: new Uint8Array(model.containers.length * BATCH),
+    atStart: rows(model.containers.length),
     days: new Float64Array(BATCH),
     stopper: new Int32Array(BATCH),
     going: 0,

@@ -1,7 +1,8 @@
 import { wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt } from '../count'
-import { compile, compileChances } from '../compile'
-import type { JointDraws, StayCase } from '../model'
+import { compile, compileChances, type Model } from '../compile'
+import { applyRun } from '../runs'
+import type { JointDraws, ModelRun, StayCase } from '../model'
 import type { Steps } from '../steps'
 import { baseBefore } from './accounts'
 import { BATCH, type Batch } from './batch'
@@ -15,13 +16,22 @@ const BEYOND_D = 1e-3
 /** A hair of the clock's minutes against the edges' days. */
 const HAIR_D = 1e-9
 
+export interface EndOptions {
+  leftAt: WallTime
+  /** What is done on the road later than the part in which it is left. */
+  road: (containers: Model['containers']) => readonly ModelRun[]
+  seed: number
+  trials: number
+  tables: RiskTables
+}
+
 /**
  * Where the trips of a stay end when it is left, a row a trip: own levels, capacities, levels after the runs on the road. What
  * follows goes on from there, trip by trip (model.md section 1, chain).
  */
 export function* endDraws(
   stayCase: StayCase,
-  { leftAt, seed, trials, tables }: { leftAt: WallTime; seed: number; trials: number; tables: RiskTables },
+  { leftAt, road, seed, trials, tables }: EndOptions,
 ): Steps<JointDraws> {
   const begins = stayCase.now?.at ?? stayCase.stay.start
   const untilLeft = wallDaysBetween(begins, leftAt)
@@ -34,8 +44,19 @@ export function* endDraws(
   const columns = 2 * n + 2 * containers.length
   const values = new Float64Array(trials * columns)
   const { accounts } = sampler
+  const runs = road(containers)
   const note = (from: number) => (batch: Batch, i: number, first: number) => {
     if (i !== part) return
+    const { block } = batch
+    block.size = batch.size
+    containers.forEach((_, c) => {
+      for (let j = 0, at = c * BATCH; j < batch.size; j++) {
+        const before = baseBefore(accounts, c, part, grid.count) + batch.offBefore[at + j]!
+        const after = accounts.base[c * grid.count + part]! + batch.off[at + j]!
+        block.levels[at + j] = before + gone * (after - before)
+      }
+    })
+    for (const run of runs) applyRun(model, run, block)
     for (let j = 0; j < batch.size; j++) {
       const row = (from + first + j) * columns
       for (let a = 0; a < n; a++) {
@@ -44,10 +65,8 @@ export function* endDraws(
       }
       containers.forEach((_, c) => {
         const at = c * BATCH + j
-        const before = baseBefore(accounts, c, part, grid.count) + batch.offBefore[at]!
-        const after = accounts.base[c * grid.count + part]! + batch.off[at]!
         values[row + 2 * n + c] = batch.capacity[at]!
-        values[row + 2 * n + containers.length + c] = before + gone * (after - before)
+        values[row + 2 * n + containers.length + c] = block.levels[at]!
       })
     }
   }

@@ -1,3 +1,5 @@
+import { roadRuns } from '../chain'
+import type { Model } from '../compile'
 import type { StayCase } from '../model'
 import { whole, type Steps } from '../steps'
 import { endDraws } from './endDraws'
@@ -26,12 +28,13 @@ export function* withPassedTrips(
 ): Steps<StayCase> {
   const { passed, rig, crew } = stayCase
   if (!passed || passed.draws) return stayCase
-  const { before, leftAt } = passed.from
+  const { before, leftAt, until } = passed.from
   if (before.rig.id !== rig.id || before.crew.id !== crew.id) return stayCase
   const known: StayCase = yield* withPassedTrips(before, options)
   const seed = chainSeed(before, options.seed)
-  const draws = yield* endDraws(known, { ...options, leftAt, seed })
-  return { ...stayCase, passed: { ...passed, draws, from: { before: known, leftAt } } }
+  const road = (containers: Model['containers']) => roadRuns(before, { containers }, leftAt, until)
+  const draws = yield* endDraws(known, { ...options, leftAt, road, seed })
+  return { ...stayCase, passed: { ...passed, draws, from: { before: known, leftAt, until } } }
 }
 
 /** The same at once. */

@@ -134,7 +134,7 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
     ledger: base,
     chances,
     accounts,
-    runs: runsByPart(model),
+    runs: runsByPart(model, base),
     wordsPerTrip: chances.activities.length + starts,
     wordsPerDay: words,
     signs: Int8Array.from(model.containers, ({ limit, side }) =>
@@ -160,18 +160,24 @@ export function samplerOf(model: Model, chances: Chances, options: SamplerOption
 export interface PartRuns {
   all: ModelRun[]
   drained: ContainerIndex[]
+  /** How many of them, from the first, until what is done on the road to the stay is done; 0: nothing is. */
+  road: number
 }
 
-function runsByPart({ runs, containers }: Model): Sampler['runs'] {
-  const parts = [...new Set(runs.map(({ part }) => part))]
+/** What the ledger does: a run that would move nothing on the mean is not done in any trip. */
+function runsByPart({ runs, containers }: Model, { idle }: Ledger): Sampler['runs'] {
+  const idleIds = new Set(idle.map(({ run }) => run))
+  const done = runs.filter(({ id, steps }) => steps.length > 0 && !idleIds.has(id))
+  const parts = [...new Set(done.map(({ part }) => part))]
   return new Map(
     parts.map((part): [PartIndex, PartRuns] => {
-      const all = runs.filter((run) => run.part === part)
+      const all = done.filter((run) => run.part === part)
       const givers = all.flatMap(({ steps }) =>
         steps.flatMap(({ from, to }) => (to < 0 && from >= 0 ? [from] : [])),
       )
       const drained = [...new Set(givers)].filter((c) => containers[c]!.side === 'supply')
-      return [part, { all, drained }]
+      const road = part === 0 ? all.findLastIndex(({ isOfRoad }) => isOfRoad) + 1 : 0
+      return [part, { all, drained, road }]
     }),
   )
 }

@@ -12,6 +12,7 @@ import type { Luck } from './luck'
 
 /** Who wants to see more of trips than their ends; `first` is the number of the batch's first trip. */
 export interface Watch {
+  /** Where the stay begins: of one that follows another, after what is done on the road. */
   start?: (batch: Batch, first: number) => void
   /** After the runs of a part. */
   runs?: (batch: Batch, part: PartIndex) => void
@@ -60,23 +61,27 @@ function playBatch(
   const { count, day } = sampler.model.grid
   const runsOf = sampler.runs
   const bandParts = bands?.parts ?? 0
-  watch?.start?.(batch, first)
-  const isAfterRoad = sampler.model.startsAfterRoad && runsOf.has(0)
-  if (!isAfterRoad) stopAtStart(sampler, batch)
+  const isAfterRoad = sampler.model.startsAfterRoad && (runsOf.get(0)?.road ?? 0) > 0
+  const begin = () => {
+    watch?.start?.(batch, first)
+    stopAtStart(sampler, batch)
+  }
+  if (!isAfterRoad) begin()
   for (let i = 0; i < count; i++) {
     if (batch.going === 0 && i >= bandParts && !watch) break
     if (i === 0 || day[i] !== day[i - 1]) drawDay(sampler, batch, i, watch?.drawn !== undefined)
     const runs = runsOf.get(i)
     if (runs) {
-      playRuns(sampler, batch, i, runs.all)
+      playRuns(sampler, batch, i, runs)
       watch?.runs?.(batch, i)
     }
-    if (i === 0 && isAfterRoad) stopAtStart(sampler, batch)
+    if (i === 0 && isAfterRoad) begin()
     playPart(sampler, batch, i, watch, first)
     if (batch.going > 0) markStops(sampler, batch, i)
     if (i < bandParts) recordLevels(bands!, sampler, batch, i)
     watch?.part?.(batch, i, first)
   }
+  if (bands) bands.trips += batch.size
 }
 
 /** Every activity's uses and litres in a part, and what they do to the accounts. */

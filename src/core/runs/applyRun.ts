@@ -1,6 +1,6 @@
 import type { Model } from '../compile'
 import type { ModelRun, ModelStep } from '../model'
-import { byHead } from './head'
+import { headLitres } from './headTransfer'
 
 /** What cut a step short: the giver had no more, the taker had no room, the rig may carry no more, or the heights stand level. */
 export const BOUNDS = ['none', 'giver', 'room', 'payload', 'head'] as const
@@ -68,7 +68,9 @@ function ask(step: ModelStep, { levels, shares, stride, size, asked }: RunBlock)
       const [gray, black] = [from * stride + j, to * stride + j]
       const [grayShare, blackShare] = shares === null ? [1, 1] : [shares[gray]!, shares[black]!]
       asked[j] =
-        step.head === null ? 0 : byHead(step.head, levels[gray]!, levels[black]!, grayShare, blackShare)
+        step.head === null
+          ? 0
+          : headLitres(step.head, levels[gray]!, levels[black]!, step.floor, grayShare, blackShare)
     }
 }
 

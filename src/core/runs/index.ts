@@ -1,3 +1,11 @@
 export { BOUNDS, applyRun, isEmptied, newBlock } from './applyRun'
 export type { Bound, RunBlock } from './applyRun'
-export { SHARE_OF_LEVELLING, byHead } from './head'
+export {
+  DISCHARGE,
+  SHARE_OF_LEVELLING,
+  flowSeconds,
+  headCase,
+  headLitres,
+  headTransfer,
+} from './headTransfer'
+export type { Range, TankState, Transfer, TransferCase, TransferRefusal } from './headTransfer'

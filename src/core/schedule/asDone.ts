@@ -22,12 +22,13 @@ export function asDone({ rig, crew, stay }: StayCase, model: Model, run: Run): R
 const NOTHING = 0.05
 
 /** What a step says to the log. */
-export function didOf({ step, moved, undone, from, to }: StepAnswer): RunEntry['did'] {
+export function didOf({ step, moved, undone, left, from, to }: StepAnswer): RunEntry['did'] {
   if (moved <= 0) return []
   const litres = Math.round(moved * 10) / 10
   const did: RunEntry['did'] = []
   if (from && step.do !== 'jugs') {
-    const isEmptied = (step.do === 'empty' || step.do === 'loads') && from.after < NOTHING
+    const isOut = step.do === 'empty' || step.do === 'loads'
+    const isEmptied = isOut && (left !== null || from.after < NOTHING)
     did.push({
       container: step.from!,
       what: isEmptied ? 'emptied' : 'took-out',

@@ -1,7 +1,7 @@
-import { nightsBetween } from '../calendar'
+import { daysOfHabit } from '../compile'
 import type { Crew, Id, Rig, Run, StayCase } from '../model'
 import type { Litres } from '../quantities'
-import { roadsOf, type RunRoad } from '../places'
+import { goesOut } from '../places'
 import type { RunAnswer } from './answer'
 import { isCarried, type StepAnswer } from './stepAnswer'
 
@@ -14,6 +14,8 @@ export interface Cost {
   carriedL: Litres
   bother: number
   total: number
+  /** False: what the place asks is not known, and counts as nothing. */
+  isFeeKnown: boolean
 }
 
 export interface RunCost extends Cost {
@@ -29,16 +31,13 @@ export interface StayCost extends Cost {
   habitBother: number
 }
 
-/** What the runs of a stay take, one by one and in sum, with the bother of its habits, a point a day that each is kept. */
+/** What the runs of a stay take, one by one and in sum, with the bother of its habits: a point for each day they touch. */
 export function stayCost(stayCase: StayCase, answers: readonly RunAnswer[]): StayCost {
   const { stay, crew, habits } = stayCase
-  const roads = roadsOf(stayCase)
-  const runs = answers.map((answer) => runCost(stayCase, answer, roads))
-  const nights = nightsBetween(stay.start, stay.leaveAt)
-  const habitBother = stay.habits.reduce((sum, { habit: id, days }) => {
-    const habit = habits.find((one) => one.id === id)
-    const kept = days ? Math.max(0, Math.min(days[1], nights) - days[0] + 1) : nights + 1
-    return sum + (habit?.bother.value ?? 0) * kept
+  const runs = answers.map((answer) => runCost(stayCase, answer))
+  const habitBother = stay.habits.reduce((sum, on) => {
+    const habit = habits.find((one) => one.id === on.habit)
+    return habit ? sum + habit.bother.value * daysOfHabit(habit, on, stay) : sum
   }, 0)
   const sum = (of: (cost: Cost) => number) => runs.reduce((all, cost) => all + of(cost), 0)
   const parts = {
@@ -48,37 +47,42 @@ export function stayCost(stayCase: StayCase, answers: readonly RunAnswer[]): Sta
     carriedL: sum(({ carriedL }) => carriedL),
     bother: sum(({ bother }) => bother) + habitBother,
   }
-  return { ...parts, total: worth(crew, parts), runs, habitBother }
+  const isFeeKnown = runs.every((cost) => cost.isFeeKnown)
+  return { ...parts, total: worth(crew, parts), isFeeKnown, runs, habitBother }
 }
 
-/** @param roads of all runs of the stay: who shares a trip shares its road */
+/** What one run takes; one that cannot be done takes nothing. */
 export function runCost(
   { rig, crew, stay }: Pick<StayCase, 'rig' | 'crew' | 'stay'>,
-  { run, steps }: RunAnswer,
-  roads: ReadonlyMap<Id, RunRoad> = roadsOf({ stay, crew }),
+  { run, steps, road, isPossible }: Pick<RunAnswer, 'run' | 'steps' | 'road' | 'isPossible'>,
 ): RunCost {
-  const road = roads.get(run.id)
+  if (!isPossible) return { run: run.id, ...NOTHING, isFeeKnown: true, rinseL: 0, rinseMinutes: 0 }
   const rinse = rinseOf(rig, crew, run, steps)
+  const fee = feeOf(stay, rig, run)
   const parts = {
-    money: feeOf(stay, run),
-    minutes: (road?.minutes ?? run.minutes.value) + rinse.rinseMinutes,
-    kilometres: road?.kilometres ?? run.kilometres.value,
+    money: fee ?? 0,
+    minutes: road.minutes + rinse.rinseMinutes,
+    kilometres: road.kilometres,
     carriedL: carriedBy(rig, steps),
     bother: run.bother.value,
   }
-  return { run: run.id, ...parts, ...rinse, total: worth(crew, parts) }
+  return { run: run.id, ...parts, isFeeKnown: fee !== null, ...rinse, total: worth(crew, parts) }
 }
 
-/** The owner's of the run, else what its place asks. */
-function feeOf({ places }: StayCase['stay'], { fee, place: id }: Run): number {
-  const place = places.find((one) => one.id === id)
-  return fee.by === 'owner' ? fee.value : (place?.fee?.value ?? fee.value)
+const NOTHING = { money: 0, minutes: 0, kilometres: 0, carriedL: 0, bother: 0, total: 0 }
+
+/** The owner's of the run, else what its place asks; null: it goes somewhere, and what that asks is not known. */
+export function feeOf({ places }: StayCase['stay'], rig: Rig, run: Run): number | null {
+  if (run.fee.by === 'owner') return run.fee.value
+  const place = places.find((one) => one.id === run.place)
+  if (place) return place.isHome ? (place.fee?.value ?? 0) : (place.fee?.value ?? null)
+  return goesOut({ rig }, run) ? null : run.fee.value
 }
 
 /** What an errand is worth to be spared of, in the owner's money. */
 export function worth(
   { costs }: Crew,
-  { money, minutes, kilometres, carriedL, bother }: Omit<Cost, 'total'>,
+  { money, minutes, kilometres, carriedL, bother }: Omit<Cost, 'total' | 'isFeeKnown'>,
 ): number {
   return (
     money * costs.money.value +

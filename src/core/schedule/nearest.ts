@@ -4,7 +4,7 @@ import { compile } from '../compile'
 import type { Run, StayCase } from '../model'
 import { whole, type Steps } from '../steps'
 import { runAnswer, type RunAnswer } from './answer'
-import { blocks, isOutside } from './troubles'
+import { isOutside } from '../places'
 
 /** The case with a run set, moved or changed. */
 export function withRun(stayCase: StayCase, run: Run): StayCase {
@@ -38,8 +38,8 @@ export function* nearestSlotSteps(stayCase: StayCase, run: Run): Steps<Slot | nu
   const farthest = Math.max(asked, last)
   for (let away = 1; away <= farthest; away++)
     for (const at of [asked - away, asked + away]) {
-      if (at < first || isOutside(stayCase, slotAt(at))) continue
-      if (!tryRun(stayCase, { ...run, ...slotAt(at) }).troubles.some(blocks)) return slotAt(at)
+      if (at < first || isOutside(stayCase, slotAt(at), run.kind)) continue
+      if (tryRun(stayCase, { ...run, ...slotAt(at) }).isPossible) return slotAt(at)
       yield away / farthest
     }
   return null

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { slotAt, slotNumber, slotOfTime } from '../calendar'
 import { count } from '../count'
 import { compile } from '../compile'
 import { SCHOOLS, caseOf, type Document, type Run, type RunStep, type School } from '../model'
@@ -9,20 +10,17 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'
 import { vanDemo } from '../../../scripts/demo/van'
 import {
-  USUAL_RUNS,
-  asDone,
-  bestSlot,
-  blocks,
+  groundOf,
   lacks,
   loadsFor,
-  nearestSlot,
+  placedSteps,
   repeated,
-  runAnswers,
-  shutGrayAt,
-  stayCost,
-  tryRun,
+  runOf as errandOf,
+  USUAL_RUNS,
   usualRuns,
-} from './index'
+} from '../errands'
+import { riskTables } from '../risk'
+import { asDone, blocks, nearestSlot, runAnswers, shutGrayAt, stayCost, tryRun } from './index'
 
 const caseWith = (document: Document, runs: Run[] = []) => {
   document.stays[0]!.runs = runs
@@ -101,33 +99,36 @@ describe('what can be done, and why not', () => {
     expect(kinds(document, run)).toContain(kind)
   })
 
-  it('a step that cannot be done at all moves nothing, whatever the count would like', () => {
+  it('a run of which the place refuses a step counts for nothing; tanks that do not meet leave that step alone undone', () => {
     const document = trailerDemo()
-    const refused = dump([runStep('empty', 'black', null), runStep('empty', 'gray', null)], {
-      place: 'tern-hollow',
-    })
-    const { answers } = answersOf(document, [refused])
-    expect(answers[0]!.steps.map(({ moved }) => moved > 0)).toEqual([false, true])
+    const steps = [runStep('empty', 'black', null), runStep('empty', 'gray', null)]
+    const { answers, model } = answersOf(document, [dump(steps, { place: 'tern-hollow' })])
+    expect(answers[0]!.steps.map(({ moved }) => moved)).toEqual([0, 0])
+    expect([answers[0]!.isPossible, model.runs]).toEqual([false, []])
+    document.rigs[0]!.outlets[0]!.endValve = false
+    const other = answersOf(document, [dump([BY_HEAD, runStep('empty', 'gray', null)])]).answers[0]!
+    expect(other.isPossible).toBe(true)
+    expect(other.steps.map(({ moved }) => moved > 0)).toEqual([false, true])
+    expect(answersOf(document, [dump([BY_HEAD])]).answers[0]!.isPossible).toBe(false)
   })
 
-  it('a heavy cassette is carried earlier, and the nearest part that works is found', () => {
+  it('a heavy cassette warns and counts; the nearest part in which something is moved is found', () => {
     const document = vanDemo()
-    const run = runOf('swap', 3, 'midday', [runStep('take', 'van-cassette', null, { as: 'one' })], {
+    const first = slotOfTime(document.stays[0]!.start, document.stays[0]!.start)
+    const run = runOf('swap', first.day, first.part, [runStep('take', 'van-cassette', null, { as: 'one' })], {
       kind: 'carry',
     })
+    document.stays[0]!.levels.find(({ container }) => container === 'van-cassette')!.level = owned(0)
     const stayCase = caseWith(document)
-    expect(kinds(document, run)).toContain('too-heavy')
+    const later = tryRun(stayCase, { ...run, day: 3 })
+    expect(later.troubles.map(({ kind }) => kind)).toContain('too-heavy')
+    expect(later.isPossible).toBe(true)
+    expect(tryRun(stayCase, run).troubles.some(blocks)).toBe(true)
     const slot = nearestSlot(stayCase, run)!
-    expect(slot.day).toBeLessThan(3)
-    expect(tryRun(stayCase, { ...run, ...slot }).troubles.some(blocks)).toBe(false)
+    expect(tryRun(stayCase, { ...run, ...slot }).isPossible).toBe(true)
     // None nearer works.
-    const at = (day: number, part: number) => day * 4 + part
-    const parts = ['morning', 'midday', 'evening', 'night'] as const
-    const away = Math.abs(at(3, 1) - at(slot.day, parts.indexOf(slot.part)))
-    for (let k = at(3, 1) - away + 1; k < at(3, 1) + away; k++) {
-      const other = { ...run, day: Math.floor(k / 4), part: parts[k % 4]! }
-      if (k <= at(4, 1)) expect(tryRun(stayCase, other).troubles.some(blocks)).toBe(true)
-    }
+    for (let k = slotNumber(run) + 1; k < slotNumber(slot); k++)
+      expect(tryRun(stayCase, { ...run, ...slotAt(k) }).isPossible).toBe(false)
   })
 })
 
@@ -211,13 +212,17 @@ describe('the usual errands', () => {
   it('each can be done where it is put, and makes what it touches last longer or changes nothing for the worse', () => {
     for (const document of [trailerDemo(), vanDemo(), truckDemo()]) {
       const stayCase = caseWith(document)
-      for (const { usual, when, ...errand } of usualRuns(stayCase)) {
-        const run: Run = { ...errand, id: 'run', name: usual, place: null, day: 0, part: 'midday' }
-        const slot = bestSlot(stayCase, { ...run, when })
-        const tried = tryRun(stayCase, { ...run, ...slot })
-        // A cassette may be too heavy all along, and a van that starts empty and full has nothing to do on arrival.
-        const mayFail = ['cassette-swap', 'empty-cassette', 'arrive-empty'].includes(usual)
-        expect([usual, mayFail || !tried.troubles.some(blocks)]).toEqual([usual, true])
+      const options = { seed: 3, trials: 100, tables: riskTables() }
+      const ground = groundOf(stayCase, options)
+      for (const errand of usualRuns(stayCase)) {
+        const run = errandOf(stayCase, errand, 'run', { day: 0, part: 'midday' })
+        const steps = placedSteps(ground, { ...run, when: errand.when }, options)
+        let step = steps.next()
+        while (!step.done) step = steps.next()
+        // A van that starts empty and full has nothing to do on arrival, and by then no fresh is left over.
+        const mayFail = ['arrive-empty', 'fresh-into-black'].includes(errand.usual)
+        expect([errand.usual, mayFail || step.value !== null]).toEqual([errand.usual, true])
+        if (step.value) expect(tryRun(stayCase, step.value.run).isPossible).toBe(true)
       }
     }
   })

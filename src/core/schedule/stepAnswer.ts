@@ -10,6 +10,8 @@ export interface StepAnswer {
   moved: Amount
   undone: Amount
   bound: RunRow['bound']
+  /** L that the emptying of a waste container left in it; null: it was not emptied. */
+  left: Amount | null
   /** The levels of both ends before and after, where they are containers. */
   from: { before: Amount; after: Amount } | null
   to: { before: Amount; after: Amount } | null
@@ -29,11 +31,10 @@ export function levelsBefore(model: Model, { ledger }: Count, run: Run): Float64
   const levels = Float64Array.from(model.containers, ({ start }, c) =>
     part === null || part === 0 ? start : ledger.levels[c * model.grid.count + part - 1]!,
   )
-  for (const row of ledger.runs) {
-    if (row.part !== part) continue
-    if (row.run === run.id) break
-    moveRow(levels, row)
-  }
+  const inPart = model.runs.filter((one) => one.part === part).map(({ id }) => id)
+  const own = inPart.indexOf(run.id)
+  const earlier = new Set(own < 0 ? inPart : inPart.slice(0, own))
+  for (const row of ledger.runs) if (row.part === part && earlier.has(row.run)) moveRow(levels, row)
   return levels
 }
 
@@ -80,6 +81,7 @@ function stepAnswer(
     moved: counts.reduce((sum, { moved }) => sum + moved, 0),
     undone: last ? last.asked - last.moved : 0,
     bound: last?.bound ?? 'none',
+    left: last?.left ?? null,
     from: end(from, 0),
     to: end(to, 1),
   }

@@ -1,4 +1,3 @@
-import { slotNumber, slotOfTime, type Slot } from '../calendar'
 import { BREACH_TOLERANCE, levelBefore, type Count } from '../count'
 import type { Model } from '../compile'
 import {
@@ -14,18 +13,21 @@ import {
   type StayCase,
 } from '../model'
 import type { Amount, Days, Kilograms, Share } from '../quantities'
-import { refusalsOf, refuses, type Refusal, type Visit } from '../places'
+import { refusalsOf, refuses, type Hindrance, type Refusal, type Visit } from '../places'
 import { partOfRun, type Lifted, type StepAnswer } from './stepAnswer'
 
-/** Something about a run that its owner should know. Those that `blocks` say why it cannot be done like this. */
+/**
+ * Something about a run that its owner should know. Those that `blocks` say why it counts for nothing; the others warn.
+ * `isWhole`: the whole run falls by it, and not one step alone.
+ */
 export type Trouble =
-  | { kind: 'blocked'; step: number; why: Blocked }
+  | { kind: 'blocked'; step: number; why: Blocked; isWhole: boolean }
   | { kind: 'nothing-to-take'; step: number; container: Id }
   | { kind: 'no-room'; step: number; container: Id; undone: Amount }
   | { kind: 'payload'; step: number; container: Id; undone: Amount }
   | { kind: 'less-by-payload'; step: number; container: Id; undone: Amount }
-  | { kind: 'too-heavy'; step: number; container: Id; kg: Kilograms; limit: Kilograms }
   | { kind: 'heavy'; step: number; container: Id; kg: Kilograms; limit: Kilograms }
+  | { kind: 'too-heavy'; step: number; container: Id; kg: Kilograms; limit: Kilograms }
   | { kind: 'not-deeper'; step: number; container: Id }
   | { kind: 'outside' }
   | { kind: 'past' }
@@ -41,18 +43,26 @@ export type Trouble =
   | { kind: 'perhaps-open'; note: string | null }
   | { kind: 'refused'; why: Refusal }
 
-const WARNINGS: readonly Trouble['kind'][] = [
-  'heavy', 'short-of', 'room-for', 'less-by-payload', 'under-threshold', 'place-unknown', 'quiet', 'too-late', 'over-payload', 'past',
-  'hours-unknown', 'perhaps-open',
+const BLOCKING: readonly Trouble['kind'][] = [
+  'nothing-to-take', 'no-room', 'payload', 'not-deeper', 'outside', 'closed',
 ] // prettier-ignore
 
 export function blocks(trouble: Trouble): boolean {
-  return trouble.kind === 'refused' ? refuses(trouble.why) : !WARNINGS.includes(trouble.kind)
+  if (trouble.kind === 'refused') return refuses(trouble.why)
+  return trouble.kind === 'blocked' ? trouble.isWhole : BLOCKING.includes(trouble.kind)
 }
 
 /** What another place may help, and no other hour. */
 export function isOfPlace(trouble: Trouble): boolean {
   return trouble.kind === 'blocked' || (trouble.kind === 'refused' && refuses(trouble.why))
+}
+
+/** What was judged of a run before anything is said of it. */
+export interface Judged {
+  visit: Visit
+  hindrances: readonly Hindrance[]
+  /** It would move nothing on the levels it meets. */
+  isIdle: boolean
 }
 
 /** All there is to say of a run. */
@@ -63,23 +73,26 @@ export function troublesOf(
   run: Run,
   steps: readonly StepAnswer[],
   lifted: readonly Lifted[],
-  visit: Visit,
+  { visit, hindrances, isIdle }: Judged,
 ): Trouble[] {
   const { stay, rig, crew } = stayCase
   const place = stay.places.find(({ id }) => id === run.place) ?? null
   const whys = run.steps.map((step) => stepBlocked(step, run, rig, place))
-  const blocked = whys.flatMap((why, step): Trouble[] => (why ? [{ kind: 'blocked', step, why }] : []))
-  if (isOutside(stayCase, run)) return [{ kind: 'outside' }, ...blocked]
+  const isHindered = (step: number) => hindrances.some((one) => one.kind === 'blocked' && one.step === step)
+  const blocked = whys.flatMap((why, step): Trouble[] =>
+    why ? [{ kind: 'blocked', step, why, isWhole: isIdle || isHindered(step) }] : [],
+  )
+  if (hindrances.some(({ kind }) => kind === 'outside')) return [{ kind: 'outside' }, ...blocked]
+  if (hindrances.length > 0) return [...blocked, ...(place ? placeTroubles(stayCase, run, place, visit) : [])]
   if (!model.runs.some(({ id }) => id === run.id)) return [{ kind: 'past' }, ...blocked]
   const part = partOfRun(model, run)!
   const limit = crew.liftLimit.value
   const heavy = lifted.filter(({ kg }) => kg > limit + 1e-9)
   const days = model.grid.edges[part]!
   const late = counted.days !== null && counted.days < days - 1e-9
-  const movesAnything = steps.some(({ moved }) => moved > NOTHING)
   return [
     ...blocked,
-    ...steps.flatMap((step, at) => (whys[at] ? [] : stepTroubles(step, at, movesAnything))),
+    ...steps.flatMap((step, at) => (whys[at] ? [] : stepTroubles(step, at, !isIdle))),
     ...heavy.map((one): Trouble => ({ kind: heavyKind(stayCase, one.container), ...one, limit })),
     ...(late ? [{ kind: 'too-late' as const, container: counted.stopper!, days: counted.days! }] : []),
     ...(MOVING_KINDS.includes(run.kind) ? overPayload(model, counted, part) : []),
@@ -108,7 +121,7 @@ function hourTroubles({ hours }: StayCase, { opening }: Place, visit: Visit): Tr
   return isSure ? [] : [{ kind: 'perhaps-open', note }]
 }
 
-/** Who carries a cassette at its light, whatever it weighs, is told and not stopped. */
+/** Who carries a cassette at its light, whatever it weighs, is told; the others are warned. */
 function heavyKind({ rig, crew }: StayCase, id: Id): 'heavy' | 'too-heavy' {
   const isCassette = rig.containers.some((one) => one.id === id && one.kind === 'cassette')
   return isCassette && crew.schools.sides['cassette-when'] === 'light' ? 'heavy' : 'too-heavy'
@@ -157,12 +170,6 @@ function shortOf({ do: does, from }: RunStep, undone: Amount, at: number): Troub
   return isExtra && undone > NOTHING && from !== null
     ? [{ kind: 'short-of', step: at, container: from, undone }]
     : []
-}
-
-/** Before the arrival, or after the part in which the stay is left. */
-export function isOutside({ stay }: Pick<StayCase, 'stay'>, slot: Slot): boolean {
-  const [first, last] = [stay.start, stay.leaveAt].map((time) => slotNumber(slotOfTime(stay.start, time)))
-  return slotNumber(slot) < first! || slotNumber(slot) > last!
 }
 
 /** kg over what the rig may carry, right after the runs of the part. */

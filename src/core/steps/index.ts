@@ -1,2 +1,2 @@
-export { PIECE, whole, within } from './steps'
+export { PIECE, untold, whole, within } from './steps'
 export type { Steps } from './steps'

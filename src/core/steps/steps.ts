@@ -22,3 +22,11 @@ export function whole<T>(steps: Steps<T>): T {
     if (step.done) return step.value
   }
 }
+
+/** The same work with nothing told on the way: breaths alone. */
+export function* untold<T>(work: Generator<unknown, T, undefined>): Generator<undefined, T, undefined> {
+  for (let step = work.next(); ; step = work.next()) {
+    if (step.done) return step.value
+    yield
+  }
+}

@@ -35,7 +35,7 @@ function compiledTransfer(from: number, to: number, value: Litres, part: PartInd
     adds: 0,
     head: null,
   }
-  return { id: 'transfer', part, isOfRoad: false, steps: [step] }
+  return { id: 'transfer', part, isOfRoad: false, isPlanned: false, steps: [step] }
 }
 
 /** Days that moving so much buys, within the horizon. */

@@ -1,5 +1,3 @@
 export { countAfterTransfer, daysByTransfer, transferMoments } from './afterTransfer'
-export { DISCHARGE, flowSeconds, grayToBlack } from './grayToBlack'
-export type { Range, TankState, Transfer, TransferCase, TransferRefusal } from './grayToBlack'
 export { transferOf } from './transferOf'
 export type { TransferAnswer, TransferOptions } from './transferOf'

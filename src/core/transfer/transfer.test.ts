@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { count } from '../count'
 import { compile } from '../compile'
 import { caseOf } from '../model'
-import { countAfterTransfer, flowSeconds, grayToBlack, transferOf, type TransferCase } from './index'
+import { flowSeconds, headTransfer, type TransferCase } from '../runs'
+import { countAfterTransfer, transferOf } from './index'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 
 const exactly = (value: number) => ({ low: value, high: value })
@@ -37,10 +38,10 @@ const tanksArb: fc.Arbitrary<TransferCase> = fc
       bottom: exactly(inMm(bottom[i])),
       content: exactly(fill[i] < 0.01 ? 0 : fill[i] * capacity[i]),
     })
-    return { gray: tank(0), black: { ...tank(1), safeLevel: 0.9 * capacity[1] }, bore }
+    return { gray: { ...tank(0), most: Infinity }, black: { ...tank(1), safeLevel: 0.9 * capacity[1] }, bore }
   })
 
-const surface = ({ capacity, height, bottom, content }: TransferCase['gray']) =>
+const surface = ({ capacity, height, bottom, content }: TransferCase['black'] | TransferCase['gray']) =>
   bottom.low + (content.low / capacity) * height
 
 /** Walks the emptying in small steps of volume, taking the speed at each step's middle. */
@@ -63,7 +64,7 @@ describe('gray to black (model.md section 8)', () => {
     let moved = 0
     fc.assert(
       fc.property(tanksArb, (tanks) => {
-        const answer = grayToBlack(tanks)
+        const answer = headTransfer(tanks)
         const head = surface(tanks.gray) - surface(tanks.black)
         if (!answer.ok) {
           const nothing = tanks.gray.content.low <= 0 || tanks.black.safeLevel <= tanks.black.content.high
@@ -88,11 +89,11 @@ describe('gray to black (model.md section 8)', () => {
 
   it('by hand: docs/worked-examples.md 12', () => {
     const tanks: TransferCase = {
-      gray: { capacity: 200, height: 0.4, bottom: exactly(0.2), content: exactly(150) },
+      gray: { capacity: 200, height: 0.4, bottom: exactly(0.2), content: exactly(150), most: Infinity },
       black: { capacity: 100, height: 0.4, bottom: exactly(0), content: exactly(20), safeLevel: 90 },
       bore: 0.076,
     }
-    const answer = grayToBlack(tanks)
+    const answer = headTransfer(tanks)
     expect(answer).toMatchObject({ ok: true, value: { bound: 'levels' } })
     if (!answer.ok) return
     expect(answer.value.head.low).toBeCloseTo(0.42, 9)
@@ -110,7 +111,7 @@ describe('gray to black (model.md section 8)', () => {
           const litres = error * tank.capacity
           tank.content = { low: Math.max(0, tank.content.low - litres), high: tank.content.high + litres }
         }
-        const [sharp, blunt] = [grayToBlack(tanks), grayToBlack(blurred)]
+        const [sharp, blunt] = [headTransfer(tanks), headTransfer(blurred)]
         if (!blunt.ok) return
         expect(sharp.ok && sharp.value.volume >= blunt.value.volume - 1e-9).toBe(true)
         expect(blunt.value.seconds.low).toBeLessThanOrEqual(blunt.value.seconds.high)

@@ -1,5 +1,6 @@
 export { caseNow, expectedNow, steppedTo } from './caseNow'
 export type { NewUse } from './caseNow'
+export { hasBegun, knownAt, knownCase } from './knownCase'
 export { asPutIn, learnStay, priorsOf } from './learnStay'
 export type { LearnRequest, Logged, StayLearned } from './learnStay'
 export { endOf, phaseOf } from './phase'

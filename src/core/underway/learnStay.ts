@@ -18,7 +18,7 @@ import {
 } from '../learn'
 import { countedThroughout, evidenceOf, happened, type LogEntry } from '../log'
 import { compile, type Model } from '../compile'
-import type { Activity, Id, Now, StayCase } from '../model'
+import { fromItsStart, type Activity, type Id, type Now, type StayCase } from '../model'
 import type { Cv, Days, Factor } from '../quantities'
 import { leftToday } from './doneToday'
 import { endOf } from './phase'
@@ -96,7 +96,7 @@ function learnedBy(
   priors: ReadonlyMap<Id, OwnPrior>,
 ): { model: Model; evidence: Evidence[]; learned: Learned } {
   const lived = { ...base, stay: { ...base.stay, runs: happened(log, base) } }
-  const model = compile(lived, { horizonDays: days + MARGIN_DAYS })
+  const model = compile(lived, { horizonDays: days + MARGIN_DAYS, runsHappened: true })
   const counted = countedThroughout(base.stay)
   const evidence = inTime(evidenceOf(log, base, model, counted))
   return { model, evidence, learned: learn(base, model, evidence, { counted, until: days, priors }) }
@@ -157,9 +157,10 @@ function widened(
   )
 }
 
-/** The case in the numbers that were put in, from its start. */
-export function asPutIn({ stay, rig, crew, habits }: StayCase): StayCase {
-  const stayCase = { stay, rig, crew, habits }
+/** The case in the numbers that were put in, from its start: of one that follows another, with what was passed on. */
+export function asPutIn(known: StayCase): StayCase {
+  const { crew } = known
+  const stayCase = fromItsStart(known)
   if (crew.activities.every(({ learned }) => learned === null)) return stayCase
   const activities = crew.activities.map((activity) => ({ ...activity, learned: null }))
   return { ...stayCase, crew: { ...crew, activities } }

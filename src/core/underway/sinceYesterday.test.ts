@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { countsOn } from '../advice'
+import { countsOn } from '../risk'
 import { addWallDays } from '../calendar'
 import type { LogEntry } from '../log'
 import { caseOf, type StayCase } from '../model'

@@ -1,5 +1,5 @@
 import { addWallDays, dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
-import { countsOn, type TripOptions } from '../advice'
+import { countsOn, type TripOptions } from '../risk'
 import { count } from '../count'
 import { standing, type LogEntry, type RunEntry, type UseEntry } from '../log'
 import { compile } from '../compile'

@@ -1,12 +1,12 @@
 import { computed, shallowRef, watch } from 'vue'
-import { addWallDays, dayZero, slotOfTime, wallDaysBetween } from '@/core/calendar'
+import { addWallDays, dayZero, slotNumber, slotOfTime, wallDaysBetween, type Slot } from '@/core/calendar'
 import { chainOf, keptChain, seasonOf, type SeasonStay } from '@/core/chain'
 import type { Id, Run, StayCase } from '@/core/model'
-import { placesFor } from '@/core/places'
 import { fromSource } from '@/core/quantities'
-import { usualRuns, type UsualRun } from '@/core/schedule'
+import { runOf, usualRuns, type UsualRun } from '@/core/errands'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
+import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { addRuns, followStay, hookupBetween, setEndsAt, setFollows } from '@/document/edits'
 import * as t from '@/texts/t'
@@ -22,8 +22,17 @@ const HOOKUP_FEE = 30
 export function useSeason() {
   const workspace = useWorkspaceStore()
   const forecast = useForecastStore()
+  const underWay = useUnderWayStore()
   const season = shallowRef<SeasonStay[]>([])
-  const cases = keptChain((stayCase) => stayCase)
+  /** The stay on the screen leaves what is known of it by now; the others what their logs say, or their plan. */
+  const cases = computed(() => {
+    const { standsAlone, known } = underWay.chainOptions
+    const shown = forecast.stayCase
+    return keptChain({
+      standsAlone,
+      known: (one) => (shown?.now && one.stay.id === shown.stay.id ? shown : known(one)),
+    })
+  })
   let asked = 0
 
   const chain = computed(() => {
@@ -34,7 +43,7 @@ export function useSeason() {
   const caseOfStay = (id: Id): StayCase =>
     id === forecast.stayCase?.stay.id && forecast.stayCase.now
       ? forecast.stayCase
-      : cases(workspace.document, id)
+      : cases.value(workspace.document, id)
   watch(
     [() => workspace.document, () => forecast.stayCase],
     async () => {
@@ -60,20 +69,9 @@ export function useSeason() {
       .sort((a, b) => (a.start > b.start ? -1 : 1)),
   )
 
-  function usual(stayCase: StayCase, which: UsualRun): Run | null {
+  function usual(stayCase: StayCase, which: UsualRun, slot: Slot): Run | null {
     const found = usualRuns(stayCase).find((one) => one.usual === which)
-    if (!found) return null
-    const { kind, steps, minutes, kilometres, fee, bother } = found
-    const rest = { kind, steps, minutes, kilometres, fee, bother }
-    const run: Run = {
-      ...rest,
-      id: newId('run'),
-      name: t.runs.usual[which],
-      place: null,
-      day: 0,
-      part: 'midday',
-    }
-    return { ...run, place: placesFor(stayCase, run)[0]?.id ?? null }
+    return found ? { ...runOf(stayCase, found, newId('run'), slot), name: t.runs.usual[which] } : null
   }
 
   return {
@@ -103,16 +101,17 @@ export function useSeason() {
     addOnRoad: (which: 'last-dump' | 'arrive-empty' | 'go-home') => {
       const of = which === 'arrive-empty' ? stay.value! : before.value!
       const stayCase = caseOfStay(of.id)
-      const run = usual(stayCase, which)
-      if (!run) return null
       const slot = slotOfTime(of.start, which === 'arrive-empty' ? of.start : of.leaveAt)
-      return workspace.edit('run', (draft) => addRuns(draft, of.id, [{ ...run, ...slot }]))
+      const run = usual(stayCase, which, slot)
+      if (!run) return null
+      return workspace.edit('run', (draft) => addRuns(draft, of.id, [run]))
     },
     addHookup: () => {
       const { id, name } = stay.value!
       const stayCase = caseOfStay(id)
       const site = { ...stayCase.stay.site, water: 'tap' as const, sewer: 'all' as const }
-      const run = usual({ ...stayCase, stay: { ...stayCase.stay, site } }, 'restock')
+      const atHookup = { ...stayCase, stay: { ...stayCase.stay, site } }
+      const run = usual(atHookup, 'restock', { day: 0, part: 'midday' })
       if (!run) return null
       const made = { id: newId('stay'), name: t.season.hookupName(name).slice(0, 80), fee: HOOKUP_FEE }
       return workspace.edit('stay', (draft) =>
@@ -129,8 +128,10 @@ export function useSeason() {
       const leaves = slotOfTime(first.start, first.leaveAt)
       const arrives = slotOfTime(own.start, own.start)
       const isAt = (run: Run, slot: typeof leaves) => run.day === slot.day && run.part === slot.part
+      // What is done on the road may come later than the part in which it is left.
+      const isOfRoad = (run: Run) => isAt(run, leaves) || slotNumber(run) > slotNumber(leaves)
       return [
-        ...first.runs.filter((run) => isAt(run, leaves)).map((run) => ({ run, of: first.id })),
+        ...first.runs.filter(isOfRoad).map((run) => ({ run, of: first.id })),
         ...own.runs
           .filter((run) => isAt(run, arrives) && run.kind === 'on-the-road')
           .map((run) => ({ run, of: own.id })),

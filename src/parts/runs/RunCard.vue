@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { repeated, type RunAnswer, type RunCost } from '@/core/schedule'
+import { repeated } from '@/core/errands'
+import type { RunAnswer, RunCost } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import * as t from '@/texts/t'
 import { refusalWords } from '@/parts/fields/refusalWords'

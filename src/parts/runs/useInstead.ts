@@ -1,5 +1,6 @@
 import { computed } from 'vue'
-import { insteadOf, type RunAnswer } from '@/core/schedule'
+import { insteadOf } from '@/core/errands'
+import type { RunAnswer } from '@/core/schedule'
 import { usePlacesStore } from '@/data/placesStore'
 import * as t from '@/texts/t'
 import { useRuns } from './useRuns'

@@ -99,6 +99,8 @@ export const cardSteps: Record<string, string> = {
   'top-up.weight': 'That is {top-up-kg} more on the road: now, right before the dump, and not at home.',
   'top-up.read': 'Read the panel once more.',
 
+  'over.refused':
+    'Do not open anything: {gray} does not stand clearly above {black}, or {black} has no room. Black water would run into {gray}.',
   'over.level': 'Is the rig level? A tilt changes what runs where.',
   'over.read': 'Read both tanks now, {gray} and {black}.',
   'over.end': 'End valve shut, both tank valves shut, cap on.',

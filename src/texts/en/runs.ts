@@ -1,5 +1,5 @@
 import type { Accepted, PlaceWater, StepDoes } from '@/core/model'
-import type { Lack, UsualRun } from '@/core/schedule'
+import type { Lack, UsualRun } from '@/core/errands'
 
 /** Runs: errands set on days, what they move, what they cost. */
 export const runs = {

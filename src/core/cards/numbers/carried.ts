@@ -1,6 +1,6 @@
 import { carrierFill, WATER_KG_PER_L, type CarrierContainer } from '../../model'
 import type { Litres } from '../../quantities'
-import { loadsFor } from '../../schedule'
+import { loadsFor } from '../../errands'
 import type { CardCase, Subject } from '../cardCase'
 import { inflowOf } from '../inflow'
 import { carriedKg, contentOfOne, liftedRinse } from '../weights'

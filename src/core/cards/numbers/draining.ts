@@ -1,8 +1,6 @@
-import { baseArea, type Container } from '../../model'
-import type { Litres } from '../../quantities'
-import type { StepAnswer } from '../../schedule'
-import { DISCHARGE, flowSeconds } from '../../transfer'
-import { letOver, topUpOf } from '../amounts'
+import { baseArea } from '../../model'
+import { DISCHARGE, flowSeconds } from '../../runs'
+import { headOver, topUpOf } from '../amounts'
 import type { Binding, CardCase, Subject } from '../cardCase'
 import type { QuantityId } from '../template'
 import { HANDS, assumed, thumb, of, levelTerm, type Made, type Make, type WhyTerm } from './made'
@@ -56,52 +54,11 @@ function drainOf(card: CardCase, subject: Subject, binding: Binding): Made {
   }
 }
 
+/** By the one rule for what runs over; null where the heights are not known, or it refuses. */
 function headMade(card: CardCase): { litres: Made; seconds: Made } | null {
-  const answer = letOver(card)
-  if (!answer) return null
-  const moved: WhyTerm = { term: 'moved', value: answer.moved, unit: 'volume', from: 'errand' }
-  const head =
-    card.model.runs.find(({ id }) => id === card.run.id)?.steps.find((one) => one.head)?.head ??
-    headOf(card, answer)
-  const seconds =
-    head && answer.from && answer.to
-      ? shortTime(head, answer.from.before, answer.to.before, answer, card)
-      : null
-  return {
-    litres: { value: answer.moved, why: [moved] },
-    seconds: seconds === null ? null : { value: seconds, why: [moved] },
-  }
-}
-
-function headOf({ stayCase }: CardCase, { step }: StepAnswer) {
-  const tank = (id: string | null) => stayCase.rig.containers.find((one) => one.id === id)
-  const [gray, black] = [tank(step.from), tank(step.to)]
-  const shaped = (one: Container | undefined) =>
-    one && 'shape' in one && one.shape ? { ...one.shape, capacity: one.capacity.value } : null
-  const [g, b] = [shaped(gray), shaped(black)]
-  if (!g || !b) return null
-  return {
-    gray: { capacity: g.capacity, height: g.height.value, bottom: g.bottom.value },
-    black: { capacity: b.capacity, height: b.height.value, bottom: b.bottom.value },
-    readingError: 0,
-  }
-}
-
-/** Seconds of the fast end of the valves' loss, with the surfaces as far apart as they stand: it never lets more through. */
-function shortTime(
-  head: NonNullable<ReturnType<typeof headOf>>,
-  gray: Litres,
-  black: Litres,
-  { step, moved }: StepAnswer,
-  { stayCase }: CardCase,
-): number | null {
-  const surface = (tank: (typeof head)['gray'], level: Litres) =>
-    tank.bottom + (level / tank.capacity) * tank.height
-  const apart = surface(head.gray, gray) - surface(head.black, black)
-  const steepness =
-    1 / baseArea(head.gray.capacity, head.gray.height) + 1 / baseArea(head.black.capacity, head.black.height)
-  const bore =
-    stayCase.rig.outlets.find(({ containers }) => containers.includes(step.from!))?.bore.value ?? 0.076
-  if (apart <= 0 || moved <= 0 || (moved / 1000) * steepness >= apart) return null
-  return flowSeconds(moved, apart, steepness, bore, DISCHARGE.fast)
+  const over = headOver(card)
+  if (!over?.answer.ok) return null
+  const { volume, seconds } = over.answer.value
+  const moved: WhyTerm = { term: 'moved', value: volume, unit: 'volume', from: 'errand' }
+  return { litres: { value: volume, why: [moved] }, seconds: { value: seconds.low, why: [moved] } }
 }

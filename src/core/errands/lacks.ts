@@ -1,5 +1,5 @@
 import { isOneOf, sparesOf, TANK_KINDS, type Container, type StayCase } from '../model'
-import type { UsualRun } from './usual'
+import type { UsualRun } from './catalog'
 
 /** What an errand wants that is not there. */
 export type Lack =
