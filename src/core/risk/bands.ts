@@ -68,6 +68,7 @@ function reachesOf(sampler: Sampler): Float64Array {
   const rows: Varied[] = model.containers.map((_, c) => ({
     started: startVariance(chances, c),
     moved: new Float64Array(model.activities.length),
+    single: SINGLE * largestInto(model, c),
   }))
   const streams = model.containers.map((_, c) =>
     model.streams.flatMap(({ from, to, activity }, s) => (from === c || to === c ? [{ activity, s }] : [])),
@@ -77,7 +78,7 @@ function reachesOf(sampler: Sampler): Float64Array {
       (sum, { levelVariance, perUse }, a) => sum + levelVariance * moved[a]! ** 2 + perUse * moved[a]!,
       started,
     )
-  const reach = (row: Varied) => REACH * Math.sqrt(variance(row)) + held
+  const reach = (row: Varied) => REACH * Math.sqrt(variance(row)) + held + row.single
   const reaches = new Float64Array(model.containers.length * count)
   for (let i = 0; i < count; i++) {
     const base = model.containers.map((_, c) =>
@@ -96,7 +97,10 @@ function reachesOf(sampler: Sampler): Float64Array {
 interface Varied {
   started: number
   moved: Float64Array
+  /** L of a few single uses: right after an emptying one large use is farther out than any variance says. */
+  single: number
 }
+const SINGLE = 4
 
 function startVariance(chances: Sampler['chances'], c: number): number {
   const { starts, spread } = chances.containers[c]!
@@ -140,6 +144,12 @@ function afterRun(
     if (from >= 0) base[from]! -= moved
     if (to >= 0) base[to]! += moved
   }
+}
+
+/** L (or uses) that one use moves into a container or out of it at most, of any activity. */
+function largestInto(model: Sampler['model'], c: number): number {
+  const touching = model.streams.filter(({ from, to }) => from === c || to === c)
+  return Math.max(0, ...touching.map(({ activity }) => largestUse(model, activity)))
 }
 
 /** L (or uses) of one use at most, over all streams and parts. */
