@@ -1,3 +1,4 @@
+import type { LogEntry } from '@/core/log'
 import type { Id } from '@/core/model'
 import type { StayLearned } from '@/core/underway'
 import { safeStorage } from './safeStorage'
@@ -7,8 +8,8 @@ import type { Space } from './storage/database'
 export interface Known {
   stay: Id
   learned: StayLearned
-  /** Uses that it knew of, by activity. */
-  made: Record<Id, number>
+  /** The entries it was learned of; of what was kept they are not known. */
+  of: readonly LogEntry[] | null
   /** False: only what a first picture needs, of the time before. */
   isWhole: boolean
 }
@@ -21,8 +22,8 @@ const keyOf = (space: Space) => `dry-count:known:${space}`
 
 /** The last thing that was learned, kept in this browser: means only, so that the first picture waits for no log and no worker. */
 export const lastKnown = {
-  keep(space: Space, { stay, learned, made }: Known): void {
-    const { at, now, factors, activities } = learned
+  keep(space: Space, { stay, learned }: Known): void {
+    const { at, now, factors, activities, made } = learned
     const spreads = activities.map(({ spread }) => spread)
     const kept: Kept = { stay, at, now: { ...now, draws: null }, factors, spreads, made }
     const others = all(space).filter((one) => one.stay !== stay)
@@ -36,8 +37,8 @@ export const lastKnown = {
     const activities = spreads.map((spread) => ({ spread }))
     return {
       stay,
-      learned: { at, now, factors, activities } as unknown as StayLearned,
-      made,
+      learned: { at, now, factors, activities, made } as unknown as StayLearned,
+      of: null,
       isWhole: false,
     }
   },
@@ -58,8 +59,7 @@ interface AllKept {
   stays: Kept[]
 }
 
-interface Kept extends Pick<StayLearned, 'at' | 'now' | 'factors'> {
+interface Kept extends Pick<StayLearned, 'at' | 'now' | 'factors' | 'made'> {
   stay: Id
   spreads: number[]
-  made: Record<Id, number>
 }

@@ -14,8 +14,8 @@ import {
   knownCase,
   phaseOf,
   steppedTo,
+  usesSince,
   type Logged,
-  type NewUse,
   type Phase,
   type StayLearned,
 } from '@/core/underway'
@@ -131,7 +131,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
       const request = { log: teaching(entries), at: at.value, earlier, seed: SEED }
       const learned = await jobs.run('risk-0', 'learn', jobs.subjectOf(stayCase), request)
       if (own !== asked) return
-      known.value = { stay: stayCase.stay.id, learned, made: usesIn(entries), isWhole: true }
+      known.value = { stay: stayCase.stay.id, learned, isWhole: true, of: entries }
       lastKnown.keep(workspace.space, known.value)
       hasFailed.value = false
     } catch {
@@ -177,7 +177,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
       if (isKnown || time <= stayCase.stay.start) continue
       const request = { log: teaching(entries), at: time, earlier: earlierOf(stayCase), seed: SEED }
       const learned = await jobs.run('risk-0', 'learn', jobs.subjectOf(stayCase), request)
-      const known = { stay: before, learned, made: usesIn(entries), isWhole: true, of: entries, on: stayCase }
+      const known = { stay: before, learned, isWhole: true, of: entries, on: stayCase }
       knownBefore.value = new Map(knownBefore.value).set(before, known)
       lastKnown.keep(workspace.space, known)
     }
@@ -218,7 +218,8 @@ export const useUnderWayStore = defineStore('underWay', () => {
     const from = known.value
     try {
       if (!from || from.stay !== plan.stay.id || !fits(from, plan)) return expectedNow(plan, at.value)
-      const uses = log.isLoaded ? newUses(from, log.entries) : []
+      const isLonger = log.isLoaded && from.isWhole && from.of !== log.entries
+      const uses = isLonger ? usesSince(plan, log.entries, at.value, from.learned) : []
       return steppedTo(caseNow(plan, from.learned), at.value, uses)
     } catch {
       // What was learned is of another rig or crew by now: until it is learned anew.
@@ -242,7 +243,6 @@ export const useUnderWayStore = defineStore('underWay', () => {
 
 /** What is known of a stay before this one, and what it was learned of. */
 interface KnownBefore extends Known {
-  of: readonly LogEntry[]
   on: StayCase
 }
 
@@ -261,21 +261,6 @@ function isSameCase(one: StayCase, other: StayCase): boolean {
 
 const TEACHING: readonly LogEntry['kind'][] = ['use', 'reading', 'run', 'odd', 'end']
 const teaching = (entries: readonly LogEntry[]) => entries.filter(({ kind }) => TEACHING.includes(kind))
-
-/** Uses that were logged, by activity. */
-function usesIn(entries: readonly LogEntry[]): Record<Id, number> {
-  const made: Record<Id, number> = {}
-  for (const entry of entries)
-    if (entry.kind === 'use') made[entry.activity] = (made[entry.activity] ?? 0) + entry.n
-  return made
-}
-
-function newUses({ made, isWhole }: Known, entries: readonly LogEntry[]): NewUse[] {
-  if (!isWhole) return []
-  return Object.entries(usesIn(entries)).flatMap(([activity, n]) =>
-    n === (made[activity] ?? 0) ? [] : [{ activity, n: n - (made[activity] ?? 0) }],
-  )
-}
 
 /** Whether what was learned is of the same activities and containers. */
 function fits({ learned }: Known, { rig, crew }: StayCase): boolean {

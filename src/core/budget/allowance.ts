@@ -1,6 +1,6 @@
-import { addWallDays, dayZero, wallDaysBetween, type DayNumber, type WallTime } from '../calendar'
+import { dayAndPartOf, wallDaysBetween, type DayNumber, type WallTime } from '../calendar'
 import { todayOf } from '../habits'
-import { standing, type LogEntry, type UseEntry } from '../log'
+import { completenessOf, openUses, standing, type LogEntry, type UseEntry } from '../log'
 import { compile, type Model } from '../compile'
 import { fromItsStart, type Activity, type Id, type StayCase } from '../model'
 import type { Days, Factor } from '../quantities'
@@ -18,7 +18,7 @@ export interface Allowance {
   activity: Id
   /** What a day of the stay grants, up to the last day before the goal. */
   byDay: Line[]
-  /** Uses that were made on each day up to today: logged where they are counted, else expected by the clock, corrected by entries. */
+  /** Uses that were made on each day up to today: those logged, and those that were not. */
   spent: number[]
   /** Uses that swaps of each of these days brought, or took. */
   swapped: number[]
@@ -44,7 +44,12 @@ export function allowances(
   const usual = compile(whole, { horizonDays })
   const today = todayOf(stayCase)
   const made = now ? standing(log).filter((entry) => isUse(entry) && entry.stay === stay.id) : []
-  const uses = made as (UseEntry & LogEntry)[]
+  const at = now?.at ?? stay.start
+  const uses = (made as (UseEntry & LogEntry)[]).filter((entry) => entry.at <= at)
+  const gone = wallDaysBetween(stay.start, at)
+  const open = now
+    ? openUses(whole, usual, uses, gone, completenessOf(whole, usual, uses, { until: gone }))
+    : []
   return saved.map(({ id }) => {
     const a = stayCase.crew.activities.findIndex((activity) => activity.id === id)
     const [least, most] = [byDay(none, a, horizonDays), byDay(one, a, horizonDays)]
@@ -52,7 +57,7 @@ export function allowances(
     return {
       activity: id,
       byDay: days,
-      spent: now ? spentByDay(stayCase, id, a, usual, uses, today) : [],
+      spent: now ? spentByDay(stayCase, id, usual, open[a]!, uses, today) : [],
       swapped: swappedByDay(stayCase, id, today),
       today,
     }
@@ -73,37 +78,22 @@ function byDay({ grid, uses }: Model, a: number, until: Days): number[] {
   return days
 }
 
+/** Uses of each day up to today: those logged, and those that were made and not logged, or are expected by the clock. */
 function spentByDay(
-  { stay, now }: StayCase,
+  { stay }: StayCase,
   id: Id,
-  a: number,
-  usual: Model,
+  { grid }: Model,
+  open: Float64Array,
   uses: readonly (UseEntry & LogEntry)[],
   today: DayNumber,
 ): number[] {
-  const zero = dayZero(stay.start)
-  return Array.from({ length: today + 1 }, (_, day) => {
-    const [begins, ends] = [addWallDays(zero, day), addWallDays(zero, day + 1)]
-    const own = uses.filter(({ activity, at }) => activity === id && at >= begins && at < ends)
-    const logged = own.reduce((sum, { n }) => sum + n, 0)
-    const from = begins < stay.start ? stay.start : begins
-    const isCounted = stay.counted.some(
-      (one) => one.activity === id && one.from <= from && (one.until === null || one.until >= ends),
-    )
-    if (isCounted || own.some(({ n }) => n === 0)) return logged
-    const until = now!.at < ends ? now!.at : ends
-    return logged + expectedUntil(usual, a, day, wallDaysBetween(stay.start, until))
-  })
-}
-
-function expectedUntil({ grid, uses }: Model, a: number, day: DayNumber, until: Days): number {
-  let sum = 0
-  for (let i = 0; i < grid.count; i++) {
-    if (grid.day[i] !== day) continue
-    const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
-    sum += uses[a * grid.count + i]! * Math.min(1, Math.max(0, (until - from) / (to - from)))
+  const spent = Array.from({ length: today + 1 }, () => 0)
+  const add = (day: DayNumber, n: number) => {
+    if (day <= today) spent[day]! += n
   }
-  return sum
+  open.forEach((n, i) => add(grid.day[i]!, n))
+  for (const { activity, at, n } of uses) if (activity === id) add(dayAndPartOf(stay.start, at).day, n)
+  return spent
 }
 
 function swappedByDay({ stay }: StayCase, id: Id, today: DayNumber): number[] {

@@ -2,9 +2,9 @@ import type { ActivityIndex, ContainerIndex } from '../model'
 import type { Amount, Cv, Days, Factor, Litres, Share } from '../quantities'
 
 /** Something that happened or was seen, at an instant in days from where the model's grid begins. */
-export type Evidence = Used | LeftOut | CountedFor | Odd | PanelRead | Measured | Known | Moved
+export type Evidence = Used | LeftOut | Unlogged | CountedFor | Odd | PanelRead | Measured | Known | Moved
 
-/** Uses of one activity: of a counted one all there are; of an expected one what came on top. */
+/** Uses of one activity that were logged. */
 export interface Used {
   kind: 'used'
   at: Days
@@ -22,6 +22,19 @@ export interface LeftOut {
   activity: ActivityIndex
   /** Share of the expected uses that were made, 0: none. */
   factor: Share
+}
+
+/**
+ * Of an expected activity that was logged, what was made and not logged: by part of the grid the share of the uses that the model
+ * expects, and the variance of the number beyond that of luck.
+ */
+export interface Unlogged {
+  kind: 'unlogged'
+  at: Days
+  until: Days
+  activity: ActivityIndex
+  share: Float64Array
+  variance: Float64Array
 }
 
 /** A stretch in which the log has all uses of an activity that is otherwise expected. */

@@ -11,6 +11,7 @@ import type {
   Measured,
   PanelRead,
   Step,
+  Unlogged,
   Used,
 } from './evidence'
 import { along, copyOf, through, update, varianceOf, type Gaussian, type Look } from './gaussian'
@@ -27,8 +28,8 @@ export interface Ground {
   effects: Effects
   activities: readonly ActivityPrior[]
   containers: readonly ContainerPrior[]
-  /** Stretches in which an expected activity was left out, or was counted instead. */
-  leftOut: readonly (LeftOut | CountedFor)[]
+  /** Stretches in which an expected activity was left out, was counted instead, or was partly logged. */
+  leftOut: readonly (LeftOut | CountedFor | Unlogged)[]
 }
 
 /**
@@ -138,8 +139,9 @@ function expect(ground: Ground, { state, at }: Filter, part: number, end: number
   activities.forEach((activity, a) => {
     if (activity.isCounted) return
     const row = a * count + part
-    const n = model.uses[row]! * share * madeShare(ground, a, at, end)
+    const n = model.uses[row]! * share * madeShare(ground, a, part, at, end)
     if (n === 0) return
+    const beyond = unsureOf(ground, a, part, end) * share
     const [m, r] = [state.mean[ownLevel(a)]!, state.mean[rateFactor(ground, a)]!]
     const together = state.covariance[ownLevel(a) * state.size + rateFactor(ground, a)]!
     for (let j = 0; j < width; j++) {
@@ -152,7 +154,7 @@ function expect(ground: Ground, { state, at }: Filter, part: number, end: number
         const [w, other] = [drawn[row * width + l]!, fixed[row * width + l]!]
         noise[j * width + l]! +=
           n * v * w * (m * activity.spread) ** 2 +
-          activity.dispersion * n * r * (v * m + fix) * (w * m + other)
+          (activity.dispersion * n * r + beyond) * (v * m + fix) * (w * m + other)
       }
     }
   })
@@ -189,13 +191,29 @@ function move(
   }
 }
 
-/** Share of an activity's expected uses that were made in a stretch. */
-function madeShare({ leftOut }: Ground, activity: number, from: number, to: number): number {
+/** Share of an activity's expected uses that were made in a stretch of a part, and not logged. */
+function madeShare({ leftOut }: Ground, activity: number, part: number, from: number, to: number): number {
   return leftOut.reduce((share, left) => {
     if (left.activity !== activity) return share
+    // What the log leaves open knows of what was left out, or was counted.
+    if (left.kind === 'unlogged') return to <= left.until + HAIR_D ? share * left.share[part]! : share
     const within = Math.max(0, Math.min(to, left.until) - Math.max(from, left.at)) / (to - from)
     return share * (1 - within * (1 - (left.kind === 'counted' ? 0 : left.factor)))
   }, 1)
+}
+
+/** A hair of the clock's minutes, days. */
+const HAIR_D = 1e-9
+
+/** Variance of the uses of a whole part that were not logged, beyond that of luck. */
+function unsureOf({ leftOut }: Ground, activity: number, part: number, to: number): number {
+  return leftOut.reduce(
+    (sum, left) =>
+      left.kind === 'unlogged' && left.activity === activity && to <= left.until + HAIR_D
+        ? sum + left.variance[part]!
+        : sum,
+    0,
+  )
 }
 
 /** Takes in one piece of evidence, at the instant the filter has come to. @returns ln of how likely it was */
@@ -207,7 +225,7 @@ export function takeIn(ground: Ground, filter: Filter, evidence: Evidence): numb
 
 function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
   const { state } = filter
-  if (evidence.kind === 'left-out' || evidence.kind === 'counted') return 0
+  if (evidence.kind === 'left-out' || evidence.kind === 'counted' || evidence.kind === 'unlogged') return 0
   if (evidence.kind === 'odd') return unsure(ground, filter, evidence)
   if (evidence.kind === 'used') return use(ground, state, evidence)
   if (evidence.kind === 'panel') return read(ground, filter, evidence)

@@ -8,6 +8,7 @@ export type {
   Measured,
   Odd,
   PanelRead,
+  Unlogged,
   Used,
 } from './evidence'
 export { CONTRADICTS } from './agreement'

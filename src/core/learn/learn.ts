@@ -22,6 +22,7 @@ import type {
   LeftOut,
   Odd,
   Step,
+  Unlogged,
   Used,
 } from './evidence'
 import { copyFilter, observe, rateFactor, startFilter, type Filter, type Ground } from './filter'
@@ -173,6 +174,7 @@ export function inTime(evidence: readonly Evidence[]): Evidence[] {
 const ORDER: Record<Evidence['kind'], number> = {
   'left-out': 0,
   counted: 0,
+  unlogged: 0,
   used: 1,
   odd: 1.5,
   panel: 2,
@@ -198,7 +200,8 @@ export function groundOf(
     ),
     containers: chances.containers.map(containerPrior),
     leftOut: evidence.filter(
-      (one): one is LeftOut | CountedFor => one.kind === 'left-out' || one.kind === 'counted',
+      (one): one is LeftOut | CountedFor | Unlogged =>
+        one.kind === 'left-out' || one.kind === 'counted' || one.kind === 'unlogged',
     ),
   }
 }

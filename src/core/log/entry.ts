@@ -40,8 +40,8 @@ export interface StartEntry {
 }
 
 /**
- * Uses of an activity. Of a counted one these are all there are; of an expected one they come on top, and `n` 0 says
- * 'not today'.
+ * Uses of an activity. Of a counted one these are all there are; of an expected one how many more were made and not logged is
+ * estimated (`completenessOf`), and `n` 0 says 'not today'.
  */
 export interface UseEntry {
   kind: 'use'
@@ -52,6 +52,8 @@ export interface UseEntry {
   litres: Litres | null
   /** Minutes the water ran, of one that goes by the clock; null: not timed. */
   minutes: number | null
+  /** More than usual: on top of all that was expected or logged, and no word of how complete the log is. Left out: it is not. */
+  isExtra?: boolean | undefined
 }
 
 export interface ReadingEntry {

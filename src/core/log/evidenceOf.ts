@@ -12,6 +12,7 @@ import {
   type StayCase,
 } from '../model'
 import type { Amount, Days, Litres } from '../quantities'
+import type { Completeness } from './completeness'
 import {
   standing,
   type LogEntry,
@@ -33,7 +34,7 @@ const POURED = 0.05
 const LEAST_DEVIATION = 1e-3
 
 /**
- * What a log says of a stay: evidence in days from where the model's grid begins. Entries of other stays, from before it,
+ * What a log says of a stay: evidence in days from where the model's grid begins, with how complete it is up to then. Entries of other stays, from before it,
  * and about things that are no longer there say nothing.
  */
 export function evidenceOf(
@@ -41,17 +42,40 @@ export function evidenceOf(
   stayCase: StayCase,
   model: Model,
   counted: ReadonlySet<Id>,
+  complete: readonly (Completeness | null)[] = [],
+  until: Days = Infinity,
 ): Evidence[] {
   const { stay } = stayCase
+  const isJudged = ({ activity }: UseEntry) =>
+    Boolean(complete[stayCase.crew.activities.findIndex(({ id }) => id === activity)])
   const told = standing(log).flatMap((entry): Evidence[] => {
     const at = wallDaysBetween(model.start, entry.at)
     if (entry.stay !== stay.id || at < 0) return []
     if (entry.kind === 'odd') return ofOdd(entry, at, model)
-    if (entry.kind === 'use') return ofUse(entry, at, entry.at, stayCase, model, counted)
+    if (entry.kind === 'use') return ofUse(entry, at, entry.at, stayCase, model, counted, isJudged(entry))
     if (entry.kind === 'reading') return ofReading(entry, at, stayCase, model)
     return entry.kind === 'run' ? ofRun(entry, at, stayCase, model) : []
   })
-  return [...told, ...ofCounting(stayCase, model, counted)]
+  return [...told, ...ofCounting(stayCase, model, counted), ...ofUnlogged(model, complete, counted, until)]
+}
+
+/** Of what was logged and is not counted all along: shares of the model's uses that were made and not logged. */
+function ofUnlogged(
+  { activities, grid, uses }: Model,
+  complete: readonly (Completeness | null)[],
+  counted: ReadonlySet<Id>,
+  until: Days,
+): Evidence[] {
+  return complete.flatMap((one, activity): Evidence[] => {
+    if (!one || counted.has(activities[activity]!.id)) return []
+    const expected = Float64Array.from({ length: grid.count }, (_, i) => {
+      const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
+      const gone = Math.min(1, Math.max(0, (until - from) / (to - from)))
+      return uses[activity * grid.count + i]! * gone
+    })
+    const share = expected.map((n, i) => (n > 0 ? one.unlogged[i]! / n : 0))
+    return [{ kind: 'unlogged', at: 0, until, activity, share, variance: one.variance }]
+  })
 }
 
 /** Activities that are counted all stay long: from its start on, and still. */
@@ -83,6 +107,7 @@ function ofUse(
   { stay, crew }: StayCase,
   model: Model,
   counted: ReadonlySet<Id>,
+  isJudged: boolean,
 ): Evidence[] {
   const index = crew.activities.findIndex((activity) => activity.id === id)
   if (index < 0) return []
@@ -90,8 +115,8 @@ function ofUse(
     const known = litres ?? timedLitres(crew.activities[index]!, minutes)
     return [{ kind: 'used', at, activity: index, n, litres: known }]
   }
-  // Of what is counted, no entry says as much.
-  if (counted.has(id)) return []
+  // Of what is counted, no entry says as much; of what is logged besides, the completeness of its log does.
+  if (counted.has(id) || isJudged) return []
   const { day } = dayAndPartOf(stay.start, time)
   const began = (wallMinutes(dayZero(stay.start)) - wallMinutes(model.start)) / MINUTES_PER_DAY + day
   return [{ kind: 'left-out', at: Math.max(0, began), until: began + 1, activity: index, factor: 0 }]

@@ -1,4 +1,6 @@
 export { ODD_REASONS, RUN_WHATS, SHAKEDOWN_STEPS, TEXT_KINDS, byTime, standing } from './entry'
 export type { DoseEntry, LogEntry, OddEntry, ReadingEntry, RunEntry, RunTook, Saw, UseEntry } from './entry'
+export { EACH_AT_FIRST, completenessOf, loggedUses, openUses } from './completeness'
+export type { Completeness, CompletenessOptions } from './completeness'
 export { countedThroughout, evidenceOf } from './evidenceOf'
 export { happened } from './happened'

@@ -1,12 +1,12 @@
 import { dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt, type Ledger } from '../count'
-import { standing, happened, type LogEntry, type UseEntry } from '../log'
+import { openUses, standing, happened, type LogEntry } from '../log'
 import { compile, type Model } from '../compile'
 import { fromItsStart, sideOf, type ContainerKind, type Id, type StayCase } from '../model'
 import type { Days, Litres } from '../quantities'
 import { caseNow, type StayLearned } from '../underway'
 
-/** A stay as it was lived: uses that were logged where they were counted, else expected, with what came on top or was left out. */
+/** A stay as it was lived: uses that were logged, with those that were made and not logged, or are expected where nothing was. */
 export interface Lived {
   model: Model
   ledger: Ledger
@@ -30,12 +30,7 @@ export function livedOf(
     { ...whole, stay: { ...whole.stay, runs } },
     { horizonDays: days, runsHappened: true },
   )
-  cutLast(model, days)
-  const uses = standing(log).filter(
-    (entry): entry is UseEntry & LogEntry =>
-      entry.kind === 'use' && entry.stay === stayCase.stay.id && entry.at <= end,
-  )
-  stayCase.crew.activities.forEach(({ id }, a) => putUses(model, a, id, stayCase, uses))
+  putUses(model, stayCase, log, end, learned)
   return { model, ledger: ledger(model), days, personDays: personDaysOf(model, days) }
 }
 
@@ -45,45 +40,24 @@ function isBefore({ stay }: StayCase, end: WallTime, day: number, part: string):
   return day < last.day || (day === last.day && SLOTS.indexOf(part) <= last.part)
 }
 
-/** Of the part in which a stay ended only what was lived of it counts. */
-function cutLast({ grid, uses, activities }: Model, days: Days): void {
-  const last = grid.count - 1
-  const share = (days - grid.edges[last]!) / (grid.edges[last + 1]! - grid.edges[last]!)
-  activities.forEach((_, a) => (uses[a * grid.count + last]! *= Math.min(1, Math.max(0, share))))
-}
-
+/** What was logged in its part, and beside it what was made and not logged, or is expected. */
 function putUses(
   model: Model,
-  a: number,
-  id: Id,
-  { stay }: StayCase,
-  uses: readonly (UseEntry & LogEntry)[],
+  stayCase: StayCase,
+  log: readonly LogEntry[],
+  end: WallTime,
+  { completeness }: Pick<StayLearned, 'completeness'>,
 ): void {
-  const { grid } = model
-  const row = model.uses.subarray(a * grid.count, (a + 1) * grid.count)
-  const own = uses.filter(({ activity }) => activity === id)
-  const counted = stay.counted
-    .filter(({ activity }) => activity === id)
-    .map(({ from, until }) => [
-      wallDaysBetween(model.start, from),
-      until === null ? Infinity : wallDaysBetween(model.start, until),
-    ])
-  for (let i = 0; i < grid.count; i++) {
-    const [from, to] = [grid.edges[i]!, grid.edges[i + 1]!]
-    const share = counted.reduce(
-      (sum, [begins, ends]) => sum + Math.max(0, Math.min(to, ends!) - Math.max(from, begins!)),
-      0,
-    )
-    row[i]! *= Math.max(0, 1 - share / (to - from))
+  const { count } = model.grid
+  const until = wallDaysBetween(model.start, end)
+  const rows = openUses(stayCase, model, log, until, completeness)
+  const at = (time: WallTime) => partAt(model, Math.max(0, wallDaysBetween(model.start, time)))
+  for (const entry of standing(log)) {
+    if (entry.kind !== 'use' || entry.stay !== stayCase.stay.id || entry.at > end) continue
+    const a = stayCase.crew.activities.findIndex(({ id }) => id === entry.activity)
+    if (a >= 0) rows[a]![at(entry.at)]! += entry.n
   }
-  const at = (entry: UseEntry & LogEntry) =>
-    partAt(model, Math.max(0, wallDaysBetween(model.start, entry.at)))
-  for (const entry of own)
-    if (entry.n === 0) {
-      const day = grid.day[at(entry)]
-      for (let i = 0; i < grid.count; i++) if (grid.day[i] === day) row[i] = 0
-    }
-  for (const entry of own) row[at(entry)]! += entry.n
+  rows.forEach((row, a) => model.uses.set(row.subarray(0, count), a * count))
 }
 
 function personDaysOf({ grid, here }: Model, days: Days): number {

@@ -1,14 +1,52 @@
-import { dayZero, type WallTime } from '../calendar'
+import { dayZero, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, stateAt } from '../count'
 import { effectsOf } from '../learn'
-import { compile } from '../compile'
+import { completenessOf, type LogEntry } from '../log'
+import { compile, type Model } from '../compile'
 import type { Id, Now, StayCase } from '../model'
-import type { StayLearned } from './learnStay'
+import { asPutIn, usesMade, type StayLearned } from './learnStay'
 
-/** A use that was logged after what is known was learned. */
+/** Uses beyond what was expected since what is known was learned; fewer than none where less was made than expected. */
 export interface NewUse {
   activity: Id
   n: number
+}
+
+/**
+ * What a longer log says beyond what was learned and expected since: a use that was logged takes the place of one that was expected,
+ * as far as the log is held to be complete, and is never counted on top of it.
+ * @param known what was learned, and when
+ */
+export function usesSince(
+  stayCase: StayCase,
+  log: readonly LogEntry[],
+  at: WallTime,
+  known: Pick<StayLearned, 'at' | 'made'>,
+): NewUse[] {
+  const base = asPutIn({ ...stayCase, stay: { ...stayCase.stay, runs: [] } })
+  const until = wallDaysBetween(base.stay.start, at)
+  const model = compile(base, { horizonDays: until + MARGIN_DAYS })
+  const past = log.filter((entry) => entry.kind === 'use' && entry.at <= at)
+  const completeness = completenessOf(base, model, past, { until })
+  const made = usesMade(base, model, past, at, completeness)
+  const since = wallDaysBetween(base.stay.start, known.at)
+  return base.crew.activities.flatMap(({ id }, a) => {
+    const expected = expectedIn(model, a, since, until)
+    const n = made[a]! - (known.made[a] ?? 0) - expected
+    return Math.abs(n) > LEAST_USES ? [{ activity: id, n }] : []
+  })
+}
+const MARGIN_DAYS = 0.25
+const LEAST_USES = 1e-6
+
+function expectedIn({ grid, uses }: Model, a: number, from: number, to: number): number {
+  let sum = 0
+  for (let i = 0; i < grid.count; i++) {
+    const [x, y] = [grid.edges[i]!, grid.edges[i + 1]!]
+    const share = Math.max(0, Math.min(to, y) - Math.max(from, x)) / (y - x)
+    sum += uses[a * grid.count + i]! * share
+  }
+  return sum
 }
 
 /**

@@ -1,6 +1,6 @@
 import { PARTS_PER_DAY, dayZero, wallDaysBetween, type WallTime } from '../calendar'
 import { partAt } from '../count'
-import { standing, type LogEntry, type UseEntry } from '../log'
+import { standing, type Completeness, type LogEntry, type UseEntry } from '../log'
 import type { Model } from '../compile'
 import type { Activity, Crew, Id, Now, Stay } from '../model'
 import type { Share } from '../quantities'
@@ -13,7 +13,7 @@ interface Unit {
 }
 
 /**
- * What is left today of what is counted and done at most once a day (model.md section 6): whoever has done it does not do it
+ * What is left today of what is counted or was logged today and done at most once a day (model.md section 6): whoever has done it does not do it
  * again, and whoever has not has the chance of the parts that remain: p·w ÷ (1 − p·w′), w the share of the day's weights that
  * is to come and w′ what is gone. Of what is counted only since some time of today nothing is known before it.
  * @param model the stay compiled from its start, beyond now
@@ -24,6 +24,7 @@ export function leftToday(
   model: Model,
   log: readonly LogEntry[],
   at: WallTime,
+  completeness: readonly (Completeness | null)[] = [],
 ): NonNullable<Now['today']> {
   const begins = dayZero(at) < stay.start ? stay.start : dayZero(at)
   const today = standing(log).filter(
@@ -32,12 +33,15 @@ export function leftToday(
   )
   const isCounted = ({ id }: Activity) =>
     stay.counted.some(({ activity, from, until }) => activity === id && until === null && from <= begins)
-  return crew.activities.flatMap((activity) => {
-    if (!isCounted(activity) || activity.dispersion === 0) return []
+  return crew.activities.flatMap((activity, a) => {
+    const known = completeness[a] ?? null
+    const isKnown = isCounted(activity) || known !== null
+    if (!isKnown || activity.dispersion === 0) return []
     const units = unitsOf(activity, crew, model, at)
     if (units.length === 0 || units.some(({ p }) => p > 1)) return []
-    const made = today.filter(({ activity: id }) => id === activity.id)
-    return [{ activity: activity.id, factor: factorOf(units, made, goneOf(activity, model, at)) }]
+    const made = today.filter(({ activity: id, isExtra }) => id === activity.id && isExtra !== true)
+    const sure = isCounted(activity) ? 1 : known!.each
+    return [{ activity: activity.id, factor: factorOf(units, made, goneOf(activity, model, at), sure) }]
   })
 }
 
@@ -71,7 +75,8 @@ function goneOf({ weights }: Activity, model: Model, at: WallTime): Share {
 /** A chance that is all but over has nothing left to come. */
 const OVER = 1e-9
 
-function factorOf(units: readonly Unit[], made: readonly UseEntry[], gone: Share): number {
+/** @param sure chance that whoever did it today has logged it: else they may have done it, or have the day's chance still */
+function factorOf(units: readonly Unit[], made: readonly UseEntry[], gone: Share, sure: Share): number {
   const done = new Set(made.flatMap(({ person, n }) => (n > 0 && person !== null ? [person] : [])))
   const isNot = made.some(({ n }) => n === 0)
   /** Uses of nobody in particular: of those who have not done it yet, in the crew's order. */
@@ -81,7 +86,7 @@ function factorOf(units: readonly Unit[], made: readonly UseEntry[], gone: Share
     usual += p
     if (isNot || (person !== null && done.has(person))) continue
     if (nameless > 0) nameless -= 1
-    else if (1 - p * gone > OVER) left += p / (1 - p * gone)
+    else if (1 - p * gone > OVER) left += p * (sure / (1 - p * gone) + (1 - sure))
   }
   return usual > 0 ? left / usual : 1
 }

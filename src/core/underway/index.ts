@@ -1,4 +1,4 @@
-export { caseNow, expectedNow, steppedTo } from './caseNow'
+export { caseNow, expectedNow, steppedTo, usesSince } from './caseNow'
 export type { NewUse } from './caseNow'
 export { hasBegun, knownAt, knownCase } from './knownCase'
 export { asPutIn, learnStay, priorsOf } from './learnStay'

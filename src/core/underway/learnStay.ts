@@ -16,10 +16,20 @@ import {
   type OwnPrior,
   type Track,
 } from '../learn'
-import { countedThroughout, evidenceOf, happened, type LogEntry } from '../log'
+import {
+  completenessOf,
+  countedThroughout,
+  EACH_AT_FIRST,
+  evidenceOf,
+  happened,
+  loggedUses,
+  openUses,
+  type Completeness,
+  type LogEntry,
+} from '../log'
 import { compile, type Model } from '../compile'
 import { fromItsStart, type Activity, type Id, type Now, type StayCase } from '../model'
-import type { Cv, Days, Factor } from '../quantities'
+import type { Cv, Days, Factor, Share } from '../quantities'
 import { leftToday } from './doneToday'
 import { endOf } from './phase'
 
@@ -60,13 +70,17 @@ export interface StayLearned {
   track: Track
   /** By activity: uses that were logged, of this stay and the earlier ones that count. */
   entries: number[]
+  /** By activity: how complete the log is; null: nothing of it was logged, or all of it was counted. */
+  completeness: (Completeness | null)[]
+  /** By activity: uses that are believed to have been made by then, logged or not; of one that was not logged, as expected. */
+  made: number[]
 }
 
 /** Learns of a stay from its log, on what the stays before it taught. */
 export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): StayLearned {
-  const { base, priors, entries } = priorsOf(stayCase, earlier)
+  const { base, priors, entries, each } = priorsOf(stayCase, earlier)
   const days = wallDaysBetween(stayCase.stay.start, at)
-  const { model, evidence, learned } = learnedBy(base, log, days, priors)
+  const { model, evidence, learned, completeness } = learnedBy(base, log, days, priors, each)
   const { filter, ground, activities, levels, isSuspect, agreements, next, daySpread } = learned
   const factors = base.crew.activities.map(
     (_, a) => filter.state.mean[ownLevel(a)]! * filter.state.mean[rateFactor(ground, a)]!,
@@ -75,7 +89,7 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
     at,
     now: {
       ...over(factors, nowFrom(model, ledger(model), learned, at, seed)),
-      today: leftToday(base, model, log, at),
+      today: leftToday(base, model, log, at, completeness),
     },
     factors,
     activities,
@@ -86,7 +100,23 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
     daySpread,
     track: trackOf(learned, evidence, days),
     entries: activities.map(({ logged }, a) => logged + entries[a]!),
+    completeness,
+    made: usesMade(base, model, log, at, completeness),
   }
+}
+
+/** Uses that are believed to have been made by then, by activity: those logged, and those that were not. */
+export function usesMade(
+  stayCase: Pick<StayCase, 'stay' | 'crew'>,
+  model: Model,
+  log: readonly LogEntry[],
+  at: WallTime,
+  completeness: readonly (Completeness | null)[],
+): number[] {
+  const until = wallDaysBetween(model.start, at)
+  const open = openUses(stayCase, model, log, until, completeness)
+  const logged = loggedUses(stayCase, log, at)
+  return open.map((parts, a) => parts.reduce((sum, one) => sum + one, logged[a]!))
 }
 
 function learnedBy(
@@ -94,12 +124,17 @@ function learnedBy(
   log: readonly LogEntry[],
   days: Days,
   priors: ReadonlyMap<Id, OwnPrior>,
-): { model: Model; evidence: Evidence[]; learned: Learned } {
+  each: ReadonlyMap<Id, Share>,
+): { model: Model; evidence: Evidence[]; learned: Learned; completeness: (Completeness | null)[] } {
   const lived = { ...base, stay: { ...base.stay, runs: happened(log, base) } }
   const model = compile(lived, { horizonDays: days + MARGIN_DAYS, runsHappened: true })
   const counted = countedThroughout(base.stay)
-  const evidence = inTime(evidenceOf(log, base, model, counted))
-  return { model, evidence, learned: learn(base, model, evidence, { counted, until: days, priors }) }
+  const completeness = completenessOf(base, model, log, { until: days, priors: each }).map((one, a) =>
+    counted.has(base.crew.activities[a]!.id) ? null : one,
+  )
+  const evidence = inTime(evidenceOf(log, base, model, counted, completeness, days))
+  const learned = learn(base, model, evidence, { counted, until: days, priors })
+  return { model, evidence, learned, completeness }
 }
 
 /**
@@ -110,7 +145,7 @@ function learnedBy(
 export function priorsOf(
   stayCase: StayCase,
   earlier: readonly Logged[],
-): { base: StayCase; priors: Map<Id, OwnPrior>; entries: number[] } {
+): { base: StayCase; priors: Map<Id, OwnPrior>; entries: number[]; each: Map<Id, Share> } {
   const { start } = stayCase.stay
   const takenOver = (activity: Activity) =>
     activity.learned && activity.learned.upTo.slice(0, start.length) < start ? activity.learned : null
@@ -124,6 +159,7 @@ export function priorsOf(
     priors.set(activity.id, taken)
     since.set(activity.id, taken.upTo.slice(0, start.length))
   }
+  const seen = new Map<Id, Share[]>()
   const before = earlier
     .filter(({ stayCase: { stay }, log }) => stay.start < start && log.length > 0)
     .sort((a, b) => (a.stayCase.stay.start < b.stayCase.stay.start ? -1 : 1))
@@ -131,7 +167,12 @@ export function priorsOf(
     const end = endOf(past.stay, log)
     const days = wallDaysBetween(past.stay.start, end)
     if (days <= 0) continue
-    const { learned } = learnedBy(asPutIn(past), log, days, widened(priors, since, past.stay.start))
+    const known = widened(priors, since, past.stay.start)
+    const { learned, completeness } = learnedBy(asPutIn(past), log, days, known, eachOf(seen))
+    completeness.forEach((one, a) => {
+      const { id } = past.crew.activities[a]!
+      if (one) seen.set(id, [...(seen.get(id) ?? []), 1 - one.some])
+    })
     past.crew.activities.forEach(({ id }, a) => {
       const own = learned.activities[a]!
       const place = activities.findIndex((activity) => activity.id === id)
@@ -141,7 +182,22 @@ export function priorsOf(
       entries[place]! += own.logged
     })
   }
-  return { base: asPutIn(stayCase), priors: widened(priors, since, start), entries }
+  return { base: asPutIn(stayCase), priors: widened(priors, since, start), entries, each: eachOf(seen) }
+}
+
+/** How many stays the assumption counts as. */
+const ASSUMED_STAYS = 2
+/** Nobody is ever quite sure. */
+const SUREST = 0.98
+
+/** Prior that each use is logged: what is assumed at first, with what the stays before were taken for. */
+function eachOf(seen: ReadonlyMap<Id, readonly Share[]>): Map<Id, Share> {
+  return new Map(
+    [...seen].map(([id, shares]) => {
+      const sum = shares.reduce((all, one) => all + one, ASSUMED_STAYS * EACH_AT_FIRST)
+      return [id, Math.min(SUREST, Math.max(1 - SUREST, sum / (shares.length + ASSUMED_STAYS)))]
+    }),
+  )
 }
 
 function widened(

@@ -1,12 +1,12 @@
 import { addWallDays, dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
 import { countsOn, type TripOptions } from '../risk'
 import { count } from '../count'
-import { standing, type LogEntry, type RunEntry, type UseEntry } from '../log'
+import { loggedUses, openUses, standing, type LogEntry, type RunEntry } from '../log'
 import { compile } from '../compile'
 import type { HabitOn, Id, JointDraws, Now, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { caseNow, expectedNow, steppedTo, type NewUse } from './caseNow'
-import { learnStay, type Logged, type StayLearned } from './learnStay'
+import { asPutIn, learnStay, type Logged, type StayLearned } from './learnStay'
 
 /**
  * What moved the count since yesterday, beside the day that went by. `day`: what of it was dearer or cheaper than a day;
@@ -112,7 +112,7 @@ function stepsOf(
   const steps: { cause: Cause; stepped: StayCase }[] = [
     { cause: { kind: 'day', warmest, usual: usual.value }, stepped: lived },
   ]
-  const more = moreUses(yesterday, span)
+  const more = moreUses(yesterday, span, now)
   const made: NewUse[] = []
   for (const { activity, n, expected } of more) {
     made.push({ activity, n: n - expected })
@@ -165,34 +165,33 @@ function mixedDraws(
   return { ...before, values }
 }
 
-/** Uses of the span that were more or fewer than its model expects, of what is counted; of the others what came on top. */
+/** Uses of the span that were more or fewer than its model expects, those not logged with them. */
 function moreUses(
   yesterday: StayCase,
   { from, at, log }: Span,
+  { completeness }: StayLearned,
 ): { activity: Id; n: number; expected: number }[] {
   const { stay, crew } = yesterday
-  const model = compile(yesterday, { horizonDays: Math.max(0.25, wallDaysBetween(from, at)) })
+  const base = asPutIn({ ...yesterday, stay: { ...stay, runs: [] } })
+  const [since, until] = [from, at].map((time) => wallDaysBetween(stay.start, time)) as [Days, Days]
+  const model = compile(base, { horizonDays: until + 0.25 })
+  const open = openUses(base, model, log, until, completeness)
+  const logged = loggedUses(base, log, at, from)
   const { grid, uses } = model
-  const span = wallDaysBetween(from, at)
   return crew.activities.flatMap(({ id }, a) => {
-    const own = log.flatMap((entry) =>
-      entry.kind === 'use' && (entry as UseEntry).activity === id ? [entry as UseEntry] : [],
-    )
-    const isCounted = stay.counted.some(
-      (one) => one.activity === id && one.from <= from && one.until === null,
-    )
-    let expected = 0
+    let [expected, n] = [0, logged[a]!]
     for (let i = 0; i < grid.count; i++) {
-      const [begins, ends] = [grid.edges[i]!, grid.edges[i + 1]!]
-      expected += uses[a * grid.count + i]! * Math.min(1, Math.max(0, (span - begins) / (ends - begins)))
+      const [begins, ends] = [grid.edges[i]!, Math.min(until, grid.edges[i + 1]!)]
+      const within = ends - Math.max(since, begins)
+      if (within <= 0) continue
+      expected += (uses[a * grid.count + i]! * within) / (grid.edges[i + 1]! - begins)
+      n += (open[a]![i]! * within) / (ends - begins)
     }
-    const n = own.reduce((sum, entry) => sum + entry.n, 0)
-    if (isCounted) return Math.abs(n - expected) > 0.05 ? [{ activity: id, n, expected }] : []
-    // Of what is expected an entry says what came on top; 'not today' takes the day's away.
-    if (own.some((entry) => entry.n === 0)) return [{ activity: id, n: 0, expected }]
-    return n > 0 ? [{ activity: id, n: n + expected, expected }] : []
+    return Math.abs(n - expected) > LEAST_USES ? [{ activity: id, n, expected }] : []
   })
 }
+/** Fewer uses apart are none. */
+const LEAST_USES = 0.05
 
 /** The stay as it was planned yesterday, as far as the document says: without habits that began today, with those that ended. */
 function planOf(stayCase: StayCase, today: number): StayCase {
