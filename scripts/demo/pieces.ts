@@ -35,7 +35,7 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 9,
+    version: 10,
     currentStay: stay.id,
     rigs: [
       {

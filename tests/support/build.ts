@@ -70,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 9,
+    version: 10,
     currentStay: 'stay',
     rigs: [
       {

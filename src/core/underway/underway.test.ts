@@ -154,10 +154,12 @@ it('unlogged is not zero: only what is counted is as its log says, and only wher
   expect(later).toBeGreaterThan(none + litres)
   expect(later).toBeLessThan(expected - 0.5 * litres)
   expect(gray(shower('2027-09-13T05:00', '2027-09-13T05:00'))).toBeCloseTo(expected, 9)
-  // A use moves it by itself where it is counted; of what is expected it comes on top.
+  // A use moves it by itself where it is counted; of what is expected it takes the place of one that was, unless it is said to
+  // have come on top.
   const one = [used('2027-09-13T18:00', 'shower', 1)]
   expect(gray(shower('2027-09-11T16:00', null), one) - none).toBeCloseTo(10.5, 6)
-  expect(gray([], one) - expected).toBeCloseTo(10.5, 6)
+  expect(Math.abs(gray([], one) - expected)).toBeLessThan(2)
+  expect(gray([], [{ ...one[0]!, isExtra: true } as LogEntry]) - expected).toBeCloseTo(10.5, 6)
 })
 
 it('by hand: a shower that was logged today is not expected again; of those who have not, the chance of what remains', () => {

@@ -74,5 +74,7 @@ export class DryCountDatabase extends Dexie {
         await rowsUpgrade(LISTS_OF[9], (documents) => documents.entityFromVersion8)(transaction)
         await checkUpgraded(transaction)
       })
+    // Rows are as they were; entries may hold what an older tab does not know: it gives way.
+    this.version(10).stores({})
   }
 }

@@ -6,6 +6,7 @@ import { fromVersion5 } from './fromVersion5'
 import { fromVersion6 } from './fromVersion6'
 import { fromVersion7 } from './fromVersion7'
 import { fromVersion8 } from './fromVersion8'
+import { fromVersion9 } from './fromVersion9'
 
 export type Migration = (document: unknown) => unknown
 
@@ -19,6 +20,7 @@ export const chain: Record<number, Migration> = {
   6: fromVersion6,
   7: fromVersion7,
   8: fromVersion8,
+  9: fromVersion9,
 }
 
 /**

@@ -51,6 +51,7 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     person: idField.nullable(),
     litres,
     minutes: z.number().min(0).max(LIMITS.minutesOn).nullable(),
+    isExtra: z.boolean().optional(),
   }),
   z.strictObject({ ...head, kind: z.literal('reading'), container: idField, saw, isOffLevel: z.boolean() }),
   z.strictObject({

@@ -13,6 +13,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   6: () => import('../../../docs/schema/document-6.schema.json'),
   7: () => import('../../../docs/schema/document-7.schema.json'),
   8: () => import('../../../docs/schema/document-8.schema.json'),
+  9: () => import('../../../docs/schema/document-9.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

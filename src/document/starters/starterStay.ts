@@ -100,7 +100,7 @@ export function startDocument(
   stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
-    version: 9,
+    version: 10,
     currentStay: stay.id,
     rigs: [{ ...rig, chores: usualChores(rig.containers, crew.schools.sides) }],
     crews: [crew],
