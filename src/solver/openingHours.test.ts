@@ -16,6 +16,12 @@ function read(text: string, over: Partial<typeof base> = {}): string[] | string 
 }
 
 const DAYTIME = ['10 08:00–10 18:00', '13 08:00–13 18:00']
+const PERHAPS = DAYTIME.map((span) => `${span}?`)
+
+/** Zones whose clocks change by an hour, by half an hour, at midnight, or never. */
+const ZONES = [
+  'America/New_York', 'Australia/Lord_Howe', 'Europe/Paris', 'Asia/Kolkata', 'America/St_Johns', 'Africa/Cairo',
+] // prettier-ignore
 
 describe('opening hours', () => {
   it.each([
@@ -56,10 +62,15 @@ describe('opening hours', () => {
     ['unknown', ['10 05:00–14 05:00?']],
     ['Sa 08:00+', ['11 08:00–12 00:00?']],
     // Holidays nobody here knows.
-    ['Mo-Fr 08:00-18:00; PH off', DAYTIME],
-    ['Mo-Fr,PH 08:00-18:00', DAYTIME],
-    ['PH,Su off; Mo-Fr 08:00-18:00', DAYTIME],
+    ['Mo-Fr 08:00-18:00; PH off', PERHAPS],
+    ['Mo-Fr,PH 08:00-18:00', PERHAPS],
+    ['PH,Su off; Mo-Fr 08:00-18:00', PERHAPS],
     ['PH 10:00-12:00', ['10 05:00–14 05:00?']],
+    // What can be read in two ways, or its reader remarks on, is not sure.
+    ['Mo-Fr 08:00-18:00; 2027 Sep 11,14 off', ['10 05:00–14 05:00?']],
+    ['Mo-Fr 8-18', PERHAPS],
+    ['Mo-Fr 08:00-18:00; Sep 11-12 off', DAYTIME],
+    ['Mo-Fr 08:00-18:00; Sep 11 off; Sep 12 "from Sep 11, 14 on"', [DAYTIME[0]!, '12 00:00–13 00:00? from Sep 11, 14 on', DAYTIME[1]!]],
     // What is no opening at all.
     ['gibberish', 'cannot be read'],
     ['Mo-Fr 26:00-99:00', 'cannot be read'],
@@ -83,18 +94,29 @@ describe('opening hours', () => {
 
   it('is the same whatever zone the machine keeps, over a change of its clock as well', () => {
     const zone = process.env.TZ
-    const week = { from: '2027-03-26T05:00', until: '2027-03-30T05:00' }
-    const all = ['UTC', 'America/New_York', 'Australia/Lord_Howe', 'Europe/Paris'].map((name) => {
-      process.env.TZ = name
-      return read('08:00-18:00; Su sunrise-sunset', week)
-    })
-    process.env.TZ = zone
-    for (const one of all) expect(one).toEqual(all[0])
-    expect(all[0]).toEqual([
+    const everywhere = (text: string, week: Pick<typeof base, 'from' | 'until'>) => {
+      const all = ['UTC', ...ZONES].map((name) => {
+        process.env.TZ = name
+        return read(text, week)
+      })
+      process.env.TZ = zone
+      for (const one of all) expect(one).toEqual(all[0])
+      return all[0]
+    }
+    const spring = { from: '2027-03-26T05:00', until: '2027-03-30T05:00' }
+    expect(everywhere('08:00-18:00; Su sunrise-sunset', spring)).toEqual([
       '26 08:00–26 18:00',
       '27 08:00–27 18:00',
       '28 06:50–28 19:30',
       '29 08:00–29 18:00',
+    ])
+    // In Paris the clock skips from two to three on the 28th, on Lord Howe half an hour is given back on the 4th of April.
+    expect(everywhere('Su 02:00-02:45; Fr 22:00-03:00', spring)).toEqual(['26 22:00–27 03:00', '28 02:00–28 02:45'])
+    const april = { from: '2027-04-02T05:00', until: '2027-04-06T05:00' }
+    expect(everywhere('Sa 23:00-02:15, Su 01:30-01:59', april)).toEqual(['03 23:00–04 02:15'])
+    expect(everywhere('Mo-Su 22:00-03:00', { from: '2027-11-06T05:00', until: '2027-11-08T05:00' })).toEqual([
+      '06 22:00–07 03:00',
+      '07 22:00–08 03:00',
     ])
   })
 })

@@ -1,6 +1,7 @@
 import OpeningHours from 'opening_hours'
 import { wallMinutes, wallTimeAt, type WallTime } from '@/core/calendar'
 import type { OpenTimes } from '@/core/model'
+import { withUtcDates } from './utcDates'
 
 export interface OpeningRequest {
   /** In the `opening_hours` notation of OpenStreetMap. */
@@ -22,18 +23,47 @@ export function readOpening({ text, from, until, sunrise, sunset }: OpeningReque
   const withoutSun = sunAsClock(text, sunrise, sunset)
   const { plain, leavesHolidays } = withoutHolidays(withoutSun)
   try {
-    const opening = new OpeningHours(plain, null)
-    const [first, last] = [asLocal(from), asLocal(until)]
-    const spans = opening.getOpenIntervals(first, last).flatMap(([begins, ends, isUnsure, note]) => {
-      // What the library remarks by itself is not what is written there.
-      const written = note !== undefined && text.includes(note) ? note : null
-      const span = { from: asWall(begins), until: asWall(ends), isSure: !isUnsure, note: written }
-      return span.from < span.until ? [span] : []
+    return withUtcDates(() => {
+      const opening = new OpeningHours(plain, null)
+      const isDoubtful = isTwoWays(plain) || warns(opening)
+      const spans = opening
+        .getOpenIntervals(dateAt(from), dateAt(until))
+        .flatMap(([begins, ends, isUnsure, note]) => {
+          // What the library remarks by itself is not what is written there.
+          const written = note !== undefined && text.includes(note) ? note : null
+          // A day may be a holiday: which is one nobody here knows.
+          const isSure = !isUnsure && !isDoubtful && !leavesHolidays
+          const span = { from: wallAt(begins), until: wallAt(ends), isSure, note: written }
+          return span.from < span.until ? [span] : []
+        })
+      return { ok: true, times: { spans: inOne(spans), from, until, leavesHolidays, isDoubtful } }
     })
-    return { ok: true, times: { spans: inOne(spans), from, until, leavesHolidays } }
   } catch (error) {
     return { ok: false, why: wordsOf(error) }
   }
+}
+
+/** Whether its reader remarks on how a text is written: it may mean something else. */
+function warns(opening: OpeningHours): boolean {
+  try {
+    return opening.getWarnings().length > 0
+  } catch {
+    // What cannot even be remarked on is not sure.
+    return true
+  }
+}
+
+const MONTHS = 'Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec'
+/** Days of a month after a comma without their month, which are taken for something else. */
+const BARE_DAYS = new RegExp(`\\b(?:${MONTHS})\\s+\\d{1,2}(?:-\\d{1,2})?\\s*,\\s*\\d{1,2}(?![\\d:])`, 'i')
+
+function isTwoWays(text: string): boolean {
+  let isSo = false
+  outsideQuotes(text, (part) => {
+    isSo ||= BARE_DAYS.test(part)
+    return part
+  })
+  return isSo
 }
 
 /** One evening's end that is the next one's beginning is no closing. */
@@ -48,22 +78,15 @@ function inOne(spans: OpenTimes['spans']): OpenTimes['spans'] {
   return joined
 }
 
-/** The library knows the machine's own dates only: a wall time is the same hour there, and comes back as it went. */
-function asLocal(time: WallTime): Date {
-  const [year, month, day, hour, minute] = time.split(/[-T:]/).map(Number)
-  return new Date(year!, month! - 1, day, hour, minute)
+/** A wall time as the library takes it, within `withUtcDates`. */
+function dateAt(time: WallTime): Date {
+  return new Date(wallMinutes(time) * MS_PER_MINUTE)
 }
 
-function asWall(date: Date): WallTime {
-  const minutes = Date.UTC(
-    date.getFullYear(),
-    date.getMonth(),
-    date.getDate(),
-    date.getHours(),
-    date.getMinutes(),
-  )
-  return wallTimeAt(minutes / 60_000)
+function wallAt(date: Date): WallTime {
+  return wallTimeAt(Math.floor(date.getTime() / MS_PER_MINUTE))
 }
+const MS_PER_MINUTE = 60_000
 
 /** Civil twilight lies about so far from the sun's edge. */
 const TWILIGHT_MIN = 30

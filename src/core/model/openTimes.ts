@@ -21,6 +21,8 @@ export interface OpenTimes {
   until: WallTime
   /** Holidays are written there, and were left aside: nobody here knows them. */
   leavesHolidays: boolean
+  /** The text can be read in two ways, or its reader remarks on it: nothing of it is sure, not even that it is shut. */
+  isDoubtful: boolean
 }
 
 /** By place; one that is not named here is not known. */

@@ -42,8 +42,10 @@ export function visitOf(stayCase: StayCase, run: Run, road: RunRoad, before: Vis
   const [earliest, until] = windowOf(stay, run, lead)
   const from = follows ? later(follows.fit.at, service + lead) : earliest
   const fit = earliestFit(times, service, from, from > until ? from : until)
-  if (!fit) return { kind: 'closed', next: nextOpening(times, until) }
-  return { kind: 'fits', fit, leaveAt: wallTimeAt(Math.floor(wallMinutes(fit.at) - lead)) }
+  if (fit) return { kind: 'fits', fit, leaveAt: wallTimeAt(Math.floor(wallMinutes(fit.at) - lead)) }
+  // Of what was not read, or can be read in two ways, nobody knows that it is shut.
+  const isRead = earliest >= times.from && until <= times.until
+  return times.isDoubtful || !isRead ? { kind: 'unknown' } : { kind: 'closed', next: nextOpening(times, until) }
 }
 
 /** To the whole minute after. */
