@@ -5,7 +5,7 @@ import { compile, compileChances } from '@/core/compile'
 import type { Document } from '@/core/model'
 import { chainSeed, riskOf, riskTables, sampleTrips, samplerOf, type CountQuantile } from '@/core/risk'
 import { chainedTrips } from './chained'
-import { caseFrom, expectedFrom, ofStay } from './now'
+import { caseFrom } from './now'
 import type { Options } from './run'
 
 /** `dry-count risk`: the answer as documented in docs/command-line.md. */
@@ -16,13 +16,8 @@ export function riskCommand(
 ): unknown {
   const tables = riskTables()
   const chain = { seed, trials, now, tables }
-  const isLogged = ofStay(log, id).length > 0
   const stayCase =
-    now === undefined
-      ? chainedTrips(document, id, log, chain)
-      : isLogged
-        ? caseFrom(document, log, id, now, chain)
-        : expectedFrom(document, log, id, now, chain)
+    now === undefined ? chainedTrips(document, id, log, chain) : caseFrom(document, log, id, now, chain)
   const { stay } = stayCase
   const ahead = horizon === undefined ? {} : { horizonDays: horizon }
   const planned = compile(stayCase, ahead)

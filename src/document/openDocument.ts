@@ -8,7 +8,14 @@ import { CURRENT_VERSION } from './schema/currentVersion'
 import { LIMITS } from './schema/limits'
 import { logEntrySchema } from './schema/logEntry'
 import { oldSchema } from './schema/oldVersions'
-import { crewSchema, documentSchema, fileSchema, habitSchema, rigSchema, staySchema } from './schema/version10'
+import {
+  crewSchema,
+  documentSchema,
+  fileSchema,
+  habitSchema,
+  rigSchema,
+  staySchema,
+} from './schema/version10'
 import { logChecks } from './checks/logChecks'
 import { shapeFaults } from './shapeFaults'
 

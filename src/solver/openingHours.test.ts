@@ -70,7 +70,10 @@ describe('opening hours', () => {
     ['Mo-Fr 08:00-18:00; 2027 Sep 11,14 off', ['10 05:00–14 05:00?']],
     ['Mo-Fr 8-18', PERHAPS],
     ['Mo-Fr 08:00-18:00; Sep 11-12 off', DAYTIME],
-    ['Mo-Fr 08:00-18:00; Sep 11 off; Sep 12 "from Sep 11, 14 on"', [DAYTIME[0]!, '12 00:00–13 00:00? from Sep 11, 14 on', DAYTIME[1]!]],
+    [
+      'Mo-Fr 08:00-18:00; Sep 11 off; Sep 12 "from Sep 11, 14 on"',
+      [DAYTIME[0]!, '12 00:00–13 00:00? from Sep 11, 14 on', DAYTIME[1]!],
+    ],
     // What is no opening at all.
     ['gibberish', 'cannot be read'],
     ['Mo-Fr 26:00-99:00', 'cannot be read'],
@@ -111,7 +114,10 @@ describe('opening hours', () => {
       '29 08:00–29 18:00',
     ])
     // In Paris the clock skips from two to three on the 28th, on Lord Howe half an hour is given back on the 4th of April.
-    expect(everywhere('Su 02:00-02:45; Fr 22:00-03:00', spring)).toEqual(['26 22:00–27 03:00', '28 02:00–28 02:45'])
+    expect(everywhere('Su 02:00-02:45; Fr 22:00-03:00', spring)).toEqual([
+      '26 22:00–27 03:00',
+      '28 02:00–28 02:45',
+    ])
     const april = { from: '2027-04-02T05:00', until: '2027-04-06T05:00' }
     expect(everywhere('Sa 23:00-02:15, Su 01:30-01:59', april)).toEqual(['03 23:00–04 02:15'])
     expect(everywhere('Mo-Su 22:00-03:00', { from: '2027-11-06T05:00', until: '2027-11-08T05:00' })).toEqual([

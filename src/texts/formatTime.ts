@@ -26,9 +26,14 @@ export const formatDate = dated(formatter({ weekday: 'short', day: 'numeric', mo
 export const formatShortDay = formatter({ weekday: 'short', day: 'numeric' })
 const longDay = dated(formatter({ weekday: 'long', day: 'numeric', month: 'long' }))
 
+/** `13:05` */
+export function formatClock(time: WallTime): string {
+  return time.slice(11)
+}
+
 /** `Tue 14 Sep, 13:05` */
 export function dayAndTime(time: WallTime): string {
-  return `${formatDate(time)}, ${time.slice(11)}`
+  return `${formatDate(time)}, ${formatClock(time)}`
 }
 
 /** `Friday 17 September, in the evening`; the night belongs to the day it began. */

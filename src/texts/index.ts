@@ -15,4 +15,5 @@ export {
   formatVolume,
   formatWay,
 } from './format'
-export { dayAndTime, formatDate, formatPartOfDay, formatShortDay } from './formatTime'
+export { dayAndTime, formatClock, formatDate, formatPartOfDay, formatShortDay } from './formatTime'
+export { listed } from './listed'

@@ -24,6 +24,8 @@ export interface Card {
   about: Id | null
   /** Through which outlet waste leaves on it. */
   outlet: Id | null
+  /** The pair that gray runs over in, where the words speak of it. */
+  pair: { gray: Id | null; black: Id | null }
   /** Where it is done; null: it is not said. */
   place: Id | null
   /** A card of one's own. */
@@ -80,6 +82,7 @@ export function deriveCard(card: CardCase, kind: CardKind, subject: Subject): Ca
     kind,
     about: subject.container?.id ?? subject.outlet?.id ?? null,
     outlet: subject.outlet?.id ?? null,
+    pair: pairOf(card, subject),
     place: card.place?.id ?? null,
     own: null,
     steps: state.steps.map(({ step }) => step),

@@ -47,7 +47,8 @@ function stayWith(all: readonly Generated[]): StayCase {
   const hours: [string, Hours extends ReadonlyMap<string, infer T> ? T : never][] = []
   const places = all.map(({ east, north, takes, isShut, fee, queue, spans }, i): Place => {
     const id = `place-${i}`
-    if (spans) hours.push([id, { spans, from: START, until: later(20_000), leavesHolidays: false, isDoubtful: false }])
+    if (spans)
+      hours.push([id, { spans, from: START, until: later(20_000), leavesHolidays: false, isDoubtful: false }])
     return {
       ...newPlace(id, `Place ${i}`),
       accepts: takes ? ['gray', 'black'] : ['urine'],

@@ -30,7 +30,18 @@ const visitsOf = (stayCase: StayCase) =>
   new Map([...judgedRuns(stayCase)].map(([id, { visit }]) => [id, visit]))
 const span = (from: string, until: string, isSure = true): OpenSpan => ({ from, until, isSure, note: null })
 const hoursOf = (id: string, ...spans: OpenSpan[]): Hours =>
-  new Map([[id, { spans, from: '2027-09-10T00:00', until: '2027-11-01T00:00', leavesHolidays: false, isDoubtful: false }]])
+  new Map([
+    [
+      id,
+      {
+        spans,
+        from: '2027-09-10T00:00',
+        until: '2027-11-01T00:00',
+        leavesHolidays: false,
+        isDoubtful: false,
+      },
+    ],
+  ])
 
 /** A usual errand of the trailer, set on a day, at a place. */
 function errand(

@@ -45,7 +45,9 @@ export function visitOf(stayCase: StayCase, run: Run, road: RunRoad, before: Vis
   if (fit) return { kind: 'fits', fit, leaveAt: wallTimeAt(Math.floor(wallMinutes(fit.at) - lead)) }
   // Of what was not read, or can be read in two ways, nobody knows that it is shut.
   const isRead = earliest >= times.from && until <= times.until
-  return times.isDoubtful || !isRead ? { kind: 'unknown' } : { kind: 'closed', next: nextOpening(times, until) }
+  return times.isDoubtful || !isRead
+    ? { kind: 'unknown' }
+    : { kind: 'closed', next: nextOpening(times, until) }
 }
 
 /** To the whole minute after. */

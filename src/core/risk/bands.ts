@@ -190,6 +190,7 @@ export function recordLevels(bands: Bands, { model, accounts }: Sampler, batch: 
 
 /** Adds the tally of another worker. */
 export function addBands(sum: Bands, other: Bands): void {
+  sum.trips += other.trips
   for (let k = 0; k < sum.tally.length; k++) sum.tally[k]! += other.tally[k]!
   for (let row = 0; row < sum.first.length; row++)
     if (other.isSame[row] === 0 || Math.abs(other.first[row]! - sum.first[row]!) > SAME) sum.isSame[row] = 0

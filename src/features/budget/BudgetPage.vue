@@ -10,7 +10,7 @@ import FoldSection from '@/parts/FoldSection.vue'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
 import { nightOf, useBudgetWords } from '@/parts/today/useBudgetWords'
-import { formatNumber } from '@/texts'
+import { formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import BudgetApart from './BudgetApart.vue'
@@ -78,7 +78,7 @@ const kept = computed(() => {
   const names = (budget.value?.kept ?? []).map(
     (id) => forecast.crew?.activities.find((one) => one.id === id)?.name ?? '',
   )
-  return names.length === 0 ? '' : t.budget.kept(names.join(', '))
+  return names.length === 0 ? '' : t.budget.kept(listed(names))
 })
 const apart = computed(() => {
   const n = forecast.stay?.budget.apart.length ?? 0

@@ -5,6 +5,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import FoldSection from '@/parts/FoldSection.vue'
 import DueChores from '@/parts/today/DueChores.vue'
 import { useAmounts } from '@/parts/useAmounts'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 
 /** Before a stay begins: what to fill, to empty, to seal apart, each with why; and the chores that are due at home. */
@@ -21,9 +22,7 @@ const items = computed(() => {
   const each = volume(perPerson + heat)
   const hot = heat > 0 ? ` ${t.prepare.reserveHot}` : ''
   return [
-    ...(empty.length > 0
-      ? [{ what: t.prepare.dump(empty.map(tank).join(', ')), why: t.prepare.dumpWhy }]
-      : []),
+    ...(empty.length > 0 ? [{ what: t.prepare.dump(listed(empty.map(tank))), why: t.prepare.dumpWhy }] : []),
     ...charge.map((one) => ({
       what: t.prepare.charge(tank(one.container), volume(one.litres)),
       why: t.prepare.chargeWhy,

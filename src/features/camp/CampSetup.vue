@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useClockStore } from '@/data/clockStore'
-import { formatDate } from '@/texts'
+import { formatDate, listed } from '@/texts'
 import * as t from '@/texts/t'
 
 const clock = useClockStore()
@@ -17,7 +17,7 @@ const entries = computed(() => {
       label: t.camp.rig,
       to: '/rig',
       name: rig.name,
-      more: rig.containers.map(({ name }) => name).join(', '),
+      more: listed(rig.containers.map(({ name }) => name)),
     },
     { label: t.camp.crew, to: '/stay', name: t.camp.people(crew.persons.length), more: crew.name },
     {

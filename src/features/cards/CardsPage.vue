@@ -6,6 +6,7 @@ import { useWalkStore } from '@/data/walkStore'
 import NoStay from '@/parts/NoStay.vue'
 import PageHead from '@/parts/PageHead.vue'
 import { whenOf } from '@/parts/runs/useRuns'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import { GROUPS, useCards, type Offer } from './useCards'
@@ -34,7 +35,7 @@ const runs = computed(() => forecast.stay?.runs ?? [])
   <div v-else>
     <PageHead :title="t.cards.title" :lead="t.cards.lead" />
     <p v-if="cards.owed.value.length > 0" class="mt-1 text-lg font-bold" data-testid="owed">
-      {{ t.cards.owedOf(cards.owed.value.map(({ name }) => name).join(', ')) }}
+      {{ t.cards.owedOf(listed(cards.owed.value.map(({ name }) => name))) }}
     </p>
     <div v-if="walk.current" class="mt-2 border-2 border-ink p-4" data-testid="walk-kept">
       <p class="text-lg font-bold">{{ words.title(walk.current.walk.cards[0]!) }}</p>

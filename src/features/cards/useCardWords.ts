@@ -4,7 +4,7 @@ import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatFigures, formatNumber, roundedDose } from '@/texts'
+import { formatFigures, formatNumber, listed, roundedDose } from '@/texts'
 import * as t from '@/texts/t'
 
 /** A piece of a step's words: plain, or a number that can be asked for. */
@@ -88,7 +88,6 @@ export function useCardWords() {
 
   function name(word: string, step: CardStep, card: Card): string | null {
     const valves = outlet(card.outlet)
-    const [gray = null, black = null] = pairOf(card)
     switch (word) {
       case 'tank':
         return tank(step.tank)?.name ?? ''
@@ -103,9 +102,9 @@ export function useCardWords() {
       case 'valves':
         return valvesOf(card)
       case 'gray':
-        return tank(gray)?.name ?? ''
+        return tank(card.pair.gray)?.name ?? ''
       case 'black':
-        return tank(black)?.name ?? ''
+        return tank(card.pair.black)?.name ?? ''
       case 'place':
         return forecast.stay?.places.find(({ id }) => id === card.place)?.name ?? t.cards.names.somewhere
       case 'product':
@@ -124,9 +123,7 @@ export function useCardWords() {
       .filter(({ id }) => id !== card.outlet)
       .flatMap(({ containers }) => containers.map((id) => tank(id)?.name ?? ''))
     const all = [...new Set([...names, ...others]), ...end]
-    return all.length < 2
-      ? (all[0] ?? '')
-      : `${all.slice(0, -1).join(', ')}${t.cards.names.and}${all.at(-1)!}`
+    return all.length < 2 ? (all[0] ?? '') : `${listed(all.slice(0, -1))}${t.cards.names.and}${all.at(-1)!}`
   }
 
   /** The words of a step in pieces. */
@@ -172,14 +169,6 @@ export function firstSentence(pieces: readonly Piece[]): { act: Piece[]; rest: P
     return { act, rest: [...(rest === '' ? [] : [{ text: rest, quantity: null }]), ...pieces.slice(k + 1)] }
   }
   return { act, rest: [] }
-}
-
-/** Gray and black that are opened on it, in this order. */
-function pairOf({ steps }: Card): (Id | null)[] {
-  const opened = steps.flatMap(({ acts }) =>
-    acts.filter(({ act }) => act === 'open:tank').map(({ tank }) => tank),
-  )
-  return [opened[0] ?? null, opened[1] ?? opened[0] ?? null]
 }
 
 /** `9:45`, `1:02:00`: of seconds, with its sign left out. */

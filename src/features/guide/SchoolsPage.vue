@@ -16,7 +16,7 @@ import FoldedSections from '@/parts/FoldedSections.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import NoStay from '@/parts/NoStay.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { dayAndTime, formatNumber } from '@/texts'
+import { dayAndTime, formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
 
 /** Both sides of every question good practitioners disagree in; the owner takes one, and the sums follow. */
@@ -153,7 +153,7 @@ function setNumber(key: NumberKey, value: number) {
         :answer="
           t.products.answer(
             forecast.crew.products.length,
-            forecast.crew.products.map(({ name }) => name).join(', '),
+            listed(forecast.crew.products.map(({ name }) => name)),
           )
         "
       >

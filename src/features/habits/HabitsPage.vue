@@ -15,6 +15,7 @@ import PageHead from '@/parts/PageHead.vue'
 import { useLandUse } from '@/parts/habits/useLandUse'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import BlockedHabit from './BlockedHabit.vue'
@@ -50,7 +51,7 @@ const nights = computed(() => {
   const { stay } = forecast
   return stay ? t.camp.nights(nightsBetween(stay.start, stay.leaveAt)) : ''
 })
-const namesOf = (some: typeof rows.value) => some.map(({ habit }) => habit.name).join(', ')
+const namesOf = (some: typeof rows.value) => listed(some.map(({ habit }) => habit.name))
 const sections = computed(() => [
   { id: 'reach', title: t.reach.title },
   { id: 'habits-useful', title: t.habits.catalogue },

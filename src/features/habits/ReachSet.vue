@@ -6,7 +6,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit, stayOf } from '@/document/edits'
 import BotherMarks from '@/parts/BotherMarks.vue'
-import { formatDays, formatNumber } from '@/texts'
+import { formatDays, formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
@@ -83,7 +83,7 @@ function take() {
         >
       </li>
     </ul>
-    <p v-if="off.length > 0" class="mt-1 text-soft">{{ t.reach.goesOff(off.join(', ')) }}</p>
+    <p v-if="off.length > 0" class="mt-1 text-soft">{{ t.reach.goesOff(listed(off)) }}</p>
     <p
       v-for="caution in cautions"
       :key="caution"

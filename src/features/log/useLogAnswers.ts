@@ -6,7 +6,7 @@ import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useAgreements } from '@/parts/log/useAgreements'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatNumber } from '@/texts'
+import { formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
 
 /** What each section of the log says while it is closed. */
@@ -42,7 +42,7 @@ export function useLogAnswers() {
       const one = forecast.crew?.activities.find(({ id }) => id === activity)
       return until === null && one ? [one.name] : []
     })
-    return names.length === 0 ? t.log.answer.noneCounted : t.log.answer.counted(names.join(', '))
+    return names.length === 0 ? t.log.answer.noneCounted : t.log.answer.counted(listed(names))
   }
   function shakedown(): string {
     const { state } = shakedownOf(forecast.stay?.id ?? '', log.entries)

@@ -11,6 +11,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import PageHead from '@/parts/PageHead.vue'
 import { choreName } from '@/parts/today/choreName'
 import { useSpace } from '@/parts/space'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
@@ -35,9 +36,7 @@ const units = computed(() => {
   const others = (Object.keys(usual) as Dimension[])
     .filter((dimension) => settings.units[dimension] !== usual[dimension])
     .map((dimension) => t.unitNames[settings.units[dimension]])
-  return others.length === 0
-    ? t.more.systems[system]
-    : t.more.mixed(t.more.systems[system], others.join(', '))
+  return others.length === 0 ? t.more.systems[system] : t.more.mixed(t.more.systems[system], listed(others))
 })
 const own = computed(() => {
   const sides = forecast.crew?.schools.sides
@@ -54,7 +53,7 @@ const entries = computed(() => [
     to: '/rig',
     name: t.app.nav.rig,
     answer: forecast.rig
-      ? t.more.rig(forecast.rig.name, forecast.rig.containers.map(({ name }) => name).join(', '))
+      ? t.more.rig(forecast.rig.name, listed(forecast.rig.containers.map(({ name }) => name)))
       : t.more.noRig,
   },
   {

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { addWallDays, dayZero, slotNumber } from '@/core/calendar'
 import type { Place } from '@/core/model'
-import { byRoad, parsePosition, showPosition, visitsOf } from '@/core/places'
+import { byRoad, judgedRuns, parsePosition, showPosition } from '@/core/places'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { usePlacesStore } from '@/data/placesStore'
@@ -48,10 +48,10 @@ const moments = computed(() => {
     { value: '', label: words.isNow.value ? t.places.now : t.places.onArrival, at: words.moment.value },
   ]
   if (!stayCase) return all
-  const visits = visitsOf(stayCase)
+  const judged = judgedRuns(stayCase)
   const { stay } = stayCase
   for (const run of [...stay.runs].sort((a, b) => slotNumber(a) - slotNumber(b))) {
-    const visit = visits.get(run.id)
+    const visit = judged.get(run.id)?.visit
     const begins = addWallDays(dayZero(stay.start), slotNumber(run) / 4)
     all.push({
       value: run.id,

@@ -22,7 +22,7 @@ import LevelButton from '@/parts/levels/LevelButton.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import TextField from '@/parts/fields/TextField.vue'
 import { useWhyStore } from '@/parts/why/whyStore'
-import { formatDays, formatNumber } from '@/texts'
+import { formatDays, formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
@@ -63,7 +63,7 @@ function heldBy({ id }: Container): string | null {
   const led = props.rig.fixtures
     .filter(({ draws, drains, solids }) => draws === id || drains === id || solids === id)
     .map(({ name }) => name)
-  return led.length > 0 ? t.rig.inUse(led.join(', ')) : null
+  return led.length > 0 ? t.rig.inUse(listed(led)) : null
 }
 
 /** Joined tanks are counted as one. */

@@ -3,6 +3,7 @@ import { unitOf, type Container, type Rig, type StayCase } from '@/core/model'
 import { aboardKg } from '@/core/weight'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 
 /** What each section of the screen says while it is closed. */
@@ -17,7 +18,7 @@ export function useRigAnswers() {
   function map(rig: Rig): string {
     const byTank = new Map<string, string[]>()
     for (const { name, drains } of rig.fixtures) byTank.set(drains, [...(byTank.get(drains) ?? []), name])
-    return [...byTank].map(([id, names]) => t.map.into(names.join(', '), nameOf(rig, id))).join('; ')
+    return [...byTank].map(([id, names]) => t.map.into(listed(names), nameOf(rig, id))).join('; ')
   }
   function outlets(rig: Rig): string {
     if (rig.outlets.length === 0) return t.outlets.noneYet
@@ -43,13 +44,13 @@ export function useRigAnswers() {
       : t.weight.shortRoom(mass(now), when, mass(room))
   }
   const gear = (rig: Rig) =>
-    rig.gear.length === 0 ? t.gear.noneYet : rig.gear.map((item) => t.gearNames[item]).join(', ')
+    rig.gear.length === 0 ? t.gear.noneYet : listed(rig.gear.map((item) => t.gearNames[item]))
 
   return computed(() => {
     const { rig } = forecast
     if (!rig) return {}
     return {
-      tanks: rig.containers.map(tank).join(', '),
+      tanks: listed(rig.containers.map(tank)),
       map: map(rig),
       outlets: outlets(rig),
       weight: weight(rig),

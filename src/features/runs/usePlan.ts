@@ -9,7 +9,7 @@ import type { ScheduleLine } from '@/document/runsCsv'
 import { useDecideWords } from '@/parts/decide/useDecideWords'
 import { useRuns, whenOf } from '@/parts/runs/useRuns'
 import { useRunWords } from '@/parts/runs/useRunWords'
-import { formatDate } from '@/texts'
+import { formatClock, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 
 /** So long before somebody wants to be told. */
@@ -53,7 +53,8 @@ export function usePlan() {
         place: stay.places.find(({ id }) => id === run.place) ?? null,
         when: whenOf(stay, run),
         at: visit.kind === 'fits' ? visit.leaveAt : begins < stay.start ? stay.start : begins,
-        leave: visit.kind === 'fits' ? visit.leaveAt : null,
+        // Errands on one road leave the site once, with the first of them.
+        leave: visit.kind === 'fits' && answer.road.sharesWith.length === 0 ? visit.leaveAt : null,
         there: visit.kind === 'fits' ? visit.fit.at : null,
         does: words.changes(answer).join(' · ') || (run.steps.length > 0 ? t.runs.nothing : ''),
         takes: words.takes(answer, cost),
@@ -132,7 +133,11 @@ export function usePlan() {
       ...rows.value.map(({ run, place, when, leave, there, does, troubles }) =>
         [
           `${when}: ${t.takeAlong.leaveFor(run.name, place?.name ?? null)}`,
-          leave && there ? t.runs.there(there.slice(11), leave.slice(11)) : '',
+          there
+            ? leave
+              ? t.runs.there(formatClock(there), formatClock(leave))
+              : t.runs.thereOn(formatClock(there))
+            : '',
           does,
           ...troubles,
         ]

@@ -9,7 +9,7 @@ import { useChartSentence } from '@/parts/levels/useChartSentence'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useClockStore } from '@/data/clockStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatDate } from '@/texts'
+import { formatDate, listed } from '@/texts'
 import * as t from '@/texts/t'
 import { useSwings } from './useSwings'
 
@@ -30,7 +30,7 @@ export function useStayAnswers() {
     return swings.value[0] ? t.sure.measureFirst(swings.value[0].name) : t.sure.none
   }
   function who({ persons }: Crew, { absences, guests }: Stay): string {
-    const names = persons.map(({ name }) => name).join(', ')
+    const names = listed(persons.map(({ name }) => name))
     const away = absences.length > 0 ? t.stay.awayTimes(absences.length) : null
     const guest = guests.length > 0 ? t.stay.guestsOf(guests.length) : null
     return [names, guest, away].filter((words) => words !== null).join('; ')

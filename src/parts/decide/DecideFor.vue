@@ -1,19 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { toQuarter } from '@/core/decide'
 import type { Id } from '@/core/model'
 import { useDecideStore } from '@/data/decideStore'
+import { useForecastStore } from '@/data/forecastStore'
 import { formatDate, formatShortDay } from '@/texts'
 import * as t from '@/texts/t'
 
 /** How long one container can wait, in as few words as there is room for. */
 const props = defineProps<{ container: Id; isShort?: boolean }>()
 const decide = useDecideStore()
+const forecast = useForecastStore()
 decide.follow()
 const words = computed(() => {
   const answer = decide.answers?.find(({ container }) => container === props.container)
   if (!answer || answer.state === 'before') return null
-  const by = answer.ways[0]?.leaveBy
-  if (by === undefined) return t.decide.rowLate
+  const [first] = answer.ways
+  if (!first) return t.decide.rowLate
+  const by = toQuarter(first.leaveBy, forecast.model?.start ?? first.leaveBy)
   return props.isShort
     ? t.decide.row(`${formatShortDay(by)} ${by.slice(11)}`)
     : t.decide.gauge(`${formatDate(by)} ${by.slice(11)}`)

@@ -10,7 +10,7 @@ import { useDecideWords } from './useDecideWords'
 const decide = useDecideStore()
 decide.follow()
 const notice = useDecideNotice()
-const { pressing, all } = useDecideWords()
+const { nothing, pressing, all } = useDecideWords()
 const first = computed(() => pressing.value[0] ?? null)
 </script>
 
@@ -26,7 +26,7 @@ const first = computed(() => pressing.value[0] ?? null)
         class="font-display text-[1.55rem] leading-[1.15] font-bold sm:text-[2rem]"
         data-testid="decide-first"
       >
-        {{ t.decide.nothing }}
+        {{ nothing }}
       </p>
       <template v-else>
         <p
@@ -43,7 +43,7 @@ const first = computed(() => pressing.value[0] ?? null)
           <template v-if="first.planned"><strong>{{ first.planned }}</strong>{{ ' ' }}</template>
           <template v-if="first.preferred">{{ first.preferred }}{{ ' ' }}</template>
           <template v-if="!first.isSure">{{ t.decide.notSure }}{{ ' ' }}</template>
-          <span class="text-soft">{{ first.after }}</span>
+          <span class="text-soft">{{ first.after }} {{ first.perhaps }}</span>
         </p>
         <details class="mt-1">
           <summary class="min-h-11 cursor-pointer py-2.5 font-semibold text-soft">{{ t.decide.all }}</summary>
@@ -66,7 +66,7 @@ const first = computed(() => pressing.value[0] ?? null)
                 <span v-if="one.state !== 'before' && one.limit" class="text-soft"> ({{ one.limit }})</span>
                 <span v-if="one.planned" class="block font-semibold">{{ one.planned }}</span>
                 <span v-if="one.preferred" class="block text-[0.95rem] leading-snug text-soft"
-                  >{{ one.preferred }} {{ one.after }}</span
+                  >{{ one.preferred }} {{ one.after }} {{ one.perhaps }}</span
                 >
               </span>
             </li>

@@ -8,7 +8,7 @@ import * as t from '@/texts/t'
 const decide = useDecideStore()
 decide.follow()
 useDecideNotice()
-const { pressing } = useDecideWords()
+const { nothing, pressing } = useDecideWords()
 </script>
 
 <template>
@@ -16,7 +16,7 @@ const { pressing } = useDecideWords()
     <p v-if="decide.answers === null" class="text-soft" role="status">
       {{ decide.hasFailed ? t.decide.failed : t.decide.working }}
     </p>
-    <p v-else-if="!pressing[0]" class="text-lg font-semibold">{{ t.decide.nothing }}</p>
+    <p v-else-if="!pressing[0]" class="text-lg font-semibold">{{ nothing }}</p>
     <p v-else class="text-lg font-semibold">
       <span v-if="pressing[0].state === 'too-late'" class="text-oxide">{{ pressing[0].short }}</span>
       <template v-else

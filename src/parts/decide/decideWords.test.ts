@@ -21,6 +21,8 @@ beforeEach(() => {
 const [mill, , spring] = ridgePlaces()
 const way = (leaveBy: string, over: Partial<DecideWay> = {}): DecideWay => ({
   usual: 'tote-loads',
+  run: runOf('w', 0, 'midday', []),
+  perhaps: null,
   place: mill!,
   leaveBy,
   at: leaveBy,
@@ -35,6 +37,7 @@ const gray = (ways: DecideWay[], state: DecideBy['state'] = 'wait'): DecideBy =>
   by: '2027-09-16T06:24',
   state,
   ways,
+  perhaps: [],
 })
 
 /** What is said of an answer, with runs that are set. */
@@ -59,7 +62,7 @@ it('says until when, where to, and the one place that is left after that', async
     until: 'Wed 15 Sept 17:00',
     short: 'You can wait until Wed 15 Sept 17:00 with Gray.',
     preferred: 'By then: tote behind the tow vehicle, to Sallow Mill station, 18\u00a0km away.',
-    after: 'After that only Cold Spring, free station is left, 61\u00a0km away, until Wed 15 Sept 23:10.',
+    after: 'After that only Cold Spring, free station is left, 61\u00a0km away, until Wed 15 Sept 23:00.',
     planned: null,
   })
 })
@@ -92,9 +95,9 @@ it('names the run that sees to it, in time or not; one that cannot be done does 
     place,
   })
   const answer = gray([way('2027-09-15T17:00')])
-  expect((await said(answer, [empties(3, 'midday')])).planned).toBe('Planned: dump, Tue 14, midday.')
+  expect((await said(answer, [empties(3, 'midday')])).planned).toBe('Counted on: dump, Tue 14, midday.')
   expect((await said(answer, [empties(5, 'midday')])).planned).toBe(
-    'Planned only after that: dump, Thu 16, midday.',
+    'Planned: dump, Thu 16, midday. In more than one trip of ten that is too late.',
   )
   // On the Sunday the station is shut.
   expect((await said(answer, [empties(1, 'midday', 'sallow-mill')])).planned).toBeNull()

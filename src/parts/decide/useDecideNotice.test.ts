@@ -8,6 +8,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { heldClient } from '../../../tests/support/heldClient'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { useDecideNotice } from './useDecideNotice'
+import { runOf } from '../../../tests/support/generateRuns'
 import { freshStores } from '../../../tests/support/freshStores'
 
 const told: string[] = []
@@ -29,9 +30,12 @@ const gray = (leaveBy: string): DecideBy => ({
   container: 'gray',
   by: '2027-09-16T06:24',
   state: 'wait',
+  perhaps: [],
   ways: [
     {
       usual: 'tote-loads',
+      run: runOf('w', 0, 'midday', []),
+      perhaps: null,
       place: null,
       leaveBy,
       at: leaveBy,
@@ -107,7 +111,7 @@ it('is not given where it was never asked for, or is turned off again', async ()
   expect(told).toEqual([])
   await notice.turn(true)
   await notice.turn(false)
-  pressing.value = [gray('2027-09-15T17:10')]
+  pressing.value = [gray('2027-09-15T17:15')]
   await passed(0.1)
   expect(told).toHaveLength(1)
 })

@@ -1,8 +1,7 @@
 import { computed } from 'vue'
 import { slotNumber, slotOfTime } from '@/core/calendar'
-import type { DecideBy, DecideWay } from '@/core/decide'
+import { toQuarter, type DecideBy, type DecideWay, type LastMoment } from '@/core/decide'
 import type { Id, Run } from '@/core/model'
-import { blocks } from '@/core/schedule'
 import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -18,6 +17,9 @@ export function useDecideWords() {
   const runs = useRuns()
   const nameOf = (id: Id) => forecast.model?.containers.find((one) => one.id === id)?.name ?? ''
   const when = (time: string) => `${formatDate(time)} ${time.slice(11)}`
+  /** A last moment as it is said: down to the quarter hour, not before it is asked for. */
+  const lastOf = ({ leaveBy }: LastMoment) => toQuarter(leaveBy, forecast.model?.start ?? leaveBy)
+  const until = (moment: LastMoment) => when(lastOf(moment))
 
   function placeWords({ place, kilometres }: DecideWay): string | null {
     if (!place) return null
@@ -27,18 +29,33 @@ export function useDecideWords() {
     kilometres === null ? null : t.decide.away(formatWay(kilometres, settings.units))
   const wayName = ({ place, usual }: DecideWay) => place?.name ?? t.runs.usual[usual]
 
-  /** A run of the plan that sees to a container in time, or too late. */
+  /** A run of the plan that sees to a container, and whether it is early enough in nine trips of ten. */
   function plannedFor({ container, ways }: DecideBy): string | null {
     const { stay } = forecast
     if (!stay) return null
     const members = forecast.model?.containers.find((one) => one.id === container)?.members ?? [container]
     const planned = runs.inOrder.value.find(
-      ({ run, troubles }) => !troubles.some(blocks) && servesAny(run, members),
+      ({ run, isPossible }) => isPossible && servesAny(run, members) && isAhead(run),
     )
     if (!planned) return null
-    const last = ways[0] ? slotNumber(slotOfTime(stay.start, ways[0].leaveBy)) : -1
+    const last = ways[0] ? slotNumber(slotOfTime(stay.start, ways[0].leaveBy)) : Infinity
     const words = slotNumber(planned.run) <= last ? t.decide.planned : t.decide.plannedLate
     return words(planned.run.name, whenOf(stay, planned.run, true))
+  }
+  const isAhead = (run: Run) => {
+    const { stay, model } = forecast
+    return stay !== null && slotNumber(run) >= slotNumber(slotOfTime(stay.start, model?.start ?? stay.start))
+  }
+  /** What is open only perhaps, where it would leave more time than what is sure. */
+  function perhapsOf({ ways, perhaps }: DecideBy): string | null {
+    const [first] = ways
+    if (!first?.isSure) return null
+    const later = [
+      ...perhaps.map((way) => ({ way, moment: way as LastMoment })),
+      ...ways.flatMap((way) => (way.perhaps ? [{ way, moment: way.perhaps }] : [])),
+    ].filter(({ moment }) => moment.leaveBy > ways.at(-1)!.leaveBy)
+    const [best] = later.sort((a, b) => (a.moment.leaveBy > b.moment.leaveBy ? -1 : 1))
+    return best ? t.decide.perhaps(wayName(best.way), until(best.moment)) : null
   }
 
   function wordsOf(answer: DecideBy) {
@@ -46,23 +63,28 @@ export function useDecideWords() {
     const [first, second] = answer.ways
     const rest = answer.ways.length > 2 ? t.decide.next : t.decide.only
     const after = second
-      ? rest(wayName(second), awayOf(second.kilometres), when(second.leaveBy))
+      ? rest(wayName(second), awayOf(second.kilometres), until(second))
       : t.decide.nothingAfter(name, answer.by === null ? '' : when(answer.by))
     return {
       id: answer.container,
       name,
       state: answer.state,
-      until: first ? when(first.leaveBy) : null,
-      short: first ? t.decide.short(when(first.leaveBy), name) : t.decide.tooLateShort(name),
+      until: first ? until(first) : null,
+      short: first ? t.decide.short(until(first), name) : t.decide.tooLateShort(name),
       preferred: first ? t.decide.preferred(t.runs.usual[first.usual], placeWords(first)) : null,
       isSure: first?.isSure ?? true,
       after: answer.state === 'wait' ? after : null,
+      perhaps: perhapsOf(answer),
       limit: answer.by === null ? null : t.decide.limit(when(answer.by)),
       planned: plannedFor(answer),
-      leaveBy: first?.leaveBy ?? null,
+      leaveBy: first ? lastOf(first) : null,
     }
   }
   return {
+    /** Said where nothing is pressing. */
+    nothing: computed(() =>
+      runs.answers.value.some(({ isPossible }) => isPossible) ? t.decide.nothingElse : t.decide.nothing,
+    ),
     pressing: computed(() => decide.pressing.map(wordsOf)),
     all: computed(() => (decide.answers ?? []).map(wordsOf)),
   }

@@ -7,6 +7,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { stepNames } from '@/parts/levels/stepNames'
 import { useAmounts } from '@/parts/useAmounts'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AmountField from './AmountField.vue'
@@ -93,7 +94,7 @@ function save() {
   const names = rows.value.filter(({ tank }) => readings.value.some(({ container }) => container === tank.id))
   log(
     readings.value.map((reading) => ({ ...reading, at: at.value })),
-    names.map(({ tank }) => tank.name).join(', '),
+    listed(names.map(({ tank }) => tank.name)),
     readings.value.length > 0 && !Object.values(wrong).some(Boolean),
   )
 }

@@ -1,55 +1,28 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import type { Run } from '@/core/model'
-import { placesFor } from '@/core/places'
-import { roundIn } from '@/core/quantities'
-import { bestSlotSteps, lacks, usualRuns, type UsualErrand } from '@/core/errands'
+import { lacks, type UsualRun } from '@/core/errands'
 import { useForecastStore } from '@/data/forecastStore'
-import { usePlacesStore } from '@/data/placesStore'
-import { useRiskStore } from '@/data/riskStore'
-import { useSettingsStore } from '@/data/settingsStore'
-import { refusalWords } from '@/parts/fields/refusalWords'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
-import { inSlices } from '@/workers/inSlices'
-import { useRuns, whenOf } from './useRuns'
+import { useOffers, useOfferWords, type OfferSet } from './useOffers'
 
-/** Two taps: open the list of what this rig can do, tap one; it is put where it helps. */
+/** Two taps: open the list of what this rig can do, tap one; it is put where it helps, just as its line says. */
 const forecast = useForecastStore()
-const runs = useRuns()
-const places = usePlacesStore()
-const risk = useRiskStore()
-const settings = useSettingsStore()
 const isOpen = ref(false)
-const refused = ref('')
-const said = ref('')
+const { rows, take } = useOffers(() => isOpen.value)
+const words = useOfferWords()
+const said = ref<OfferSet | null>(null)
+const setting = ref<UsualRun | null>(null)
 const missing = computed(() => (isOpen.value && forecast.stayCase ? lacks(forecast.stayCase) : []))
-const usual = computed(() => (isOpen.value && forecast.stayCase ? usualRuns(forecast.stayCase) : []))
 
-/** By how much nine trips in ten are shorter than the average. */
-const spare = computed(() => {
-  const planOn = risk.risk?.planOn
-  return planOn ? Math.max(0, (forecast.result?.days ?? planOn.days) - planOn.days) : 0
-})
-
-async function add(errand: UsualErrand) {
-  const { stayCase } = places
-  if (!stayCase) return
-  const { when, usual: which, ...rest } = errand
-  const name = t.runs.usual[which]
-  const kilometres = { ...rest.kilometres, value: roundIn(rest.kilometres.value, settings.units.distance) }
-  const bare: Run = { ...rest, kilometres, id: runs.newId(), name, place: null, day: 0, part: 'midday' }
-  // The nearest place that takes it, whatever the hour; when it is open is looked at with the day.
-  const run: Run = { ...bare, place: placesFor(stayCase, bare)[0]?.id ?? null }
-  const found = await inSlices(bestSlotSteps(stayCase, { ...run, when }, spare.value), () => isOpen.value)
-  if (!found) return
-  const slot = found.value
-  const result = runs.add([{ ...run, ...slot }])
-  refused.value = result.ok ? '' : refusalWords(result.faults)
-  if (!result.ok) return
-  isOpen.value = false
-  said.value = t.runs.put(name, whenOf(stayCase.stay, slot))
+async function add(usual: UsualRun) {
+  if (setting.value !== null) return
+  setting.value = usual
+  const done = await take(usual)
+  setting.value = null
+  said.value = done
+  if (done?.ok) isOpen.value = false
 }
 </script>
 
@@ -60,15 +33,24 @@ async function add(errand: UsualErrand) {
     </AppButton>
     <div v-if="isOpen" class="mt-2 max-w-3xl">
       <p class="text-[0.95rem] text-soft">{{ t.runs.addHint }}</p>
-      <ul class="mt-2 grid gap-x-6 sm:grid-cols-2">
-        <li v-for="errand in usual" :key="errand.usual" class="border-t border-line">
+      <ul class="mt-2">
+        <li v-for="{ usual, offer } in rows" :key="usual" class="border-t border-line">
           <button
             type="button"
-            class="min-h-12 w-full py-2 text-left font-semibold underline decoration-line decoration-2 underline-offset-4"
-            :data-testid="`usual-${errand.usual}`"
-            @click="add(errand)"
+            class="grid min-h-14 w-full grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 py-2 text-left"
+            :aria-busy="setting === usual"
+            :data-testid="`usual-${usual}`"
+            @click="add(usual)"
           >
-            {{ t.runs.usual[errand.usual] }}
+            <span class="font-semibold underline decoration-line decoration-2 underline-offset-4">{{
+              t.runs.usual[usual]
+            }}</span>
+            <span class="figure font-bold whitespace-nowrap text-sage">{{
+              offer && offer.gain > 0.05 ? words.buys(offer) : ''
+            }}</span>
+            <span class="col-span-2 text-[0.95rem] leading-snug text-soft">{{
+              offer ? `${words.where(offer)} · ${words.asks(offer)}` : t.runs.placing
+            }}</span>
           </button>
         </li>
       </ul>
@@ -81,7 +63,8 @@ async function add(errand: UsualErrand) {
         </ul>
       </template>
     </div>
-    <p v-if="refused !== ''" class="py-2 font-semibold" role="alert">{{ refused }}</p>
-    <p v-else-if="said !== ''" class="sr-only" role="status">{{ said }}</p>
+    <p v-if="said" class="py-2 font-semibold" :role="said.ok ? 'status' : 'alert'" data-testid="run-set">
+      {{ said.words }}
+    </p>
   </div>
 </template>

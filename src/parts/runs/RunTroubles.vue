@@ -15,7 +15,7 @@ const runs = useRuns()
 const words = useRunWords()
 const { nearest, isLooking } = useNearest(() => props.answer)
 const instead = useInstead(() => props.answer)
-const isBlocked = computed(() => props.answer.troubles.some(blocks))
+const isBlocked = computed(() => !props.answer.isPossible)
 </script>
 
 <template>
@@ -29,6 +29,7 @@ const isBlocked = computed(() => props.answer.troubles.some(blocks))
         {{ words.trouble(one, answer) }}
       </li>
     </ul>
+    <p v-if="isBlocked" class="font-semibold">{{ t.runs.countsNothingYet }}</p>
     <div v-if="isBlocked" class="mt-1 flex flex-wrap gap-2">
       <p v-if="isLooking" class="text-soft">{{ t.runs.finding }}</p>
       <AppButton v-if="nearest" data-testid="nearest" @click="runs.move(answer.run.id, nearest)">{{

@@ -11,11 +11,14 @@ export function useInstead(answer: () => RunAnswer) {
   const runs = useRuns()
   return computed(() =>
     (places.stayCase ? insteadOf(places.stayCase, answer()) : []).map((one) =>
-      'place' in one
-        ? { words: t.runs.goTo(one.place.name), take: () => runs.replace(one.run) }
-        : {
+      one.as === 'errand'
+        ? {
             words: t.runs.instead(t.runs.usual[one.usual]),
             take: () => runs.replace({ ...one.run, name: t.runs.usual[one.usual] }),
+          }
+        : {
+            words: one.as === 'place' ? t.runs.goTo(one.place.name) : t.runs.trimmed(one.place.name),
+            take: () => runs.replace(one.run),
           },
     ),
   )

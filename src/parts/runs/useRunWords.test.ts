@@ -65,9 +65,9 @@ describe('what a run says of itself', () => {
     ])
     const step = { step: 0, container: 'gray' }
     const all: Trouble[] = [
-      { kind: 'blocked', step: 0, why: { why: 'not-accepted', what: 'black' } },
-      { kind: 'blocked', step: 0, why: { why: 'not-potable' } },
-      { kind: 'blocked', step: 0, why: { why: 'no-end-valve' } },
+      { kind: 'blocked', step: 0, why: { why: 'not-accepted', what: 'black' }, isWhole: true },
+      { kind: 'blocked', step: 0, why: { why: 'not-potable' }, isWhole: true },
+      { kind: 'blocked', step: 0, why: { why: 'no-end-valve' }, isWhole: true },
       { kind: 'nothing-to-take', ...step },
       { kind: 'no-room', ...step, undone: 20 },
       { kind: 'payload', ...step, undone: 20 },

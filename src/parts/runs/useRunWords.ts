@@ -1,12 +1,11 @@
 import type { Id } from '@/core/model'
-import { computed } from 'vue'
-import { roadsOf, type Refusal } from '@/core/places'
+import type { Refusal } from '@/core/places'
 import type { RunAnswer, RunCost, Trouble } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { dayAndTime, formatNumber, formatQuantity, formatWay } from '@/texts'
+import { dayAndTime, formatClock, formatNumber, formatQuantity, formatWay, listed } from '@/texts'
 import * as t from '@/texts/t'
 
 const NOTHING = 0.05
@@ -17,7 +16,6 @@ export function useRunWords() {
   const forecast = useForecastStore()
   const settings = useSettingsStore()
   const places = usePlacesStore()
-  const roads = computed(() => (places.stayCase ? roadsOf(places.stayCase) : null))
   const { gauge, level, mass, volume } = useAmounts()
   const container = (id: Id | null) => forecast.rig?.containers.find((one) => one.id === id) ?? null
   const nameOf = (id: Id | null) => container(id)?.name ?? ''
@@ -55,11 +53,12 @@ export function useRunWords() {
   const way = (km: number) => formatWay(km, settings.units)
 
   /** What it takes of the crew: only what it takes at all. */
-  function takes({ liftedKg }: RunAnswer, cost: RunCost): string {
+  function takes({ liftedKg, isPossible }: RunAnswer, cost: RunCost): string {
+    if (!isPossible) return t.runs.countsNothing
     return [
       cost.minutes > 0 ? minutes(cost.minutes) : null,
       cost.kilometres > 0 ? way(cost.kilometres) : null,
-      cost.money > 0 ? t.runs.fee(formatNumber(cost.money, 2)) : null,
+      cost.money > 0 ? t.runs.fee(formatNumber(cost.money, 2)) : cost.isFeeKnown ? null : t.runs.feeUnknown,
       liftedKg > 0 ? t.runs.lifted(mass(liftedKg)) : null,
       cost.rinseL > 0
         ? t.runs.rinse(volume(cost.rinseL), formatNumber(Math.round(cost.rinseMinutes), 0))
@@ -127,14 +126,18 @@ export function useRunWords() {
     }
   }
   /** When it is at its place, when to leave for it, and with which errands it shares the road. */
-  function there({ run, visit }: RunAnswer): string | null {
+  function there({ visit, road }: RunAnswer): string | null {
     const runs = places.stayCase?.stay.runs ?? []
-    const shared = (roads.value?.get(run.id)?.sharesWith ?? []).flatMap(
-      (id) => runs.find((one) => one.id === id)?.name ?? [],
-    )
+    const shared = road.sharesWith.flatMap((id) => runs.find((one) => one.id === id)?.name ?? [])
+    // Errands on one road leave the site once: the later ones go on from the stop before.
+    const at = visit.kind === 'fits' ? formatClock(visit.fit.at) : null
     const words = [
-      visit.kind === 'fits' ? t.runs.there(visit.fit.at.slice(11), visit.leaveAt.slice(11)) : null,
-      shared.length > 0 ? t.runs.sharedRoad(shared.join(', ')) : null,
+      visit.kind !== 'fits' || at === null
+        ? null
+        : shared.length > 0
+          ? t.runs.thereOn(at)
+          : t.runs.there(at, formatClock(visit.leaveAt)),
+      shared.length > 0 ? t.runs.sharedRoad(listed(shared)) : null,
     ].filter((one) => one !== null)
     return words.length > 0 ? words.join(' · ') : null
   }

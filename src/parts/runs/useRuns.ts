@@ -1,15 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import { addWallDays, dayZero, slotAt, slotNumber, slotOfTime, type Slot } from '@/core/calendar'
 import type { Id, Run, Stay } from '@/core/model'
-import {
-  asDone,
-  blocks,
-  isOfPlace,
-  nearestSlotSteps,
-  runAnswers,
-  stayCost,
-  type RunAnswer,
-} from '@/core/schedule'
+import { asDone, isOfPlace, nearestSlotSteps, runAnswers, stayCost, type RunAnswer } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import { useClockStore } from '@/data/clockStore'
 import { usePlacesStore } from '@/data/placesStore'
@@ -104,11 +96,11 @@ export function useNearest(answer: () => RunAnswer) {
   let asked = 0
   watch(
     answer,
-    async ({ run, troubles }) => {
+    async ({ run, troubles, isPossible }) => {
       const own = (asked += 1)
       nearest.value = null
       const isLost = troubles.some(isOfPlace)
-      isLooking.value = troubles.some(blocks) && !isLost
+      isLooking.value = !isPossible && !isLost
       if (!isLooking.value) return
       await nextFrame()
       if (own !== asked || !places.stayCase) return

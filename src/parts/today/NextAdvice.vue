@@ -2,13 +2,15 @@
 import type { NextStep } from '@/core/advice'
 import * as t from '@/texts/t'
 
-/** One change with what it buys and why; done, or not heard again. */
+/** One change with what it buys, what it asks for and why; done, or not heard again. */
 defineProps<{
   step: NextStep
   id: string
   name: string
   gain: string
   gainWords: string
+  chances: string
+  asks: string
   reason: string
   isFirst?: boolean
 }>()
@@ -29,7 +31,10 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
       {{ name }}
       <span class="figure whitespace-nowrap text-sage" :aria-label="gainWords">{{ t.next.gain(gain) }}</span>
     </h3>
-    <p class="mt-0.5 leading-snug text-soft" :class="isFirst ? '' : 'text-[0.95rem]'">{{ reason }}</p>
+    <p class="mt-0.5 leading-snug" :class="isFirst ? '' : 'text-[0.95rem]'">
+      <span class="font-semibold">{{ chances }}</span> <span class="text-soft">{{ reason }}</span>
+    </p>
+    <p class="figure text-[0.95rem] leading-snug text-soft" data-testid="next-asks">{{ asks }}</p>
     <p class="flex gap-5">
       <button type="button" :class="link" @click="$emit('take')">{{ t.next.doIt }}</button>
       <button type="button" :class="[link, 'text-soft']" @click="$emit('decline')">{{ t.next.notUs }}</button>

@@ -95,9 +95,12 @@ const signed = (litres: number) => `${litres < 0 ? '−' : '+'} ${amount(Math.ab
       <span class="grow">
         <span class="font-bold">{{ runOf(term.run).name }}</span>
         <span class="text-soft">, {{ runOf(term.run).when }}</span>
-        <span v-if="term.undone > NOTHING" class="figure block text-[0.95rem] text-soft">{{
-          t.runs.why.undone(amount(term.undone), t.runs.why.bounds[term.bound])
-        }}</span>
+        <span
+          v-for="one in term.undone.filter(({ amount: left }) => left > NOTHING)"
+          :key="one.step"
+          class="figure block text-[0.95rem] text-soft"
+          >{{ t.runs.why.undone(amount(one.amount), t.runs.why.bounds[one.bound]) }}</span
+        >
       </span>
       <span class="figure text-lg font-bold whitespace-nowrap">{{ signed(term.amount) }}</span>
     </p>

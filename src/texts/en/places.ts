@@ -6,6 +6,7 @@ export const decide = {
   working: 'Working out how long each tank can wait…',
   failed: 'How long each tank can wait could not be worked out.',
   nothing: 'Nothing has to be emptied or filled before you leave.',
+  nothingElse: 'With your runs nothing else has to be emptied or filled before you leave.',
   waitBefore: 'You can wait until',
   waitAfter: (name: string) => `with ${name}.`,
   short: (when: string, name: string) => `You can wait until ${when} with ${name}.`,
@@ -22,8 +23,10 @@ export const decide = {
   nothingAfter: (name: string, when: string) =>
     `After that nothing is left; ${name} meets its limit on ${when}.`,
   notSure: 'Its hours are not sure: ask first.',
-  planned: (what: string, when: string) => `Planned: ${lower(what)}, ${when}.`,
-  plannedLate: (what: string, when: string) => `Planned only after that: ${lower(what)}, ${when}.`,
+  planned: (what: string, when: string) => `Counted on: ${lower(what)}, ${when}.`,
+  plannedLate: (what: string, when: string) =>
+    `Planned: ${lower(what)}, ${when}. In more than one trip of ten that is too late.`,
+  perhaps: (where: string, until: string) => `Perhaps ${where} too, until ${until}: ask first.`,
   all: 'Every tank',
   gauge: (when: string) => `wait no longer than ${when}`,
   row: (when: string) => `by ${when}`,

@@ -21,7 +21,8 @@ export const runs = {
     'no-hookup': 'no tap and no sewer at the pitch',
   } satisfies Record<Lack, string>,
   hookup: 'Gray stands open',
-  put: (name: string, when: string) => `${name}: ${when}`,
+  put: (name: string, when: string, place: string | null) =>
+    place === null ? `Set: ${name}, ${when}.` : `Set: ${name}, ${when}, at ${place}.`,
   list: 'The runs, day by day',
   at: (day: string, part: string) => `${day}, ${part}`,
   usual: {
@@ -72,6 +73,20 @@ export const runs = {
   lifted: (kg: string) => `lifts ${kg}`,
   rinse: (litres: string, minutes: string) => `with ${litres} of rinsing, ${minutes} min`,
   fee: (n: string) => `fee ${n}`,
+  feeUnknown: 'fee not known',
+  countsNothing: 'does not count yet',
+  countsNothingYet: 'This run does not count yet.',
+  trimmed: (place: string) => `Do only what ${place} takes`,
+  thereOn: (at: string) => `there at ${at}`,
+  notCounted: (run: string, when: string) =>
+    `${run}, ${when}, cannot be done as it is set and does not count yet.`,
+  whenAt: (when: string, place: string) => `${when}, ${place}`,
+  /** `+1.9 d, 80 → 97 in 100` */
+  buys: (days: string, before: string, after: string) => `${days} d, ${before} → ${after} in 100`,
+  botherOf: (n: string) => `bother ${n}`,
+  placing: 'Looking for the best time…',
+  putOn: (when: string) => `Put it on ${when}`,
+  mend: 'Change it',
   edit: (name: string, when: string) => `Change ${name}, ${when}`,
   earlier: 'Earlier',
   later: 'Later',
@@ -98,7 +113,7 @@ export const runs = {
   leaveOut: (name: string) => `${name}: leave this step out`,
   fewerLoads: 'One load less',
   moreLoads: 'One load more',
-  undone: (amount: string) => `${amount} were not to be had`,
+  undone: (amount: string) => `${amount} could not be moved`,
   board: 'Runs',
   post: (name: string, when: string) => `${name}, ${when}. Arrow keys move it.`,
   trouble: {
@@ -164,7 +179,8 @@ export const runs = {
   } satisfies Record<Accepted, string>,
   places: {
     title: 'Places',
-    answer: (n: number) => (n === 0 ? 'None yet: a name is enough' : n === 1 ? 'One place' : `${n} places`),
+    answer: (n: number) =>
+      n === 0 ? 'Add a place: a name is enough' : n === 1 ? 'One place' : `${n} places`,
     hint: 'A name is enough. What is not recorded warns, and never blocks.',
     add: 'Add a place',
     newName: 'New place',

@@ -9,6 +9,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { reroute } from '@/document/edits'
 import { useAmounts } from '@/parts/useAmounts'
 import { useRigEdit } from '@/parts/useRigEdit'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import MapTank from './MapTank.vue'
 import { mapLayout, nextOf, nodeHeight, pipePath, pipeWidth } from './mapLayout'
@@ -51,7 +52,7 @@ const inBox = (id: Id) => {
   const own = pipes.value.filter(({ fixture }) => fixture === id)
   const of = (pipe: PipeFlow['pipe']) => own.find((one) => one.pipe === pipe)?.amount ?? '0'
   const out = [of('drains'), ...own.filter(({ pipe }) => pipe === 'solids').map(({ amount }) => amount)]
-  return t.map.through(of('draws').split('\u00a0')[0]!, out.join(', '))
+  return t.map.through(of('draws').split('\u00a0')[0]!, listed(out))
 }
 
 const tankName = (id: Id | null) =>

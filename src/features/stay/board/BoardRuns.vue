@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { useBoard } from './useBoard'
 import { boardPosts } from './boardPosts'
 import { PARTS_PER_DAY, slotAt, slotNumber } from '@/core/calendar'
-import { blocks, type RunAnswer } from '@/core/schedule'
+import type { RunAnswer } from '@/core/schedule'
 import AddRun from '@/parts/runs/AddRun.vue'
 import { useOpenRun } from '@/parts/runs/openRun'
 import RunTroubles from '@/parts/runs/RunTroubles.vue'
@@ -23,7 +23,7 @@ const left = (at: number) => (at / PARTS_PER_DAY) * props.dayWidth
 const leftOf = (at: number) => Math.min(left(at), props.board.days.length * props.dayWidth - props.dayWidth)
 /** Where the last one was moved to. */
 const said = ref('')
-const troubled = computed(() => runs.answers.value.filter(({ troubles }) => troubles.some(blocks)))
+const troubled = computed(() => runs.answers.value.filter(({ isPossible }) => !isPossible))
 
 const HAIR_PX = 6
 let grabbed: { id: string; x: number; at: number; hasMoved: boolean } | null = null

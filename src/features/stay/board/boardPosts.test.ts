@@ -11,6 +11,9 @@ const answer = (day: number, part: number, isBlocked = false): RunAnswer => ({
   troubles: isBlocked ? [{ kind: 'outside' }] : [{ kind: 'quiet' }],
   liftedKg: 0,
   visit: { kind: 'unknown' },
+  road: { kilometres: 0, minutes: 0, sharesWith: [], leg: null },
+  hindrances: [],
+  isPossible: !isBlocked,
 })
 
 it('no post covers another, none leaves the board, and no lane is wasted', () => {

@@ -1,5 +1,5 @@
 import { PARTS_PER_DAY, slotNumber } from '@/core/calendar'
-import { blocks, type RunAnswer } from '@/core/schedule'
+import type { RunAnswer } from '@/core/schedule'
 
 /** A run on the board: the part it stands at, counted from the morning of day 0, and the lane that keeps it free of others. */
 export interface BoardPost {
@@ -21,6 +21,6 @@ export function boardPosts(answers: readonly RunAnswer[], days: number): BoardPo
       const known = free.findIndex((until) => until <= begins)
       const lane = known < 0 ? free.length : known
       free[lane] = begins + PARTS_PER_DAY
-      return { answer, at, lane, isBlocked: answer.troubles.some(blocks) }
+      return { answer, at, lane, isBlocked: !answer.isPossible }
     })
 }
