@@ -62,6 +62,8 @@ export const useForecastStore = defineStore('forecast', () => {
   const result = computed(() => counted.value?.result ?? null)
   /** The dry count: without the runs that are set; the very same where there is none. */
   const dry = computed(() => counted.value?.dry ?? null)
+  /** Whether runs that count are set. */
+  const hasRuns = computed(() => model.value?.runs.some(({ isPlanned }) => isPlanned) ?? false)
   /** Parts of the grid up to the end of the stay, the one in which it ends included. */
   const stayParts = computed(() => {
     if (!stay.value || !model.value) return 0
@@ -79,6 +81,7 @@ export const useForecastStore = defineStore('forecast', () => {
     dry,
     today,
     habitsOn,
+    hasRuns,
     isCounting,
     share,
     stayParts,

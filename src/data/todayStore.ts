@@ -9,6 +9,7 @@ import type { SinceYesterday } from '@/core/underway'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { useLogStore } from './logStore'
+import { usePlacesStore } from './placesStore'
 import { SEED } from './seed'
 import { useUnderWayStore } from './underWayStore'
 
@@ -31,6 +32,7 @@ export const useTodayStore = defineStore('today', () => {
   const underWay = useUnderWayStore()
   const log = useLogStore()
   const jobs = useJobStore()
+  const places = usePlacesStore()
   const budget = shallowRef<Budget | null>(null)
   /** Whether it is of the stay as it stands. */
   const isCurrent = ref(false)
@@ -39,6 +41,8 @@ export const useTodayStore = defineStore('today', () => {
   const since = shallowRef<SinceYesterday | null>(null)
   const hasFailed = ref(false)
   const watchers = ref(0)
+  /** Of those, who wants to know what may be used. */
+  const budgetWatchers = ref(0)
   /** Of what it is asked about, and the newest that was answered. */
   let revision = 0
   let answered = 0
@@ -58,7 +62,7 @@ export const useTodayStore = defineStore('today', () => {
 
   /** One at a time: of what is asked meanwhile only the newest is worked out. */
   async function askBudget(): Promise<void> {
-    if (!mayAsk()) return
+    if (!mayAsk() || budgetWatchers.value === 0) return
     if (isAsking) {
       isBehind = true
       return
@@ -109,7 +113,8 @@ export const useTodayStore = defineStore('today', () => {
     const { stay } = forecast.stayCase!
     const trips = { seed: SEED, trials: COMPARED }
     try {
-      const subject = jobs.subjectOf(forecast.stayCase!)
+      // An errand is offered at a time its place is open.
+      const subject = jobs.subjectOf(places.stayCase ?? forecast.stayCase!)
       const found = await jobs.run('advice', 'next', subject, { ...trips, declined: stay.budget.declined })
       if (own !== revision) return
       next.value = found
@@ -140,23 +145,29 @@ export const useTodayStore = defineStore('today', () => {
   const soon = useDebounceFn(askBudget, SOON_MS)
   const rest = useDebounceFn(askRest, LATER_MS)
   watch(() => forecast.stay?.id, forget)
-  watch([() => forecast.stayCase, uses, () => underWay.isReady], () => {
+  watch([() => forecast.stayCase, uses, () => underWay.isReady, () => places.stayCase], () => {
     revision += 1
     isCurrent.value = isNextCurrent.value = false
     void soon()
     void rest()
   })
 
-  /** Keeps it current as long as the component that calls it is there. */
-  function follow(): void {
+  /** Keeps it current as long as the component that calls it is there. @param what all of it, or what helps most alone */
+  function follow(what: 'all' | 'next' = 'all'): void {
+    const isAll = what === 'all'
+    places.follow()
     onMounted(() => {
       watchers.value += 1
+      if (isAll) budgetWatchers.value += 1
       // Whoever looked before may have left amid it.
       if (budget.value === null || !isCurrent.value) void soon()
       else if (budget.value.trials === FIRST) void confirmSoon(revision)
       void rest()
     })
-    onBeforeUnmount(() => void (watchers.value -= 1))
+    onBeforeUnmount(() => {
+      watchers.value -= 1
+      if (isAll) budgetWatchers.value -= 1
+    })
   }
 
   return { budget, isCurrent, next, isNextCurrent, since, hasFailed, follow, swap }

@@ -38,9 +38,20 @@ export interface Risk {
   stoppers: { container: Id; share: Share }[]
   beyond: number
   /** Chance that nothing is breached before the stay ends. */
-  nights: Days
+  nights: Share
+  /** The first run that more than one trip in ten does not reach, and what stops most of those; null: there is none. */
+  tooLate: TooLate | null
   /** Worked out when they are first asked for: only a chart of levels wants them. */
   readonly fans: LevelFan[]
+}
+
+/** A run that many trips do not reach. */
+export interface TooLate {
+  run: Id
+  /** Of all trips: those that end before it. */
+  share: Share
+  /** What stops most of them. */
+  container: Id
 }
 
 /** @param untilDays days from the start to the end of the stay */
@@ -64,6 +75,7 @@ export function riskOf(model: Model, sample: Sample, untilDays: Days): Risk {
       .sort((a, b) => b.share - a.share),
     beyond: beyond / trials,
     nights: chanceToLast(sample.days, untilDays),
+    tooLate: tooLateIn(model, sample),
     get fans() {
       return (fans ??= fansOf(model, sample))
     },
@@ -75,6 +87,23 @@ export function chanceToLast(days: ArrayLike<number>, untilDays: Days): number {
   let lasting = 0
   for (let t = 0; t < days.length; t++) if (days[t]! >= untilDays) lasting++
   return lasting / days.length
+}
+
+/** More than one trip in ten: a run that so many do not reach is too late. */
+const MANY: Share = 0.1
+
+function tooLateIn({ runs, grid, containers }: Model, { days, stopper }: Sample): TooLate | null {
+  const planned = runs.filter(({ isPlanned, isOfRoad }) => isPlanned && !isOfRoad)
+  for (const { id, part } of planned.sort((a, b) => a.part - b.part)) {
+    const at = grid.edges[part]!
+    const ended = containers.map(() => 0)
+    stopper.forEach((c, trip) => {
+      if (c >= 0 && days[trip]! < at) ended[c]! += 1
+    })
+    const share = ended.reduce((sum, n) => sum + n, 0) / days.length
+    if (share > MANY) return { run: id, share, container: containers[ended.indexOf(Math.max(...ended))]!.id }
+  }
+  return null
 }
 
 /** 'Beyond' counts as the horizon. */

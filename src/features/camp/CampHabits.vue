@@ -2,17 +2,20 @@
 import { computed, ref } from 'vue'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
+import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setHabit } from '@/document/edits'
 import CampHabitsRoom from './CampHabitsRoom.vue'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
+import { formatSigned } from '@/texts'
 import * as t from '@/texts/t'
 import { useGrowing } from '@/ui/useGrowing'
 
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const advice = useAdviceStore()
+const today = useTodayStore()
 const all = useHabitRows('days')
 /** What is blocked is on the Habits screen, with what it needs. */
 const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
@@ -21,6 +24,14 @@ const useful = computed(() => rows.value.filter(isWorthAWord))
 const FEW = 1
 const { shown, isWhole } = useGrowing(useful, FEW)
 const others = computed(() => rows.value.filter((row) => !isWorthAWord(row)))
+/** What the best of them brings, where a run helps more than any of them. */
+const isOpen = ref(false)
+const folds = computed(() => {
+  const best = today.next?.[0]
+  if (best?.change.kind !== 'run' || useful.value.some(({ on }) => on)) return null
+  const most = Math.max(0, ...useful.value.map(({ days, planOn }) => planOn ?? days))
+  return most < best.gain ? t.camp.habitsFolded(formatSigned(most)) : null
+})
 const areOthersOpen = ref(false)
 const stopper = computed(
   () => forecast.rig?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? '',
@@ -37,9 +48,26 @@ function toggle(habit: string, on: boolean) {
   <section v-else aria-labelledby="habits" data-anchor="habits">
     <div class="flex flex-wrap items-baseline justify-between gap-x-4">
       <h2 id="habits" class="text-[0.95rem] font-semibold text-soft">{{ t.camp.habits }}</h2>
-      <p class="text-[0.9rem] text-soft">{{ t.camp.planOnBought }}</p>
+      <p class="text-[0.9rem] text-soft">{{ forecast.hasRuns ? t.camp.heldBought : t.camp.planOnBought }}</p>
     </div>
-    <ul class="mt-1" :class="isWhole ? '' : 'min-h-[58.5rem]'">
+    <!-- Where a run does it, a list of habits that do not is not the answer. -->
+    <details
+      v-if="folds"
+      class="border-b border-line"
+      @toggle="isOpen = ($event.target as HTMLDetailsElement).open"
+    >
+      <summary class="min-h-11 cursor-pointer py-2.5 font-semibold">{{ folds }}</summary>
+      <ul v-if="isOpen">
+        <HabitRow
+          v-for="row in useful"
+          :key="row.habit.id"
+          v-bind="row"
+          :is-behind="!advice.isWorthCurrent"
+          @toggle="toggle(row.habit.id, $event)"
+        />
+      </ul>
+    </details>
+    <ul v-else class="mt-1" :class="isWhole ? '' : 'min-h-[58.5rem]'">
       <HabitRow
         v-for="row in shown"
         :key="row.habit.id"

@@ -10,6 +10,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useNoticeStore } from '@/data/noticeStore'
 import TheCount from '@/parts/count/TheCount.vue'
+import { useComing } from '@/parts/count/useComing'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
@@ -38,11 +39,17 @@ const SinceLine = whenNeeded(
   () => undefined,
   SinceRoom,
 )
+const RunsHeadline = whenNeeded(
+  () => nextFrame().then(() => import('@/parts/runs/RunsHeadline.vue')),
+  () => undefined,
+)
 const DecideLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/decide/DecideLine.vue')),
   () => undefined,
   DecideRoom,
 )
+/** Before the stay too: a run that does it comes before a list of habits that do not. */
+const NextBest = whenNeeded(() => nextFrame().then(() => import('@/parts/today/NextBest.vue')), notLoaded)
 const CampPrepare = whenNeeded(() => nextFrame().then(() => import('./CampPrepare.vue')), notLoaded)
 const CampOver = whenNeeded(() => nextFrame().then(() => import('./CampOver.vue')), notLoaded)
 const forecast = useForecastStore()
@@ -51,6 +58,9 @@ const isWide = useMediaQuery('(min-width: 64rem)')
 const isUnderWay = computed(() => underWay.phase === 'under-way')
 const askCount = useAskCount()
 const words = useCountWords()
+const isComing = useComing()
+/** What is wrong with the runs that are set; nothing where none is. */
+const hasRuns = computed(() => (forecast.stay?.runs.length ?? 0) > 0)
 const risk = useRiskWords()
 </script>
 
@@ -61,7 +71,7 @@ const risk = useRiskWords()
     <CampPhase class="border-b border-line pt-1" />
     <CampOver v-if="underWay.phase === 'over'" class="border-b border-line py-4" />
     <div class="border-b border-line pt-4 pb-4">
-      <TheCount v-if="words" :words="words" :risk="risk"
+      <TheCount v-if="words" :words="words" :risk="risk" :is-coming="isComing"
         ><button
           type="button"
           class="-my-2 min-h-11 px-1 text-lg font-semibold whitespace-nowrap text-soft underline decoration-line decoration-2 underline-offset-4"
@@ -70,6 +80,7 @@ const risk = useRiskWords()
           {{ t.count.why }}
         </button>
         <template #below>
+          <RunsHeadline v-if="hasRuns && underWay.phase !== 'over'" class="mt-2" />
           <SinceLine v-if="isUnderWay" class="mt-1" />
           <!-- On a phone under way the levels come first. -->
           <DecideLine v-if="underWay.phase !== 'over'" class="mt-1" />
@@ -88,6 +99,9 @@ const risk = useRiskWords()
           <template #room><CampTodayRoom /></template>
         </WhenNear>
         <LogKeys v-if="isUnderWay && isWide" class="pt-6" />
+        <WhenNear v-if="underWay.phase === 'planned'" class="min-h-[11rem] pt-6">
+          <NextBest />
+        </WhenNear>
         <WhenNear class="pt-6">
           <CampHabits />
           <template #room><CampHabitsRoom /></template>

@@ -33,7 +33,7 @@ const typing = useTypingStore()
 
 const step = computed(() => Math.min(STEPS.length, Math.max(1, Number(route.query.step ?? 1) || 1)))
 const isLast = computed(() => step.value === STEPS.length)
-const { words: preview, risk } = usePreview(choices)
+const { words: preview, risk, isComing } = usePreview(choices)
 
 const go = (to: number) => router.push({ path: '/start', query: { step: to } })
 watch(step, () => void nextTick(() => heading.value?.focus()))
@@ -92,7 +92,7 @@ function finish() {
       ]"
       :aria-label="t.start.live"
     >
-      <TheCount :words="preview" :risk="risk" compact />
+      <TheCount :words="preview" :risk="risk" :is-coming="isComing" compact />
     </aside>
   </div>
 </template>

@@ -36,6 +36,7 @@ export function usePreview(choices: StartChoices) {
     const model = compile(stayCase)
     return { stayCase, model, words: countWords(stayCase.stay, model, count(model), clock.now) }
   })
+  const hasFailed = shallowRef(false)
   const planned = shallowRef<{ of: StayCase; risk: RiskWords } | null>(null)
 
   async function play({ stayCase, model }: { stayCase: StayCase; model: Model }): Promise<void> {
@@ -47,6 +48,7 @@ export function usePreview(choices: StartChoices) {
       planned.value = { of: stayCase, risk: riskWords(risk, stayCase.stay, model) }
     } catch {
       planned.value = null
+      hasFailed.value = true
     }
   }
   watchDebounced(preview, (now) => void play(now), {
@@ -58,5 +60,6 @@ export function usePreview(choices: StartChoices) {
     words: computed(() => preview.value.words),
     /** Of the choices a moment ago, while newer ones are being played. */
     risk: computed(() => planned.value?.risk ?? null),
+    isComing: computed(() => planned.value === null && !hasFailed.value),
   }
 }

@@ -1,27 +1,39 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import CountSentence from '@/parts/count/CountSentence.vue'
+import { useComing } from '@/parts/count/useComing'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
+import RunsHeadline from '@/parts/runs/RunsHeadline.vue'
+import { useForecastStore } from '@/data/forecastStore'
 import * as t from '@/texts/t'
 
-/** The same answer as everywhere: what to plan on, then where the average stops. */
+/** The same answer as everywhere: what to plan on, or with runs the chance to make all nights, then where the average stops. */
 const words = useCountWords()
 const risk = useRiskWords()
-const daysWord = (figure: string) => (words.value?.runs ? t.count.holds(figure) : t.count.dryDays(figure))
+const isComing = useComing()
+const forecast = useForecastStore()
+const daysWord = (figure: string) =>
+  words.value?.isLeft ? t.count.moreDays(figure) : t.count.dryDays(figure)
+const answer = computed(() => {
+  if (!words.value || !risk.value) return null
+  const { runs, nights, isLeft } = words.value
+  if (!runs) return `${t.risk.planOn} ${risk.value.plan} ${daysWord(risk.value.figure)}.`
+  return `${t.count.chanceWith(runs.count)} ${risk.value.of100} ${t.count.makeAll(nights, isLeft)}.`
+})
 </script>
 
 <template>
   <div v-if="words">
     <p class="figure text-[1.55rem] leading-[1.18] font-semibold sm:text-[1.9rem]" data-testid="stay-plan-on">
-      <template v-if="risk"
-        >{{ words.runs ? t.count.planOnWith(words.runs.count) : t.risk.planOn }} {{ risk.plan }}
-        {{ words.isLeft ? t.count.moreDays(risk.figure) : daysWord(risk.figure) }}.</template
-      >
-      <span v-else class="invisible" aria-hidden="true"
-        >{{ t.risk.planOn }} 0.0 {{ t.count.dryDays('0.0') }}.</span
-      >
+      <template v-if="answer">{{ answer }}</template>
+      <span v-else-if="isComing" class="text-soft">{{ t.count.coming }}…</span>
+    </p>
+    <p v-if="words.runs && risk" class="text-lg leading-snug">
+      {{ t.count.planOnToo(risk.plan) }}
+      <span class="text-soft" data-testid="count-dry">{{ words.runs.dry }}</span>
     </p>
     <CountSentence :words="words" is-average />
-    <p v-if="words.runs" class="text-lg text-soft" data-testid="count-dry">{{ words.runs.dry }}</p>
+    <RunsHeadline v-if="forecast.stay!.runs.length > 0" class="mt-1" />
   </div>
 </template>

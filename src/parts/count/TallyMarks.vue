@@ -14,11 +14,11 @@ import {
 } from './tally'
 
 const props = defineProps<{
-  /** Nights planned. */
-  planned: number
-  /** Dry days; null: beyond the horizon. */
+  /** Days to the end of each planned night. */
+  ends: readonly number[]
+  /** Days to the stop; null: beyond the horizon. */
   days: number | null
-  /** Dry days to plan on: what lies between them and the average is drawn softer. */
+  /** Days to plan on: what lies between them and the average is drawn softer. */
   sure?: number | null
   /** Groups of five in a row. */
   perRow?: number
@@ -26,12 +26,12 @@ const props = defineProps<{
   marks?: { start: string; stop: string | null; end: string }
 }>()
 
-const shape = computed(() => tallyShape(props.planned, props.days, props.perRow))
+const shape = computed(() => tallyShape(props.ends, props.days, props.perRow))
 /** The same strokes, as far as they can be planned on. */
 const sureStrokes = computed(() =>
   props.sure === null || props.sure === undefined
     ? shape.value.strokes
-    : tallyShape(props.planned, Math.min(props.sure, props.days ?? props.sure), props.perRow).strokes,
+    : tallyShape(props.ends, Math.min(props.sure, props.days ?? props.sure), props.perRow).strokes,
 )
 const LABEL_HEIGHT = 16
 const width = computed(() => Math.max(shape.value.width, props.marks ? LEAST_WIDTH : 0))
@@ -58,8 +58,8 @@ const labels = computed(() => {
   return placed
 })
 const label = computed(() => {
-  const dry = Math.min(props.planned, Math.floor(props.days ?? props.planned))
-  return t.count.tally(props.planned, formatNumber(dry, 0))
+  const made = shape.value.strokes.filter(({ filled }) => filled >= 1).length
+  return t.count.tally(props.ends.length, formatNumber(made, 0))
 })
 </script>
 

@@ -2,12 +2,13 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { LEAST_WIDTH, filledTo, labelUnder, spanOf, stopMark, tallyShape } from './tally'
 
+const days = (n: number) => Array.from({ length: n }, (_, k) => k + 1)
 const numbers = (path: string) => (path.match(/-?\d+(\.\d+)?(e-?\d+)?/g) ?? []).map(Number)
 
 it('every label stands within the tally, whatever stroke it belongs to', () => {
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 6 }), (planned, perRow) => {
-      const { strokes, width } = tallyShape(planned, null, perRow)
+      const { strokes, width } = tallyShape(days(planned), null, perRow)
       const room = Math.max(LEAST_WIDTH, width)
       for (const stroke of strokes) {
         const [from, to] = spanOf(labelUnder(stroke, 'Fri 17 Sep 2027', room))
@@ -20,8 +21,8 @@ it('every label stands within the tally, whatever stroke it belongs to', () => {
 
 it('the stop cuts its own stroke where the day is cut, and crosses none of the others of its five', () => {
   fc.assert(
-    fc.property(fc.double({ min: 4.02, max: 4.98, noNaN: true }), (days) => {
-      const { strokes } = tallyShape(5, days)
+    fc.property(fc.double({ min: 4.02, max: 4.98, noNaN: true }), (at) => {
+      const { strokes } = tallyShape(days(5), at)
       const bar = strokes[4]!
       expect(bar.isStop).toBe(true)
       const [x1, y1, x2, y2] = numbers(stopMark(bar)) as [number, number, number, number]

@@ -6,7 +6,7 @@ export interface Stroke {
   x2: number
   y2: number
   isBar: boolean
-  /** How much of the day is dry, 0 to 1. */
+  /** How much of the time to the end of the night is covered, 0 to 1. */
   filled: number
   /** The stop falls inside this stroke. */
   isStop: boolean
@@ -26,11 +26,14 @@ const MARGIN = 16
 const BAR = 13
 
 /**
- * The planned nights as strokes in fives. A dry day is a whole stroke; the stop cuts its stroke where it cuts the day.
- * @param planned >= 1 @param days dry days, null: beyond the horizon @param perRow groups of five in a row
+ * The planned nights as strokes in fives. A night that is made is a whole stroke; the stop cuts its stroke where it cuts the time
+ * from the end of the night before to the end of this one.
+ * @param ends days from where the count begins to the end of each night @param days to the stop, null: beyond the horizon
+ * @param perRow groups of five in a row
  */
-export function tallyShape(planned: number, days: number | null, perRow = 99): TallyShape {
+export function tallyShape(ends: readonly number[], days: number | null, perRow = 99): TallyShape {
   const dry = days ?? Infinity
+  const planned = ends.length
   const groups = Math.ceil(planned / 5)
   const groupWidth = 3 * GAP + GROUP_GAP
   const strokes = Array.from({ length: planned }, (_, index): Stroke => {
@@ -42,12 +45,13 @@ export function tallyShape(planned: number, days: number | null, perRow = 99): T
       inGroup < 4
         ? { x1: left + inGroup * GAP, y1: top + HEIGHT, x2: left + inGroup * GAP, y2: top }
         : { x1: left - BAR, y1: top + HEIGHT - 10, x2: left + 3 * GAP + BAR, y2: top + 10 }
+    const [from, to] = [ends[index - 1] ?? 0, ends[index]!]
     return {
       index,
       ...line,
       isBar: inGroup === 4,
-      filled: Math.min(1, Math.max(0, dry - index)),
-      isStop: dry >= index && dry < index + 1,
+      filled: Math.min(1, Math.max(0, (dry - from) / (to - from))),
+      isStop: dry >= from && dry < to,
     }
   })
   const inRow = Math.min(groups, perRow)

@@ -1,4 +1,5 @@
 import { computed, ref, watch } from 'vue'
+import type { HabitWorth } from '@/core/advice'
 import { daysPerBother } from '@/core/habits'
 import type { Id } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
@@ -24,6 +25,12 @@ export function useHabitRows(by: HabitOrder) {
   let isFinal = false
 
   const habitOf = (id: Id) => workspace.document.habits.find((habit) => habit.id === id)
+  /** To plan on; where runs are set, days held on average, which do not leap with a run. */
+  const bringsOf = ({ planOn, held }: HabitWorth) => (forecast.hasRuns ? held : planOn)
+  const brought = (id: Id) => {
+    const worth = advice.worth.get(id)
+    return worth ? bringsOf(worth) : null
+  }
   const weigh = (id: Id, days: number) =>
     by === 'days' ? days : daysPerBother(days, habitOf(id)?.bother.value ?? 0)
   const sorted = (all: readonly { habit: Id; days: number }[]) =>
@@ -48,7 +55,7 @@ export function useHabitRows(by: HabitOrder) {
     (worth) => {
       if (isFinal || worth.size === 0) return
       isFinal = true
-      order.value = sorted([...worth.values()].map(({ habit, planOn }) => ({ habit, days: planOn })))
+      order.value = sorted([...worth.values()].map((one) => ({ habit: one.habit, days: bringsOf(one) })))
     },
     { immediate: true },
   )
@@ -59,7 +66,8 @@ export function useHabitRows(by: HabitOrder) {
       .sort((a, b) => place(a.habit) - place(b.habit))
       .map((row) => ({
         ...row,
-        planOn: advice.worth.get(row.habit)?.planOn ?? null,
+        /** Days it brings; null: not worked out yet. */
+        planOn: brought(row.habit),
         habit: habitOf(row.habit)!,
       }))
   })

@@ -5,7 +5,12 @@ import { tallyShape } from '@/parts/count/tally'
 /** Uses as strokes: the tally of the nights, small. */
 const props = defineProps<{ n: number }>()
 const MOST = 30
-const shape = computed(() => tallyShape(Math.min(MOST, props.n), null))
+const shape = computed(() =>
+  tallyShape(
+    Array.from({ length: Math.min(MOST, props.n) }, (_, k) => k + 1),
+    null,
+  ),
+)
 </script>
 
 <template>

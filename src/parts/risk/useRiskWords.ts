@@ -30,12 +30,21 @@ export function riskWords(risk: Risk, stay: Pick<Stay, 'start' | 'leaveAt'>, mod
     planOn,
     figure: planOn.isBeyond ? formatNumber(planOn.days, 0) : formatDays(planOn.days),
     plan: text(planOn),
+    /** Of a hundred trips: those that make all nights. */
+    of100: of100(risk.nights),
     likely: text(likely),
     best: text(atBest),
     nights: t.risk.nights(nights, chanceWords(risk.nights)),
     short: t.risk.short(text(planOn), topStopper(risk, model)),
     sentence: t.risk.sentence(text(planOn), text(likely), text(atBest)),
   }
+}
+
+/** The figure of a chance. */
+function of100(share: number): string {
+  if (share > 0 && share < 0.005) return '<1'
+  if (share > 0.995 && share < 1) return '>99'
+  return formatNumber(share * 100, 0)
 }
 
 function text({ days, isBeyond }: CountQuantile): string {

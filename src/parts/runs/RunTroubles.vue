@@ -9,27 +9,28 @@ import { useInstead } from './useInstead'
 import { useRunWords } from './useRunWords'
 
 /** Why a run cannot be done as it is set, with the nearest that works; and what there is to know of it. */
-const props = defineProps<{ answer: RunAnswer }>()
+const props = defineProps<{
+  answer: RunAnswer
+  /** Only what keeps it from being done, where it was said already that it does not count. */
+  isShort?: boolean
+}>()
 const forecast = useForecastStore()
 const runs = useRuns()
 const words = useRunWords()
 const { nearest, isLooking } = useNearest(() => props.answer)
 const instead = useInstead(() => props.answer)
 const isBlocked = computed(() => !props.answer.isPossible)
+const shown = computed(() => props.answer.troubles.filter((one) => !props.isShort || blocks(one)))
 </script>
 
 <template>
   <div v-if="answer.troubles.length > 0" :data-testid="`troubles-${answer.run.id}`">
     <ul>
-      <li
-        v-for="(one, k) in answer.troubles"
-        :key="k"
-        :class="blocks(one) ? 'font-semibold text-oxide' : 'text-soft'"
-      >
+      <li v-for="(one, k) in shown" :key="k" :class="blocks(one) ? 'font-semibold text-oxide' : 'text-soft'">
         {{ words.trouble(one, answer) }}
       </li>
     </ul>
-    <p v-if="isBlocked" class="font-semibold">{{ t.runs.countsNothingYet }}</p>
+    <p v-if="isBlocked && !isShort" class="font-semibold">{{ t.runs.countsNothingYet }}</p>
     <div v-if="isBlocked" class="mt-1 flex flex-wrap gap-2">
       <p v-if="isLooking" class="text-soft">{{ t.runs.finding }}</p>
       <AppButton v-if="nearest" data-testid="nearest" @click="runs.move(answer.run.id, nearest)">{{

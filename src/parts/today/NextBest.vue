@@ -13,7 +13,7 @@ import NextAdvice from './NextAdvice.vue'
 
 /** What helps most for what it asks: one first, at most two more behind it, none where nothing needs doing. */
 const today = useTodayStore()
-today.follow()
+today.follow('next')
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const offers = useOfferWords()

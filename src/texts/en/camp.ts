@@ -4,6 +4,8 @@ export const camp = {
   oneMore: 'One more night?',
   oneLess: 'One less',
   planOnBought: 'Days to plan on, the average below',
+  heldBought: 'Days held with your runs, the average below',
+  habitsFolded: (most: string) => `Habits bring ${most} d at most`,
   title: 'Camp',
   levels: 'Levels at the start',
   levelsHint: 'Drag a level to what your panel or stick says.',

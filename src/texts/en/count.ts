@@ -14,23 +14,37 @@ export const count = {
   nothingStops: (horizon: string) => `Nothing stops you in the next ${horizon} days.`,
   startsPast: (container: string) => `${container} is past its limit before you start.`,
   short: (nights: number) => (nights === 1 ? 'one night short' : `${spelled(nights)} nights short`),
-  enough: 'and that is after you leave',
+  enough: 'and that is after the last night',
   of: (nights: number) => (nights === 1 ? 'of 1 night' : `of ${nights} nights`),
   ofLeft: (nights: number) => (nights === 1 ? 'of the one left' : `of the ${nights} left`),
   moreDays: (days: string) => (days === '1' ? 'more day' : 'more days'),
   stripBeyond: (horizon: string) => `beyond ${horizon}`,
   days: 'days',
   covered: (nights: number) => (nights === 1 ? 'your night covered' : `all ${nights} nights covered`),
-  tally: (nights: number, whole: string) => `${nights} nights planned; ${whole} of them dry`,
+  tally: (nights: number, made: string) => `${nights} nights planned; ${made} of them made`,
   why: 'Why?',
   onAverage: 'On average',
-  planOnWith: (runs: number) =>
-    runs === 1 ? 'With your run you can plan on' : `With your ${runs} runs you can plan on`,
+  chanceWith: (runs: number) => (runs === 1 ? 'With your run' : `With your ${runs} runs`),
+  makeAll: (nights: number, isLeft: boolean) => {
+    if (nights === 0) return 'in 100 trips last to the end'
+    if (nights === 1)
+      return isLeft ? 'in 100 trips make the night that is left' : 'in 100 trips make the night'
+    return isLeft ? `in 100 trips make all ${nights} nights left` : `in 100 trips make all ${nights} nights`
+  },
+  planOnToo: (days: string) => `You can plan on ${days} ${days === '1' ? 'day' : 'days'}.`,
+  makeAllStrip: 'in 100 make it',
+  comingFigure: '…',
+  coming: 'Working out what you can plan on',
   averageWith: (runs: number) =>
     runs === 1 ? 'With your run you have on average' : `With your ${runs} runs you have on average`,
   holds: (days: string) => (days === '1' ? 'day' : 'days'),
-  withoutRuns: (days: string, stopper: string | null) =>
-    `Without a run: ${days} dry ${days === '1' ? 'day' : 'days'}${stopper === null ? '' : `, then ${stopper} stops you`}.`,
+  withoutRuns: (runs: number, chance: string, days: string) =>
+    `Without ${runs === 1 ? 'it' : 'them'}: ${chance}, and ${days} ${days === '1' ? 'day' : 'days'} to plan on.`,
+  tooLate: (of100: string, container: string, side: string, run: string) =>
+    `In ${of100} of 100 trips ${container} is ${side} before ${run}.`,
+  sides: { supply: 'dry', waste: 'full', carrier: 'full' },
+  runOn: (run: string, when: string) => `${run.charAt(0).toLowerCase()}${run.slice(1)} on ${when}`,
+  earlier: (when: string, chance: string) => `Put it on ${when}: then ${chance}`,
 }
 
 export const risk = {
@@ -43,7 +57,11 @@ export const risk = {
   plan: 'plan on',
   rest: (likely: string, best: string) => `on average; likely ${likely}, at best ${best}.`,
   nights: (nights: number, chance: string) =>
-    nights === 1 ? `The night: ${chance}.` : `All ${nights} nights: ${chance}.`,
+    nights === 0
+      ? `To the end: ${chance}.`
+      : nights === 1
+        ? `The night: ${chance}.`
+        : `All ${nights} nights: ${chance}.`,
   of100: (n: number) => `${n} in 100`,
   under1: 'less than 1 in 100',
   over99: 'more than 99 in 100',
