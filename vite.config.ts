@@ -10,9 +10,13 @@ import { defineConfig } from 'vite'
  */
 const FIRST_LOAD = new RegExp(
   `/src/(${[
-    'core/(calendar|model|count|runs|steps)/(?!schools)',
+    'core/(calendar|compile|model|count|plumbing|runs|steps)/(?!schools)',
+    // Whether a run can be done at all is asked before anything is counted.
+    'core/places/(judged|outing|visit|open|plainHours|way|refusals|distance|position)',
+    'core/(chain/(chain|passedOn)|underway/(phase|knownCase|caseNow|made)|habits/switchHabit|learn/effects)',
+    'core/log/(entry|completeness)',
     'texts/(format|en/(words|count|app|camp|now|numbers|levels)[.])',
-    'data/(workspace|forecast|underWay|log|job|clock|settings|notice)Store',
+    'data/((workspace|forecast|underWay|hours|log|job|clock|settings|notice)Store|lastKnown|seed)',
     'data/storage/(logStore|faults|changes)',
     'ui/(nextFrame|whenNeeded)',
   ].join('|')})`,

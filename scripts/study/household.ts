@@ -179,8 +179,7 @@ function lived(
             at,
             activity: a,
             n: 1,
-            litres: isMetered ? litres * volume[row]! : null,
-          })
+            litres: isMetered ? litres * volume[row]! : null, isExtra: false })
         }
       }
     })

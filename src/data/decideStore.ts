@@ -55,6 +55,8 @@ export const useDecideStore = defineStore('decide', () => {
   const request = computed((): DecideRequest | null => {
     const of = known.value
     const { stayCase } = places
+    // What is open is known, or cannot be: no answer stands that the next moment takes back.
+    if (!places.hours && !places.hasFailed) return null
     if (!of || !stayCase || of.of.stay.id !== stayCase.stay.id || underWay.phase === 'over') return null
     const { containers, joint } = of.counts
     return { stayCase, containers, joint, from: of.of.now?.at ?? of.of.stay.start }

@@ -41,6 +41,7 @@ function detailsOf(entry: LogEntry): string | null {
   if (entry.kind === 'reading') return JSON.stringify(entry.saw)
   if (entry.kind === 'dose') return JSON.stringify({ product: entry.product, amount: entry.amount })
   if (entry.kind === 'chore' && entry.chore !== undefined) return JSON.stringify({ chore: entry.chore })
+  if (entry.kind === 'use' && entry.isExtra === true) return JSON.stringify({ isExtra: true })
   if (entry.kind !== 'run') return null
   const { did, place, took } = entry
   return JSON.stringify({ did, place, took })
@@ -143,6 +144,7 @@ function ofKind(cell: Cell): object {
         person: orNull(cell('person')),
         litres: numberOr(cell('litres')),
         minutes: numberOr(cell('minutes')),
+        ...((cell('details') === '' ? null : (details() as object | null)) ?? {}),
       }
     case 'reading':
       return { container: cell('container'), saw: details(), isOffLevel: cell('offLevel') === 'true' }

@@ -12,6 +12,8 @@ export interface Used {
   n: number
   /** L drawn by all of them together, where it was metered; null: not known. */
   litres: Litres | null
+  /** On top of the usual ones: it moves the levels, and says nothing of what a usual one takes. */
+  isExtra: boolean
 }
 
 /** An expected activity that did not happen from one instant to another, or happened at another rate. */

@@ -254,7 +254,7 @@ function unsure(ground: Ground, { state, shown }: Filter, { container }: Odd): n
 }
 
 /** Uses that are known to have been made; their litres are not, unless metered. */
-function use(ground: Ground, state: Gaussian, { at, activity, n, litres }: Used): number {
+function use(ground: Ground, state: Gaussian, { at, activity, n, litres, isExtra }: Used): number {
   const { model, effects, activities, containers } = ground
   const { count, edges } = model.grid
   const part = partOf(edges, at)
@@ -265,7 +265,7 @@ function use(ground: Ground, state: Gaussian, { at, activity, n, litres }: Used)
   const volume = model.volume[row]!
   let logZ = 0
   const isMetered = litres !== null && volume > 0
-  if (isMetered) {
+  if (isMetered && !isExtra) {
     const look: Look = { at: [own], weights: [1] }
     const m = state.mean[own]!
     logZ = observe(state, look, litres / (n * volume), (m * spread) ** 2 / n)

@@ -40,6 +40,7 @@ const used = (at: number, n: number, litres: number | null = null): Evidence => 
   activity: 0,
   n,
   litres,
+  isExtra: false,
 })
 const FRESH = 0
 const QUARTERS = [0, 0.25, 0.5, 0.75, 1]

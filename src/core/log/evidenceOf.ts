@@ -101,7 +101,7 @@ function ofOdd({ from, container: id }: OddEntry, at: Days, model: Model): Evide
 }
 
 function ofUse(
-  { activity: id, n, litres, minutes }: UseEntry,
+  { activity: id, n, litres, minutes, isExtra = false }: UseEntry,
   at: Days,
   time: string,
   { stay, crew }: StayCase,
@@ -113,7 +113,7 @@ function ofUse(
   if (index < 0) return []
   if (n > 0) {
     const known = litres ?? timedLitres(crew.activities[index]!, minutes)
-    return [{ kind: 'used', at, activity: index, n, litres: known }]
+    return [{ kind: 'used', at, activity: index, n, litres: known, isExtra }]
   }
   // Of what is counted, no entry says as much; of what is logged besides, the completeness of its log does.
   if (counted.has(id) || isJudged) return []

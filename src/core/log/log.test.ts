@@ -61,7 +61,14 @@ it('keeps the newest revision, forgets what was removed, and orders by UTC whate
 it('by hand: uses, a metered and a timed one, extra and not today', () => {
   // The stay starts on the 11th at 16:00.
   const [one] = told([shower('2027-09-12T16:00', 2)])
-  expect(one).toEqual({ kind: 'used', at: 1, activity: expect.any(Number) as number, n: 2, litres: null })
+  expect(one).toEqual({
+    kind: 'used',
+    at: 1,
+    activity: expect.any(Number) as number,
+    n: 2,
+    litres: null,
+    isExtra: false,
+  })
   expect(told([shower('2027-09-12T16:00', 1, { litres: 23 })])[0]).toMatchObject({ litres: 23 })
   const timed = trailerDemo()
   const activity = timed.crews[0]!.activities.find(({ id }) => id === 'shower')!

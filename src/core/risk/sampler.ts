@@ -256,24 +256,31 @@ function activitySampler(
   firstHalf: number,
 ): Omit<ActivitySampler, 'isBase' | 'uses' | 'viaStreams' | 'isDirect' | 'needsUses' | 'places' | 'through'> {
   const lines = [chance.many, ...chance.once]
-  const heats = lines.some((line) => line.perStep.some((rate) => rate > 0)) ? weather.heats : 1
+  const heats = lines.some(({ perStep }) => perStep.some(isAbove)) ? weather.heats : 1
   const compound = tables.compound(chance.spread)
-  const draws =
-    many === 'poisson' ? meansOf(chance.many, model, weather, heats).map((mean) => compound.drawOf(mean)) : []
+  const draws = many === 'poisson' ? drawsOf(compound, chance.many, model, weather, heats) : NO_DRAWS
   return {
     index,
     many,
     heats,
     compound,
-    code: Int32Array.from(draws, ({ code }) => code),
-    scale: Float64Array.from(draws, ({ scale }) => scale),
+    ...draws,
     perStep: chance.many.perStep,
-    idle: Uint8Array.from({ length: model.grid.count }, (_, i) =>
-      lines.every(({ cool, perStep }) => cool[i] === 0 && perStep[i] === 0) ? 1 : 0,
-    ),
+    idle: idleParts(lines, model.grid.count),
     once: chance.once.flatMap((line, unit) => onceTables(line, firstHalf + unit, model, weather, heats)),
     sums: tables.sums(chance.spread),
   }
+}
+
+const isAbove = (rate: number) => rate > 0
+const NO_DRAWS = { code: new Int32Array(0), scale: new Float64Array(0) }
+
+/** 1 in the parts in which none of the lines has a use, whatever the heat. */
+function idleParts(lines: readonly UseLine[], count: number): Uint8Array {
+  const idle = new Uint8Array(count).fill(1)
+  for (const { cool, perStep } of lines)
+    for (let i = 0; i < count; i++) if (cool[i] !== 0 || perStep[i] !== 0) idle[i] = 0
+  return idle
 }
 
 /** Streams that a vessel takes from or gives to. */
@@ -320,17 +327,23 @@ function weatherOf({ warmest, warmestSpread, heatAbove }: Chances): WeatherTable
   return { heats: slices.length, steps, change }
 }
 
-/** Mean uses by part and heat. */
-function meansOf(
-  line: UseLine,
+/** How the mean uses of each part and heat are drawn: part × heats + heat. */
+function drawsOf(
+  { drawOf }: CompoundTables,
+  { cool, perStep }: UseLine,
   { grid }: Model,
   { heats, steps }: WeatherTables,
   ownHeats: number,
-): number[] {
-  return Array.from({ length: grid.count * ownHeats }, (_, p) => {
-    const [i, heat] = [Math.floor(p / ownHeats), p % ownHeats]
-    return line.cool[i]! + line.perStep[i]! * steps[grid.day[i]! * heats + heat]!
-  })
+): Pick<ActivitySampler, 'code' | 'scale'> {
+  const code = new Int32Array(grid.count * ownHeats)
+  const scale = new Float64Array(grid.count * ownHeats)
+  for (let i = 0, p = 0; i < grid.count; i++)
+    for (let heat = 0; heat < ownHeats; heat++, p++) {
+      const drawn = drawOf(cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!)
+      code[p] = drawn.code
+      scale[p] = drawn.scale
+    }
+  return { code, scale }
 }
 
 /** The tables of one unit; parts outside the grid have no uses. */
@@ -347,12 +360,17 @@ function onceTables(
     for (let heat = 0; heat < ownHeats; heat++)
       reached[(grid.day[i]! * ownHeats + heat) * 4 + grid.part[i]!] =
         cool[i]! + perStep[i]! * steps[grid.day[i]! * heats + heat]!
-  for (let k = 0; k < reached.length; k++) if (k % 4 > 0) reached[k]! += reached[k - 1]!
-  const most = reached.reduce((a, b) => Math.max(a, b), 0)
-  return Array.from({ length: Math.max(1, Math.min(Math.ceil(most), MOST_ONCE)) }, (_, whole) => ({
-    half,
-    upTo: Int32Array.from(reached, (uses) => Math.round(HALF * Math.min(1, Math.max(0, uses - whole)))),
-  }))
+  let most = 0
+  for (let k = 0; k < reached.length; k++) {
+    if (k % 4 > 0) reached[k]! += reached[k - 1]!
+    if (reached[k]! > most) most = reached[k]!
+  }
+  return Array.from({ length: Math.max(1, Math.min(Math.ceil(most), MOST_ONCE)) }, (_, whole) => {
+    const upTo = new Int32Array(reached.length)
+    for (let k = 0; k < reached.length; k++)
+      upTo[k] = Math.round(HALF * Math.min(1, Math.max(0, reached[k]! - whole)))
+    return { half, upTo }
+  })
 }
 
 function accountsOfOnce(activities: readonly ActivitySampler[], { terms }: Accounts): number[] {

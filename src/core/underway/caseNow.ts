@@ -4,7 +4,8 @@ import { effectsOf } from '../learn'
 import { completenessOf, type LogEntry } from '../log'
 import { compile, type Model } from '../compile'
 import type { Id, Now, StayCase } from '../model'
-import { asPutIn, usesMade, type StayLearned } from './learnStay'
+import type { StayLearned } from './learnStay'
+import { asPutIn, usesMade } from './made'
 
 /** Uses beyond what was expected since what is known was learned; fewer than none where less was made than expected. */
 export interface NewUse {

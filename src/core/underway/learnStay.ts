@@ -22,15 +22,14 @@ import {
   EACH_AT_FIRST,
   evidenceOf,
   happened,
-  loggedUses,
-  openUses,
   type Completeness,
   type LogEntry,
 } from '../log'
 import { compile, type Model } from '../compile'
-import { fromItsStart, type Activity, type Id, type Now, type StayCase } from '../model'
+import type { Activity, Id, Now, StayCase } from '../model'
 import type { Cv, Days, Factor, Share } from '../quantities'
 import { leftToday } from './doneToday'
+import { asPutIn, usesMade } from './made'
 import { endOf } from './phase'
 
 /** Days of a season, and by how much a crew may have changed in one: a coefficient of variation (assumed). */
@@ -103,20 +102,6 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
     completeness,
     made: usesMade(base, model, log, at, completeness),
   }
-}
-
-/** Uses that are believed to have been made by then, by activity: those logged, and those that were not. */
-export function usesMade(
-  stayCase: Pick<StayCase, 'stay' | 'crew'>,
-  model: Model,
-  log: readonly LogEntry[],
-  at: WallTime,
-  completeness: readonly (Completeness | null)[],
-): number[] {
-  const until = wallDaysBetween(model.start, at)
-  const open = openUses(stayCase, model, log, until, completeness)
-  const logged = loggedUses(stayCase, log, at)
-  return open.map((parts, a) => parts.reduce((sum, one) => sum + one, logged[a]!))
 }
 
 function learnedBy(
@@ -211,15 +196,6 @@ function widened(
       return [id, { factor, spread: Math.hypot(spread, CHANGE_A_SEASON * Math.sqrt(seasons)) }]
     }),
   )
-}
-
-/** The case in the numbers that were put in, from its start: of one that follows another, with what was passed on. */
-export function asPutIn(known: StayCase): StayCase {
-  const { crew } = known
-  const stayCase = fromItsStart(known)
-  if (crew.activities.every(({ learned }) => learned === null)) return stayCase
-  const activities = crew.activities.map((activity) => ({ ...activity, learned: null }))
-  return { ...stayCase, crew: { ...crew, activities } }
 }
 
 /** Draws of own levels over the factors that the model's litres have already. */

@@ -6,7 +6,8 @@ import { compile } from '../compile'
 import type { HabitOn, Id, JointDraws, Now, StayCase } from '../model'
 import type { Days } from '../quantities'
 import { caseNow, expectedNow, steppedTo, type NewUse } from './caseNow'
-import { asPutIn, learnStay, type Logged, type StayLearned } from './learnStay'
+import { learnStay, type Logged, type StayLearned } from './learnStay'
+import { asPutIn } from './made'
 
 /**
  * What moved the count since yesterday, beside the day that went by. `day`: what of it was dearer or cheaper than a day;

@@ -20,7 +20,7 @@ import BudgetSwap from './BudgetSwap.vue'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const today = useTodayStore()
-const { budget, rows, headline, instead, reachable, tank, isUnderWay } = useBudgetWords()
+const { budget, rows, headline, instead, reachable, movable, withRun, tank, isUnderWay } = useBudgetWords()
 
 /** A few nights beyond the stay may be wished for. */
 const BEYOND = 7
@@ -72,7 +72,7 @@ const factor = computed(() => {
   const found = budget.value
   if (!found || found.state !== 'held' || found.isFree) return null
   const share = `${formatNumber(found.factor * 100, 0)} %`
-  return found.factor >= 1 ? t.budget.more(share) : t.budget.times(share)
+  return found.factor >= 1 ? t.budget.more : t.budget.times(share)
 })
 const kept = computed(() => {
   const names = (budget.value?.kept ?? []).map(
@@ -105,7 +105,11 @@ const apart = computed(() => {
             t.budget.take(reachable.words)
           }}</AppButton>
         </p>
-        <p v-if="stands" class="mt-1 text-soft" data-testid="budget-sure">{{ stands }}</p>
+        <p v-if="movable" class="mt-1 flex flex-wrap items-center gap-4">
+          {{ t.budget.notMoved(movable) }}
+          <AppButton @click="chooseNight(LAST)">{{ t.budget.take(movable) }}</AppButton>
+        </p>
+        <p v-if="stands" class="mt-1 text-soft" data-testid="budget-sure">{{ stands }} {{ withRun }}</p>
         <BudgetSwap
           v-if="rows.length > 0"
           class="mt-2"

@@ -16,7 +16,7 @@ import AppButton from '@/ui/AppButton.vue'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const today = useTodayStore()
-const { rows, headline, instead, reachable } = useBudgetWords()
+const { rows, headline, instead, reachable, movable, usual, withRun } = useBudgetWords()
 const hasShower = computed(() => forecast.crew?.activities.some(({ kind }) => kind === 'shower') ?? false)
 /** Room for the rows that will come, one for each activity of which something may be saved. */
 const isWorking = computed(() => today.budget === null && !today.hasFailed)
@@ -25,7 +25,7 @@ const rowsToCome = computed(() => {
   return crew?.activities.filter((one) => one.rate.value > 0 && mayBeSaved(one, crew)).length ?? 0
 })
 
-function takeNight(night: number) {
+function takeNight(night: number | null) {
   const { id } = forecast.stay!
   workspace.edit('budget', (draft) => setGoal(draft, id, night))
 }
@@ -54,6 +54,13 @@ function takeNight(night: number) {
       <p v-if="reachable" class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
         {{ t.budget.reaches(reachable.words) }}
         <AppButton @click="takeNight(reachable.night)">{{ t.budget.take(reachable.words) }}</AppButton>
+      </p>
+      <p v-if="movable" class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {{ t.budget.notMoved(movable) }}
+        <AppButton @click="takeNight(null)">{{ t.budget.take(movable) }}</AppButton>
+      </p>
+      <p v-if="usual" class="max-w-[60ch] text-[0.95rem] leading-snug" data-testid="budget-usual">
+        {{ usual }} {{ withRun }}
       </p>
       <BudgetRows v-if="rows.length > 0 && instead === null" :rows="rows" :is-behind="!today.isCurrent" />
       <div v-else-if="isWorking" :style="{ minHeight: `${rowsToCome * 3}rem` }" aria-hidden="true" />

@@ -74,6 +74,8 @@ function turn() {
   timers.act({ do: isOn.value ? 'pause' : 'on', at: now.value })
 }
 const said = ref('')
+/** Of a usual one: what takes less does not stand for it. */
+const SHORT = 0.25
 function end() {
   const one = kept.value
   if (!one) return
@@ -84,6 +86,8 @@ function end() {
     return
   }
   const rounded = round(litres)
+  // So short a one is no shower that was expected: that one is still to come.
+  const isShort = rounded < SHORT * usual.value
   const { result } = log.add([
     {
       kind: 'use',
@@ -93,9 +97,11 @@ function end() {
       person: one.person,
       litres: rounded,
       minutes: Math.round((onSeconds / 60) * 100) / 100,
+      ...(isShort ? { isExtra: true } : {}),
     },
   ])
-  said.value = result.ok ? t.showerTimer.logged(shower.value?.name ?? '', volume(rounded)) : t.log.refused
+  const words = t.showerTimer.logged(shower.value?.name ?? '', volume(rounded))
+  said.value = result.ok ? (isShort ? `${words} ${t.showerTimer.short}` : words) : t.log.refused
 }
 const surface = ref<HTMLElement | null>(null)
 useHold(surface, () => false, turn)

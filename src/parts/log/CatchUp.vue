@@ -15,7 +15,7 @@ import { useLogging } from './useLogging'
 const emit = defineEmits<{ done: [words: string] }>()
 const forecast = useForecastStore()
 const log = useLogStore()
-const { keys } = useLogging()
+const { keys, silent } = useLogging()
 const MOST = 60
 
 const now = log.at
@@ -64,6 +64,9 @@ function save() {
 
 <template>
   <form class="mt-1" data-testid="catch-up" @submit.prevent="save">
+    <p v-if="silent" class="font-semibold" data-testid="silence">
+      {{ t.log.silent(dayAndTime(silent)) }} {{ t.log.catchUp.silence }}
+    </p>
     <p class="text-soft">{{ t.log.catchUp.text }}</p>
     <section v-for="day in days" :key="day" class="pt-3">
       <h3 class="text-lg font-bold">{{ labelOf(day) }}</h3>
@@ -82,11 +85,7 @@ function save() {
           </span>
           <AppStepper
             :value="logged(day, activity.id) + at(day, activity.id)"
-            :text="
-              isCounted
-                ? String(logged(day, activity.id) + at(day, activity.id))
-                : `+${logged(day, activity.id) + at(day, activity.id)}`
-            "
+            :text="String(logged(day, activity.id) + at(day, activity.id))"
             :min="logged(day, activity.id)"
             :max="MOST"
             :fewer="`${t.log.use.fewer}: ${activity.name}`"

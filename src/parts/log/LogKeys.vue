@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useEventListener, useMediaQuery } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import type { LogEntry } from '@/core/log'
 import type { Id } from '@/core/model'
 import { useLogStore } from '@/data/logStore'
 import { useEntryWords } from './entryWords'
@@ -13,10 +14,10 @@ import { useLogging } from './useLogging'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 
-/** One tap logs a use: counted ones are counted, of expected ones it is one more than usual. A long press asks for more. */
+/** One tap logs a use, in the place of one that was expected. A long press asks for more. */
 const props = defineProps<{ isBig?: boolean }>()
 const log = useLogStore()
-const { keys: all } = useLogging()
+const { keys: all, silent, isCounted } = useLogging()
 const { activityName } = useEntryWords()
 const { shown: dialog, open } = useDialogs()
 const isWide = useMediaQuery('(min-width: 64rem)')
@@ -44,11 +45,40 @@ watch(
 
 /** What was logged last, said in passing. */
 const said = ref('')
+/** What one tap logged, as long as it can be taken back or said to be one more than usual. */
+const last = shallowRef<LogEntry | null>(null)
 function add(activity: Id, n = 1) {
   const at = log.at
-  const { result } = log.add([{ kind: 'use', at, activity, n, person: null, litres: null, minutes: null }])
+  const { result, made } = log.add([
+    { kind: 'use', at, activity, n, person: null, litres: null, minutes: null },
+  ])
+  last.value = result.ok ? (made[0] ?? null) : null
   said.value = result.ok ? t.log.logged(t.log.made(activityName(activity), n), dayAndTime(at)) : t.log.refused
 }
+
+/** On top of what was expected anyway: nobody is taken to have forgotten one less. */
+function isMore() {
+  const entry = last.value && log.find(last.value.id)
+  last.value = null
+  if (entry?.kind !== 'use') return
+  const result = log.amend({ ...entry, isExtra: true })
+  said.value = result.ok ? t.log.keptExtra(activityName(entry.activity)) : t.log.refused
+}
+function takeBack() {
+  if (last.value) log.remove([last.value.id])
+  last.value = null
+  said.value = t.log.takenBack
+}
+function saidElsewhere(words: string) {
+  last.value = null
+  said.value = words
+}
+const SAID_MS = 60_000
+watch(last, (entry) => {
+  clearTimeout(forget)
+  if (entry) forget = setTimeout(() => (last.value = null), SAID_MS)
+})
+let forget: ReturnType<typeof setTimeout> | undefined
 
 const LONG_MS = 500
 let timer: ReturnType<typeof setTimeout> | undefined
@@ -100,10 +130,13 @@ useEventListener('keydown', (event) => {
   event.preventDefault()
 })
 
-const sub = ({ isCounted, today, isLeftOut }: Key) => {
+/** What is known of today: counted, as usual, or logged with what probably was not. */
+const sub = ({ isCounted: counted, today, unlogged, isLeftOut }: Key) => {
   if (isLeftOut) return t.log.leftOut
-  if (isCounted) return t.log.today(today)
-  return today > 0 ? t.log.more(today) : t.log.usual
+  if (counted) return t.log.counted
+  if (unlogged === null) return today > 0 ? t.log.today(today) : t.log.usual
+  const open = Math.round(unlogged)
+  return open === 0 ? t.log.today(today) : t.log.notLogged(today, open)
 }
 </script>
 
@@ -163,10 +196,39 @@ const sub = ({ isCounted, today, isLeftOut }: Key) => {
       data-testid="log-said"
     >
       {{ said }}
+      <template v-if="last">
+        <button
+          type="button"
+          class="min-h-11 px-1 font-semibold text-ink underline decoration-line decoration-2 underline-offset-4"
+          data-testid="log-undo"
+          @click="takeBack"
+        >
+          {{ t.edits.undo }}
+        </button>
+        <button
+          v-if="!isCounted(last.kind === 'use' ? last.activity : '')"
+          type="button"
+          class="min-h-11 px-1 font-semibold text-ink underline decoration-line decoration-2 underline-offset-4"
+          data-testid="log-extra"
+          @click="isMore"
+        >
+          {{ t.log.onlyMore }}
+        </button>
+      </template>
+    </p>
+    <p v-if="silent && isBig" class="text-[0.95rem]" data-testid="log-silent">
+      {{ t.log.silent(dayAndTime(silent)) }}
+      <button
+        type="button"
+        class="min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4"
+        @click="open({ kind: 'catch-up' })"
+      >
+        {{ t.log.choose.catchUp }}
+      </button>
     </p>
     <p v-if="isBig" class="text-[0.9rem] text-soft">
       {{ t.log.hold }} <span class="max-lg:hidden">{{ t.log.holdNumber }}</span>
     </p>
-    <LogDialogs v-model="dialog" @said="said = $event" />
+    <LogDialogs v-model="dialog" @said="saidElsewhere" />
   </section>
 </template>

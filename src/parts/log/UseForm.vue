@@ -25,6 +25,8 @@ const n = ref(1)
 const person = ref('')
 const litres = ref<number | null>(null)
 const minutes = ref<number | null>(null)
+/** On top of what was expected anyway. */
+const isExtra = ref(false)
 const [isLitresWrong, isMinutesWrong] = [ref(false), ref(false)]
 const { at, fault, refused, save: log } = useEntryForm(emit, props.at)
 const MOST = 100
@@ -41,6 +43,7 @@ function save(count: number) {
     person: person.value === '' ? null : person.value,
     litres: count === 0 ? null : litres.value,
     minutes: count === 0 ? null : minutes.value,
+    ...(isExtra.value && count > 0 && !isCounted(activity.value) ? { isExtra: true } : {}),
   }
   log([entry], t.log.made(name, count), !isLitresWrong.value && !isMinutesWrong.value)
 }
@@ -57,7 +60,7 @@ function save(count: number) {
     <p class="text-soft">{{ isCounted(activity) ? t.log.use.counted : t.log.use.expected }}</p>
     <AppStepper
       :value="n"
-      :text="isCounted(activity) ? String(n) : t.log.use.extra(n)"
+      :text="String(n)"
       :min="1"
       :max="MOST"
       :fewer="t.log.use.fewer"
@@ -93,6 +96,10 @@ function save(count: number) {
       />
       <WhenField v-model="at" :fault="fault" />
     </div>
+    <label v-if="!isCounted(activity)" class="flex min-h-11 items-center gap-3">
+      <input v-model="isExtra" type="checkbox" class="h-6 w-6 accent-[var(--ink)]" data-testid="use-extra" />
+      {{ t.log.use.isExtra }}
+    </label>
     <p v-if="refused" class="font-semibold" role="alert">{{ refused }}</p>
     <div class="flex flex-wrap gap-3">
       <AppButton kind="primary" @click="save(n)">{{ t.log.use.save }}</AppButton>

@@ -55,6 +55,7 @@ export function useEntryWords() {
           ...(entry.litres === null ? [] : [volume(entry.litres)]),
           ...(entry.minutes === null ? [] : [`${formatFigures(entry.minutes)} min`]),
           ...(who === null ? [] : [who]),
+          ...(entry.isExtra === true ? [t.log.use.extra] : []),
         ]
         return [t.log.made(name, entry.n), ...more].join(', ')
       }

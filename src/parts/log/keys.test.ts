@@ -2,12 +2,12 @@ import { expect, it } from 'vitest'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { trailerLog } from '../../../scripts/demo/trailerLog'
 import { entry } from '../../../tests/support/entries'
-import { eveningOf, isCountedNow, logKeys } from './keys'
+import { eveningOf, isCountedNow, logKeys, silentSince } from './keys'
 
 const NOW = '2027-09-14T15:20'
 const [crew, stay] = [trailerDemo().crews[0]!, trailerDemo().stays[0]!]
 const keys = (log = trailerLog(), now = NOW, of: Pick<typeof stay, 'counted'> = stay) =>
-  logKeys(crew, of, log, now)
+  logKeys(crew, { start: stay.start, ...of }, log, now)
 const keyOf = (id: string, ...given: Parameters<typeof keys>) =>
   keys(...given).find(({ activity }) => activity.id === id)!
 
@@ -33,7 +33,11 @@ it('every key has a letter of its own, and none is one that reads the panel or a
     ...crew,
     activities: ['a', 'b', 'c'].map((id) => ({ ...crew.activities[0]!, id, name: 'Ah' })),
   }
-  expect(logKeys(alike, { counted: [] }, [], NOW).map(({ letter }) => letter)).toEqual(['a', 'h', ''])
+  expect(logKeys(alike, { start: stay.start, counted: [] }, [], NOW).map(({ letter }) => letter)).toEqual([
+    'a',
+    'h',
+    '',
+  ])
 })
 
 it('counts today from five in the morning to five, late ones too, and says what was left out', () => {
@@ -53,4 +57,18 @@ it('puts a day that is caught up on into its evening, not into the future nor be
   expect(eveningOf(stay.start, 2, NOW)).toBe('2027-09-13T20:00')
   expect(eveningOf(stay.start, 3, NOW)).toBe(NOW)
   expect(eveningOf('2027-09-13T21:30', 0, '2027-09-14T10:00')).toBe('2027-09-13T21:30')
+})
+
+it('says how many of today were probably not logged, and since when nothing was', () => {
+  // From Saturday midday on a part each: Tuesday, the fourth day, is parts 11 to 14.
+  const unlogged = Float64Array.from({ length: 20 }, (_, i) => (i >= 11 && i < 15 ? 0.5 : 9))
+  const index = crew.activities.findIndex(({ id }) => id === 'teeth')
+  const known = crew.activities.map((_, a) => (a === index ? { unlogged } : null))
+  const all = logKeys(crew, stay, [], NOW, known)
+  expect(all.find(({ activity }) => activity.id === 'teeth')!.unlogged).toBeCloseTo(2, 12)
+  expect(all.find(({ activity }) => activity.id === 'shower')!.unlogged).toBeNull()
+  const one = [entry({ kind: 'use', at: '2027-09-13T20:00' })]
+  expect(silentSince(one, '2027-09-14T11:59')).toBeNull()
+  expect(silentSince(one, '2027-09-14T12:00')).toBe('2027-09-13T20:00')
+  expect(silentSince([], NOW)).toBeNull()
 })

@@ -1,5 +1,13 @@
-import { addWallDays, dayZero, type WallTime } from '@/core/calendar'
-import type { LogEntry } from '@/core/log'
+import {
+  PARTS_PER_DAY,
+  addWallDays,
+  dayZero,
+  slotNumber,
+  slotOfTime,
+  wallDaysBetween,
+  type WallTime,
+} from '@/core/calendar'
+import type { Completeness, LogEntry } from '@/core/log'
 import type { Activity, Crew, Id, Stay } from '@/core/model'
 import { countable } from '@/core/underway'
 
@@ -7,8 +15,10 @@ import { countable } from '@/core/underway'
 export interface Key {
   activity: Activity
   isCounted: boolean
-  /** Uses logged today; of an expected one what came on top. */
+  /** Uses logged today. */
   today: number
+  /** Uses of today that were probably made and not logged; null: nothing of it was logged, and all is as usual. */
+  unlogged: number | null
   isLeftOut: boolean
   /** Its single key; empty where all its letters are taken. */
   letter: string
@@ -24,9 +34,10 @@ export function isCountedNow({ counted }: Pick<Stay, 'counted'>, id: Id): boolea
 /** Counted ones first, then what draws most in a day; what is drunk is counted only where the owner said so. */
 export function logKeys(
   crew: Crew,
-  stay: Pick<Stay, 'counted'>,
+  stay: Pick<Stay, 'counted' | 'start'>,
   entries: readonly LogEntry[],
   now: WallTime,
+  known: readonly (Pick<Completeness, 'unlogged'> | null)[] = [],
 ): Key[] {
   const made = madeToday(entries, now)
   const letters = new Set(TAKEN)
@@ -42,11 +53,33 @@ export function logKeys(
       activity,
       isCounted: isCountedNow(stay, activity.id),
       today: made.get(activity.id)?.n ?? 0,
+      unlogged: unloggedToday(known[crew.activities.indexOf(activity)] ?? null, stay, now),
       isLeftOut: made.get(activity.id)?.isLeftOut ?? false,
       letter: letter ?? '',
     }
   })
 }
+
+/** Of the parts of today that have begun. */
+function unloggedToday(
+  known: Pick<Completeness, 'unlogged'> | null,
+  { start }: Pick<Stay, 'start'>,
+  now: WallTime,
+): number | null {
+  if (!known) return null
+  const first = slotNumber(slotOfTime(start, start))
+  const { day } = slotOfTime(start, now)
+  const from = Math.max(0, day * PARTS_PER_DAY - first)
+  return known.unlogged.slice(from, from + PARTS_PER_DAY).reduce((sum, one) => sum + one, 0)
+}
+
+/** When something was logged last, where that was long ago; null: not so long. */
+export function silentSince(entries: readonly LogEntry[], now: WallTime): WallTime | null {
+  const last = entries.findLast((entry) => entry.kind === 'use' && entry.at <= now)
+  return last && wallDaysBetween(last.at, now) * 24 >= SILENT_HOURS ? last.at : null
+}
+/** Longer than a night. */
+const SILENT_HOURS = 16
 
 /** Uses of today, by activity: how many, and whether it was said that there were none. */
 function madeToday(entries: readonly LogEntry[], now: WallTime): Map<Id, { n: number; isLeftOut: boolean }> {

@@ -4,19 +4,23 @@ import { endOf } from '@/core/underway'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
+import { useUnderWayStore } from '@/data/underWayStore'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
-import { isCountedNow, logKeys, type Key } from './keys'
+import { isCountedNow, logKeys, silentSince, type Key } from './keys'
 
 /** Logging from any screen. */
 export function useLogging() {
   const forecast = useForecastStore()
   const log = useLogStore()
   const clock = useClockStore()
+  const underWay = useUnderWayStore()
 
   const isCounted = (id: Id) => forecast.stay !== null && isCountedNow(forecast.stay, id)
   const keys = computed((): Key[] =>
-    forecast.crew && forecast.stay ? logKeys(forecast.crew, forecast.stay, log.entries, clock.now) : [],
+    forecast.crew && forecast.stay
+      ? logKeys(forecast.crew, forecast.stay, log.entries, clock.now, underWay.learned?.completeness)
+      : [],
   )
 
   /** What is wrong with a time; null: nothing. */
@@ -29,5 +33,10 @@ export function useLogging() {
     return stay && at < stay.start ? t.log.when.before(dayAndTime(stay.start)) : null
   }
 
-  return { keys, isCounted, wrongTime }
+  /** Nothing was logged since then, and that is long ago. */
+  const silent = computed(() =>
+    keys.value.some(({ unlogged }) => unlogged !== null) ? silentSince(log.entries, clock.now) : null,
+  )
+
+  return { keys, silent, isCounted, wrongTime }
 }

@@ -1,6 +1,5 @@
 import { computed, shallowRef, watch } from 'vue'
 import { setAnyway, usualRuns, runOf, type RunOffer, type UsualRun } from '@/core/errands'
-import { daysPerBother } from '@/core/habits'
 import type { Run } from '@/core/model'
 import { useJobStore } from '@/data/jobStore'
 import { newId } from '@/data/newId'
@@ -55,13 +54,12 @@ export function useOffers(isLooking: () => boolean) {
     return jobs.run('advice', 'offers', subject, { seed: SEED, trials: TRIALS, usual }, tell)
   }
 
-  /** In the catalogue's order while they come; then what buys most for what it asks for first. */
+  /** In the catalogue's order while they come; then what buys most first. */
   const rows = computed(() => {
     const { stayCase } = places
     if (!stayCase || !isLooking()) return []
     const all = usualRuns(stayCase).map(({ usual }) => ({ usual, offer: found.value.get(usual) ?? null }))
-    const score = ({ offer }: (typeof all)[number]) =>
-      offer ? daysPerBother(offer.gain, offer.cost.total) : -1
+    const score = ({ offer }: (typeof all)[number]) => offer?.gain ?? -1
     return isWhole.value ? [...all].sort((a, b) => score(b) - score(a)) : all
   })
 
@@ -111,7 +109,9 @@ export function useOfferWords() {
       return place === null ? when : t.runs.whenAt(when, place)
     },
     buys: ({ gain, chanceBefore, chance }: Pick<RunOffer, 'gain' | 'chanceBefore' | 'chance'>): string =>
-      t.runs.buys(formatSigned(gain), of100(chanceBefore), of100(chance)),
+      of100(chanceBefore) === of100(chance)
+        ? t.runs.buysDays(formatSigned(gain))
+        : t.runs.buys(formatSigned(gain), of100(chanceBefore), of100(chance)),
     asks: ({ cost }: Pick<RunOffer, 'cost'>): string =>
       [
         cost.minutes > 0 ? words.minutes(cost.minutes) : null,

@@ -1,9 +1,11 @@
 import { computed } from 'vue'
 import { addWallDays, dayZero, wallDaysBetween } from '@/core/calendar'
-import type { Budget, BudgetLine } from '@/core/budget'
+import { lastNight, type Budget, type BudgetLine } from '@/core/budget'
 import type { Crew, Id, Stay } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
+import { chanceWords } from '@/parts/risk/chanceWords'
+import { whenOf } from '@/parts/runs/useRuns'
 import { formatDate, formatNumber } from '@/texts'
 import * as t from '@/texts/t'
 
@@ -56,7 +58,30 @@ export function useBudgetWords() {
     if (!budget || !stay || budget.state !== 'short' || budget.reaches === null) return null
     return { night: budget.reaches, words: nightOf(stay, budget.reaches) }
   })
+  /** How often a usual day, and usual days up to the goal, hold: beside what is left at the chosen sureness. */
+  const usual = computed((): string | null => {
+    const { budget } = today
+    if (!budget || budget.trials === 0 || budget.state === 'past' || budget.isFree) return null
+    return t.budget.usualDays(chanceWords(budget.asUsual), goal.value)
+  })
+  /** What one run would change. */
+  const withRun = computed((): string | null => {
+    const step = today.next?.find(({ change }) => change.kind === 'run')
+    if (!step || step.change.kind !== 'run' || !forecast.stay) return null
+    const when = whenOf(forecast.stay, step.change.run, true)
+    return t.budget.oneRun(t.runs.usual[step.change.usual], when, chanceWords(step.chance))
+  })
+  /** A goal that was moved nearer before runs were set: with them it may be the last night again. */
+  const movable = computed(() => {
+    const { stay } = forecast
+    const night = stay?.budget.night ?? null
+    if (!stay || night === null || !forecast.hasRuns || night >= lastNight(stay)) return null
+    return nightOf(stay, lastNight(stay))
+  })
   return {
+    usual,
+    withRun,
+    movable,
     budget: computed(() => today.budget),
     rows,
     headline,
@@ -94,15 +119,23 @@ function rowOf(
   const names = line.persons.flatMap(({ person, n }) =>
     n > 0 ? [t.budget.each(crew.persons.find(({ id }) => id === person)?.name ?? person, n)] : [],
   )
-  const used = line.spent >= 0.5 ? t.budget.of(shown(line.spent), shown(line.allowed)) : t.budget.notYet
+  const used = line.spent >= 0.5 ? usedOf(line, budget) : t.budget.notYet
   return {
     ...row,
     side: names.length > 1 || (names.length === 1 && crew.persons.length > 1) ? names.join(', ') : used,
   }
 }
 
-function whenNext({ next, later }: BudgetLine, stay: Stay, today: number, goal: string): string {
+/** Of what is granted where something is to be saved; else beside what is usual: nobody means to use eight times that. */
+function usedOf({ spent, allowed }: BudgetLine, { factor }: Budget): string {
+  return factor >= 1
+    ? t.budget.ofUsual(shown(spent), shown(allowed / factor))
+    : t.budget.of(shown(spent), shown(allowed))
+}
+
+function whenNext({ left, next, later }: BudgetLine, stay: Stay, today: number, goal: string): string {
   if (next === null || later < LEAST) return t.budget.noneBefore(goal)
+  if (left >= LEAST && next === today + 1) return t.budget.partLeft(shown(left))
   const day = formatDate(addWallDays(dayZero(stay.start), next))
   return next === today + 1 ? `${t.budget.none}, ${t.budget.nextTomorrow}` : t.budget.notBefore(day)
 }

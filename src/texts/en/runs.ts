@@ -83,6 +83,7 @@ export const runs = {
   whenAt: (when: string, place: string) => `${when}, ${place}`,
   /** `+1.9 d, 80 → 97 in 100` */
   buys: (days: string, before: string, after: string) => `${days} d, ${before} → ${after} in 100`,
+  buysDays: (days: string) => `${days} d`,
   botherOf: (n: string) => `bother ${n}`,
   placing: 'Looking for the best time…',
   putOn: (when: string) => `Put it on ${when}`,

@@ -15,6 +15,11 @@ export const budget = {
   notBefore: (day: string) => `not before ${day}`,
   noneBefore: (goal: string) => `none before ${goal}`,
   of: (spent: string, allowed: string) => `${spent} of ${allowed} used`,
+  ofUsual: (spent: string, usual: string) => `${spent} used, ${usual} are usual`,
+  partLeft: (n: string) => `${n} left, a whole one tomorrow`,
+  usualDays: (chance: string, goal: string) => `Usual days last to ${goal} in ${chance}.`,
+  oneRun: (run: string, when: string, chance: string) => `With ${lower(run)} on ${when}: ${chance}.`,
+  notMoved: (goal: string) => `With your runs it may last to ${goal}.`,
   notYet: 'none used yet',
   aDay: (n: string) => `${n} a day`,
   inAll: (n: string) => `${n} in all`,
@@ -26,7 +31,7 @@ export const budget = {
   free: (goal: string) => `Nothing needs saving to ${goal}.`,
   usual: (goal: string) => `As usual lasts to ${goal}.`,
   times: (percent: string) => `${percent} of the usual`,
-  more: (percent: string) => `${percent} of the usual, so there is room`,
+  more: 'Usual days need no saving',
   past: 'The night this budget was for has gone by.',
   nothing: 'There is nothing in this crew’s days that a budget may save.',
   sure: (hundred: string, asUsual: string) => `Holds in ${hundred} of 100 trips; as usual in ${asUsual}.`,
@@ -174,7 +179,7 @@ export const came = {
 export const showerTimer = {
   title: 'Shower timer',
   time: 'Time a shower',
-  lead: 'Litres as they run, against what is left.',
+  lead: 'The water as it runs, against what is left.',
   start: 'Water on',
   pause: 'Tap anywhere to pause',
   resume: 'Tap anywhere when the water is on again',
@@ -195,12 +200,17 @@ export const showerTimer = {
   who: 'Who',
   anybody: 'Nobody in particular',
   flow: 'Flow',
-  flowHint: 'Litres in a minute with the water on: by a bucket and a watch.',
+  flowHint: 'How much runs in a minute with the water on: by a bucket and a watch.',
   assumed: 'assumed',
   logged: (name: string, amount: string) => `${name} logged: ${amount}.`,
+  short: 'So short that a usual one is still expected.',
   discard: 'Throw it away',
   awake: 'The screen stays on.',
   notAwake: 'Keep the screen lit yourself: this device does not let the page do it.',
   none: 'This crew has no shower among its uses.',
   notBegun: 'The stay is not under way: the timer runs, and nothing is logged.',
+}
+
+function lower(words: string): string {
+  return words.charAt(0).toLowerCase() + words.slice(1)
 }
