@@ -1,3 +1,4 @@
+import type { Model } from '../compile'
 import { volumePerUse, type Activity, type Crew } from '../model'
 import type { Litres } from '../quantities'
 
@@ -18,4 +19,15 @@ export function dailyUse(crew: Crew, activity: Activity): DailyUse {
           uses: (rates.find((own) => own.activity === activity.id) ?? activity).rate.value,
         }))
   return { lines, litres: lines.reduce((sum, { uses }) => sum + uses, 0) * volumePerUse(activity) }
+}
+
+/** L drawn on the first whole day of a stay, with who is there and the habits that are on. */
+export function drawnADay({ grid, activities, uses, volume }: Model): Litres {
+  const { count, day } = grid
+  const whole = day[0]! + (grid.part[0] === 0 ? 0 : 1)
+  let litres = 0
+  for (let a = 0; a < activities.length; a++)
+    for (let i = 0; i < count; i++)
+      if (day[i] === whole) litres += uses[a * count + i]! * volume[a * count + i]!
+  return litres
 }

@@ -1,4 +1,4 @@
-export { dailyUse } from './dailyUse'
+export { dailyUse, drawnADay } from './dailyUse'
 export type { DailyUse } from './dailyUse'
 export { dailyInputsOf, inputsOf } from './inputs'
 export type { Input, InputKind } from './inputs'

@@ -80,7 +80,7 @@ describe('units', () => {
   it('guesses from the locale', () => {
     expect(unitsForLocale('en-US')).toEqual(american)
     expect(unitsForLocale('es-419')).toEqual(metric)
-    expect(unitsForLocale('en-GB').distance).toBe('mi')
+    expect(unitsForLocale('en-GB').distance).toBe('km')
     expect(unitsForLocale('de')).toEqual(metric)
   })
 })

@@ -57,13 +57,12 @@ export function systemOf({ volume }: UnitChoice): UnitSystem {
 }
 
 /**
- * A first guess at what somebody reads: US customary for the US, Liberia and Myanmar; miles and °C for
- * the United Kingdom, where tanks are sold in litres; metric elsewhere.
+ * A first guess at what somebody reads: US customary for the US, Liberia and Myanmar; metric elsewhere,
+ * in the United Kingdom too, where tanks are sold in litres: what is called litres and metres has no miles in it.
  * @param locale a BCP 47 tag such as `en-GB`
  */
 export function unitsForLocale(locale: string): UnitChoice {
   const region = /[-_]([A-Za-z]{2})(?:$|[-_])/.exec(locale)?.[1]?.toUpperCase()
   if (region === 'US' || region === 'LR' || region === 'MM') return UNIT_SYSTEMS.us
-  if (region === 'GB') return { ...METRIC, distance: 'mi' }
   return METRIC
 }

@@ -1,10 +1,11 @@
 import type { Card, CardQuantity, CardStep, WhyTerm } from '@/core/cards'
 import { outletsOf, subjectsOf } from '@/core/cards'
 import type { Id } from '@/core/model'
+import { fromSi } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatFigures, formatNumber, listed, roundedDose } from '@/texts'
+import { formatFigures, formatNumber, formatQuantity, listed, roundedDose } from '@/texts'
 import * as t from '@/texts/t'
 
 /** A piece of a step's words: plain, or a number that can be asked for. */
@@ -28,6 +29,8 @@ export function useCardWords() {
     return known ? t.doses[known.form](formatFigures(roundedDose(amount)), known.name) : formatFigures(amount)
   }
 
+  /** Of the owner's unit in a litre. */
+  const perLitre = () => fromSi(1, settings.units.volume)
   function length(metres: number): string {
     return settings.units.distance === 'mi'
       ? `${formatNumber(metres * FEET_PER_METRE, 0)}\u00a0ft`
@@ -79,8 +82,9 @@ export function useCardWords() {
   /** A number behind a quantity, with its unit. */
   function term({ value, unit }: WhyTerm, step: CardStep | null): string {
     if (unit === 'flow') return t.cardUnits.flow(volume(value))
-    if (unit === 'grams-per-litre') return t.cardUnits['grams-per-litre'](formatFigures(value))
-    if (unit === 'length') return `${formatNumber(value * 100, 1)}\u00a0cm`
+    if (unit === 'grams-per-litre')
+      return t.cardUnits['grams-per-litre'](formatFigures(value / perLitre()), t.units[settings.units.volume])
+    if (unit === 'length') return formatQuantity(value, 'length', settings.units)
     return quantity({ id: 'content', unit, value, why: [] }, step)
   }
 

@@ -78,7 +78,7 @@ function setWeight(key: keyof CostWeights, value: number) {
             </th>
             <td class="pl-3 whitespace-nowrap">{{ words.minutes(cost.minutes) }}</td>
             <td class="pl-3 whitespace-nowrap">{{ words.way(cost.kilometres) }}</td>
-            <td class="pl-3">{{ money(cost.money) }}</td>
+            <td class="pl-3">{{ cost.isFeeKnown ? money(cost.money) : t.runs.cost.unknown }}</td>
             <td class="pl-3 whitespace-nowrap">{{ volume(cost.carriedL) }}</td>
             <td class="pl-3">{{ formatNumber(cost.bother, 1) }}</td>
             <td class="pl-3 font-semibold">{{ money(cost.total) }}</td>
@@ -96,7 +96,15 @@ function setWeight(key: keyof CostWeights, value: number) {
             <th class="py-2 text-left">{{ t.runs.cost.total }}</th>
             <td class="pl-3 whitespace-nowrap">{{ words.minutes(runs.cost.value.minutes) }}</td>
             <td class="pl-3 whitespace-nowrap">{{ words.way(runs.cost.value.kilometres) }}</td>
-            <td class="pl-3">{{ money(runs.cost.value.money) }}</td>
+            <td class="pl-3">
+              {{
+                runs.cost.value.isFeeKnown
+                  ? money(runs.cost.value.money)
+                  : runs.cost.value.money > 0
+                    ? t.runs.cost.atLeast(money(runs.cost.value.money))
+                    : t.runs.cost.unknown
+              }}
+            </td>
             <td class="pl-3 whitespace-nowrap">{{ volume(runs.cost.value.carriedL) }}</td>
             <td class="pl-3">{{ formatNumber(runs.cost.value.bother, 1) }}</td>
             <td class="pl-3">{{ money(runs.cost.value.total) }}</td>

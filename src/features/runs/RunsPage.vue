@@ -32,10 +32,13 @@ const costOf = (id: string) => runs.cost.value!.runs.find(({ run }) => run === i
 const costAnswer = computed(() => {
   const { cost } = runs
   if (!cost.value || cost.value.total === 0) return t.runs.cost.none
-  const { minutes, kilometres, total } = cost.value
+  const { minutes, kilometres, total, habitBother } = cost.value
+  if (cost.value.runs.length === 0)
+    return t.runs.cost.habitsOnly(formatNumber(total, 0), formatNumber(habitBother, 1))
   const parts = [
     minutes > 0 ? runWords.minutes(minutes) : null,
     kilometres > 0 ? runWords.way(kilometres) : null,
+    cost.value.isFeeKnown ? null : t.runs.cost.feeUnknown,
   ].filter((part) => part !== null)
   return t.runs.cost.answer(formatNumber(total, 0), parts.join(', '))
 })
@@ -44,11 +47,16 @@ const totals = computed(() => {
   const cost = runs.cost.value
   if (!cost || runs.inOrder.value.length === 0) return []
   return [
-    { label: t.runs.totals.money, value: formatNumber(cost.money, 2) },
+    { label: t.runs.totals.money, value: feesOf(cost) },
     { label: t.runs.totals.errands, value: runWords.minutes(cost.minutes) },
     { label: t.runs.totals.road, value: runWords.way(cost.kilometres) },
   ]
 })
+/** Fees that are known, and whether more may come. */
+function feesOf({ money, isFeeKnown }: { money: number; isFeeKnown: boolean }): string {
+  if (isFeeKnown) return formatNumber(money, 2)
+  return money > 0 ? t.runs.cost.atLeast(formatNumber(money, 2)) : t.runs.cost.unknown
+}
 const sections = [
   { id: 'cost', title: t.runs.cost.title },
   { id: 'take-along', title: t.takeAlong.title },

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
-import { dailyUse } from '@/core/explain'
+import { dailyUse, drawnADay } from '@/core/explain'
 import { LAND_RULES, type Crew, type Stay } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
@@ -68,7 +68,10 @@ export function useStayAnswers() {
       .map((activity) => ({ name: activity.name, litres: dailyUse(crew, activity).litres }))
       .sort((a, b) => b.litres - a.litres)
     const total = all.reduce((sum, { litres }) => sum + litres, 0)
-    return all[0] ? t.stay.takes(volume(total), all[0].name, volume(all[0].litres)) : ''
+    if (!all[0]) return ''
+    const plain = t.stay.takes(volume(total), all[0].name, volume(all[0].litres))
+    const { model, habitsOn } = forecast
+    return model && habitsOn.length > 0 ? `${plain}; ${t.stay.takesWith(volume(drawnADay(model)))}` : plain
   }
   return computed(() => {
     const { stay, crew, rig } = forecast

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { owned, type Dimension, type Quantity } from '@/core/quantities'
 import type { EditResult } from '@/data/workspaceStore'
 import QuantityField from './QuantityField.vue'
@@ -6,15 +7,23 @@ import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
 /** A number that may not be known: said so until it is put in. */
-defineProps<{
+const props = defineProps<{
   label: string
   value: Quantity | null
   dimension: Dimension | 'number'
   limits: { min: number; max: number }
   /** What the field begins with. */
   first: number
+  /** It begins with what is assumed: known is only what the owner then puts in. */
+  isAssumed?: boolean
   save: (value: Quantity | null) => EditResult
 }>()
+/** The field stands open, with nothing known yet. */
+const isOpen = ref(false)
+function putIn() {
+  if (props.isAssumed) isOpen.value = true
+  else props.save(owned(props.first))
+}
 </script>
 
 <template>
@@ -37,11 +46,18 @@ defineProps<{
         {{ t.places.forget }}
       </button>
     </template>
+    <QuantityField
+      v-else-if="isOpen"
+      :label="label"
+      :value="first"
+      :dimension="dimension"
+      :min="limits.min"
+      :max="limits.max"
+      :save="(si) => save(owned(si))"
+    />
     <template v-else>
       <p class="mb-1 text-[0.92rem] font-semibold text-soft">{{ label }}: {{ t.places.unset }}</p>
-      <AppButton :aria-label="t.places.setIt(label)" @click="save(owned(first))">{{
-        t.places.putIn
-      }}</AppButton>
+      <AppButton :aria-label="t.places.setIt(label)" @click="putIn">{{ t.places.putIn }}</AppButton>
     </template>
   </div>
 </template>

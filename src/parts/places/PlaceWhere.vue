@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Place } from '@/core/model'
 import { parsePosition, showPosition } from '@/core/places'
-import { owned, type Quantity } from '@/core/quantities'
+import type { Quantity } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { LIMITS } from '@/document'
 import TextField from '@/parts/fields/TextField.vue'
@@ -53,6 +53,7 @@ const leg = computed(() => words.legTo(props.place))
       dimension="distance"
       :limits="LIMITS.kilometres"
       :first="Math.round(leg?.kilometres ?? 10)"
+      is-assumed
       :save="(kilometres: Quantity | null) => edit.setWay({ ...own, kilometres })"
     />
     <MaybeQuantity
@@ -60,7 +61,8 @@ const leg = computed(() => words.legTo(props.place))
       :value="own.minutes"
       dimension="number"
       :limits="LIMITS.runMinutes"
-      :first="owned(Math.round(leg?.minutes ?? 15)).value"
+      :first="Math.round(leg?.minutes ?? 15)"
+      is-assumed
       :save="(minutes: Quantity | null) => edit.setWay({ ...own, minutes })"
     />
   </div>

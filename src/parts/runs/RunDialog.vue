@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, watch } from 'vue'
 import { PARTS, type Part } from '@/core/calendar'
 import { found, type Run, type RunStep } from '@/core/model'
-import { owned, type Quantity } from '@/core/quantities'
+import { owned } from '@/core/quantities'
 import { repeated } from '@/core/errands'
 import { useForecastStore } from '@/data/forecastStore'
 import { LIMITS } from '@/document'
@@ -48,7 +48,14 @@ const NUMBERS = [
   { key: 'fee', dimension: 'number', limits: LIMITS.fee },
   { key: 'bother', dimension: 'number', limits: LIMITS.bother },
 ] as const
-const valueOf = (run: Run, key: (typeof NUMBERS)[number]['key']): Quantity => run[key]
+/** What the owner typed stands; else what its place and the road say, as everywhere. */
+function valueOf(run: Run, key: (typeof NUMBERS)[number]['key']): number {
+  const known = cost.value
+  if (run[key].by === 'owner' || known === null || !answer.value?.isPossible) return run[key].value
+  if (key === 'minutes') return Math.round(known.minutes / 5) * 5
+  if (key === 'kilometres') return known.kilometres
+  return key === 'fee' ? known.money : run.bother.value
+}
 const setSteps = (steps: RunStep[]) => change('steps', { steps })
 </script>
 
@@ -96,8 +103,8 @@ const setSteps = (steps: RunStep[]) => change('steps', { steps })
         <QuantityField
           v-for="{ key, dimension, limits } in NUMBERS"
           :key="key"
-          :label="t.runs.field[key]"
-          :value="valueOf(answer.run, key).value"
+          :label="key === 'fee' && !cost.isFeeKnown ? t.runs.field.feeUnknown : t.runs.field[key]"
+          :value="valueOf(answer.run, key)"
           :dimension="dimension"
           :min="limits.min"
           :max="limits.max"

@@ -2,8 +2,11 @@
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { AMOUNTS_OF, type RunStep, type StepAmount } from '@/core/model'
-import { owned } from '@/core/quantities'
+import { owned, roundIn } from '@/core/quantities'
+import { runOf, usualRuns } from '@/core/errands'
 import type { RunAnswer, StepAnswer } from '@/core/schedule'
+import { usePlacesStore } from '@/data/placesStore'
+import { useSettingsStore } from '@/data/settingsStore'
 import type { EditResult } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
@@ -17,6 +20,8 @@ import { useRunWords } from './useRunWords'
 /** What is done, step by step, with what each moves and what it cannot. */
 const props = defineProps<{ answer: RunAnswer; save: (steps: RunStep[]) => EditResult }>()
 const words = useRunWords()
+const places = usePlacesStore()
+const settings = useSettingsStore()
 const { level } = useAmounts()
 const steps = computed(() => props.answer.steps)
 const NOTHING = 0.05
@@ -44,16 +49,18 @@ function waysOf({ do: does, from }: RunStep): readonly StepAmount['as'][] {
 }
 const wayWords = (step: RunStep, as: StepAmount['as']) =>
   as === 'all' && step.do === 'fill' ? t.runs.amounts.full : t.runs.amounts[as]
+/** A first amount, round in the owner's unit. */
 const FIRST_L = 20
+const firstL = () => roundIn(FIRST_L, settings.units.volume)
 function change(at: number, next: Partial<RunStep>): EditResult {
   return props.save(steps.value.map(({ step }, k) => (k === at ? { ...step, ...next } : step)))
 }
 function choose(at: number, as: StepAmount['as']) {
   const amount: StepAmount =
     as === 'level' || as === 'most'
-      ? { as, litres: owned(FIRST_L) }
+      ? { as, litres: owned(firstL()) }
       : as === 'head'
-        ? { as, within: owned(FIRST_L) }
+        ? { as, within: owned(firstL()) }
         : { as }
   change(at, { amount })
 }
@@ -62,6 +69,23 @@ function setLitres(at: number, litres: number): EditResult {
   if (amount.as === 'head') return change(at, { amount: { as: 'head', within: owned(litres) } })
   if (amount.as !== 'level' && amount.as !== 'most') return { ok: true }
   return change(at, { amount: { as: amount.as, litres: owned(litres) } })
+}
+/** What the errands of this rig do, but for what is done already: one catalogue for all. */
+const more = computed(() => {
+  const { stayCase } = places
+  if (!stayCase) return []
+  const key = ({ do: does, from, to }: RunStep) => `${does} ${from} ${to}`
+  const known = new Set(steps.value.map(({ step }) => key(step)))
+  const { day, part } = props.answer.run
+  return usualRuns(stayCase)
+    .flatMap((errand) => runOf(stayCase, errand, 'step', { day, part }).steps)
+    .filter((step) => !known.has(key(step)) && known.add(key(step)))
+})
+const nameOfStep = (step: RunStep) =>
+  [t.runs.steps[step.do], words.nameOf(idOf(step)), other(step)].filter((one) => one !== '').join(' ')
+function add(at: string) {
+  const step = more.value[Number(at)]
+  if (step) props.save([...steps.value.map((one) => one.step), step])
 }
 const litresOf = ({ amount }: RunStep) =>
   amount.as === 'head' ? amount.within.value : 'litres' in amount ? amount.litres.value : null
@@ -138,5 +162,17 @@ const without = (at: number) => props.save(steps.value.map(({ step }) => step).f
         </div>
       </li>
     </ol>
+    <ChoiceField
+      v-if="more.length > 0"
+      class="mt-2 max-w-xs"
+      data-testid="add-step"
+      :label="t.runs.addStep"
+      value=""
+      :options="[
+        { value: '', label: t.runs.addStepNone },
+        ...more.map((step, k) => ({ value: String(k), label: nameOfStep(step) })),
+      ]"
+      @choose="add"
+    />
   </section>
 </template>

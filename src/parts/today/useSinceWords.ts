@@ -15,16 +15,41 @@ const NAMED = 2
 /** Days between two counts: rounded, while a count itself is cut. */
 const apart = (days: number) => formatSigned(Math.abs(days)).replace('+', '')
 
+/** A day that goes by as expected moves the count by hardly more, days. */
+const LEAP = 0.7
+const tenths = (days: number) => Math.round(days * 10)
+
+/**
+ * Parts as they are written, to a tenth, so that they add up to the total as it is written: what rounding is off by goes to the
+ * largest, and what is more than that is a part by itself.
+ */
+export function addingUp<T extends { days: number; words: string }>(
+  parts: readonly T[],
+  total: number,
+  rest: string,
+): { words: string; text: string }[] {
+  const off = tenths(total) - parts.reduce((sum, { days }) => sum + tenths(days), 0)
+  const largest = parts.reduce((k, { days }, i) => (Math.abs(days) > Math.abs(parts[k]!.days) ? i : k), 0)
+  const isRounding = parts.length > 0 && Math.abs(off) <= parts.length / 2 + 0.5
+  const written = parts.map(({ words, days }, k) => ({
+    words,
+    text: formatSigned((tenths(days) + (isRounding && k === largest ? off : 0)) / 10),
+  }))
+  return off === 0 || isRounding ? written : [...written, { words: rest, text: formatSigned(off / 10) }]
+}
+
 /** What moved the count since yesterday, in a line and one by one; null while it is not known. */
 export function useSinceWords() {
   const today = useTodayStore()
   const forecast = useForecastStore()
   const { temperature } = useAmounts()
 
-  function causeWords(cause: Cause): string {
+  function causeWords(cause: Cause, days: number): string {
     if (cause.kind === 'day') {
       const isWarm = cause.warmest - cause.usual >= WARMER
-      return isWarm ? t.since.cause.hot(temperature(cause.warmest)) : t.since.cause.day
+      if (isWarm) return t.since.cause.hot(temperature(cause.warmest))
+      // With runs what can be planned on leaps when a day has gone by: that is no day like the others.
+      return Math.abs(days) > LEAP ? t.since.cause.leap : t.since.cause.day
     }
     if (cause.kind === 'use') {
       const name = forecast.crew?.activities.find(({ id }) => id === cause.activity)?.name ?? ''
@@ -47,7 +72,7 @@ export function useSinceWords() {
     const change = isSame ? words.same : since.change < 0 ? words.less(size) : words.more(size)
     const parts = since.parts
       .filter(({ days }) => Math.abs(days) >= LEAST)
-      .map(({ cause, days }) => ({ words: causeWords(cause), days, text: formatSigned(days) }))
+      .map(({ cause, days }) => ({ words: causeWords(cause, days), days }))
     const same = parts.filter(({ days }) => days < 0 === since.change < 0)
     const named = (isSame ? [] : same).slice(0, NAMED).map((part) => part.words)
     const plan =
@@ -60,7 +85,7 @@ export function useSinceWords() {
       change,
       why: named.join(', '),
       plan,
-      parts,
+      parts: addingUp(parts, since.change, t.since.cause.rest),
       total: formatSigned(since.change),
       explained: t.since.explained(formatDays(since.then), dayAndTime(since.from)),
     }

@@ -106,7 +106,7 @@ export const cardSteps: Record<string, string> = {
   'over.end': 'End valve shut, both tank valves shut, cap on.',
   'over.gray-open': 'Open {gray}.',
   'over.black-open': 'Open {black} and count: {head-seconds}, no longer. That lets about {head-litres} over.',
-  'over.pulse': 'Open {black} for {pulse}, no longer. The heights are not known: no litres are promised.',
+  'over.pulse': 'Open {black} for {pulse}, no longer. The heights are not known: no amount is promised.',
   'over.black-shut': 'Shut {black} first.',
   'over.gray-shut': 'Then shut {gray}.',
   'over.again': 'Read both. Again only while {gray} stands clearly above {black}.',
@@ -305,6 +305,6 @@ export const cardSteps: Record<string, string> = {
   'metered.shut': 'Valves shut.',
   'metered.fill':
     'Meter to zero, or count buckets. Fill slowly until it stands full: about {capacity}, {meter-minutes}.',
-  'metered.marks': 'Write down the litres at which each light comes on.',
-  'metered.write': 'Put the litres in: the tank counts as metered.',
+  'metered.marks': 'Write down the amount at which each light comes on.',
+  'metered.write': 'Put the amounts in: the tank counts as metered.',
 }

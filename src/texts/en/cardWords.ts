@@ -96,7 +96,7 @@ export const wrongs = {
     ask: 'It will not drain',
     do: [
       'Shut the valve. Never poke.',
-      'Water in, as much as may be: 20 L.',
+      'Water in, as much as may be: a large jug full.',
       'Let it soak for an hour, or drive it about.',
       'Open it again. Still nothing: a workshop, not a wire.',
     ],
@@ -294,9 +294,11 @@ export const cardUnits = {
   percent: (n: string) => `${n}\u00a0%`,
   uses: (n: string) => `${n}\u00a0uses`,
   millilitres: (n: string) => `${n}\u00a0mL`,
-  'grams-per-litre': (n: string) => `${n}\u00a0g/L`,
+  'grams-per-litre': (n: string, volume: string) => `${n}\u00a0g/${volume}`,
   flow: (amount: string) => `${amount} a minute`,
-} satisfies Partial<Record<QuantityUnit | 'uses' | 'flow' | 'grams-per-litre', (n: string) => string>>
+} satisfies Partial<
+  Record<QuantityUnit | 'uses' | 'flow' | 'grams-per-litre', (n: string, volume: string) => string>
+>
 
 export const placeRules = {
   unknown: 'not known',

@@ -107,7 +107,7 @@ export const review = {
     tank === null ? `${days} dry days` : `${days} dry days, ${tank} first`,
   nearest: (tank: string, percent: string) => `${tank} came nearest: ${percent} of the way`,
   reached: (tank: string) => `${tank} reached its limit`,
-  perTitle: 'Litres per person and day',
+  perTitle: 'Water per person and day',
   per: { drawn: 'drawn', gray: 'into gray', toilet: 'into the toilet’s tanks' },
   perSentence: (drawn: string, gray: string, toilet: string) =>
     `${drawn} drawn per person and day, ${gray} of it into gray; ${toilet} into black, cassette or jug.`,
@@ -154,8 +154,8 @@ export const review = {
     n === 0
       ? 'Nothing new to take over.'
       : n === 1
-        ? 'The litres of one use become your crew’s own.'
-        : `The litres of ${n} uses become your crew’s own.`,
+        ? 'What one use takes becomes your crew’s own.'
+        : `What ${n} uses take becomes your crew’s own.`,
   taken: 'Taken over: the next plan starts from it.',
   csv: 'As a table (CSV)',
   print: 'Print on one page',

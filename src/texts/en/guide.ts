@@ -22,7 +22,7 @@ export const terms = {
   },
   swap: {
     name: 'Swap',
-    text: 'Uses of one thing given up for another today, at the litres of each into the tank that binds.',
+    text: 'Uses of one thing given up for another today, by how much each puts into the tank that binds.',
   },
   'set-apart': {
     name: 'Set apart',
@@ -52,7 +52,7 @@ export const terms = {
     name: 'Safe fill',
     text: 'How full a waste tank may be: nine tenths, a cassette less. The rest is for a slope, a splash and a wrong guess.',
   },
-  residue: { name: 'What stays behind', text: 'Litres that an emptying leaves in a tank.' },
+  residue: { name: 'What stays behind', text: 'What an emptying leaves in a tank.' },
   spread: {
     name: 'How sure the size is',
     text: 'A tank of the brochure may hold a few per cent more or less. Metered, it is sure.',
@@ -90,7 +90,7 @@ export const terms = {
   reach: { name: 'Reach', text: 'The least bother with which your nights are made.' },
   'flush-floor': {
     name: 'Flush floor',
-    text: 'Litres of liquid for each solid use that you keep in a black tank, so that no mound builds up.',
+    text: 'How much liquid for each solid use you keep in a black tank, so that no mound builds up.',
   },
   charge: {
     name: 'Charge',
@@ -105,7 +105,7 @@ export const terms = {
     text: 'Filling a tank to three quarters and letting it go again, until it runs clear.',
   },
   owed: { name: 'Owed', text: 'A rinse that was put off. The next one takes a round more.' },
-  dose: { name: 'Dose', text: 'What a label says for its litres, worked out for this tank.' },
+  dose: { name: 'Dose', text: 'What a label says for its amount of water, worked out for this tank.' },
   'road-reserve': { name: 'Road reserve', text: 'Fresh water that you keep aboard for a drive.' },
   run: { name: 'Run', text: 'An errand on a day: dump, fill, carry, move.' },
   'tote-load': { name: 'Load', text: 'One tote or jug, filled and emptied once.' },
@@ -120,7 +120,7 @@ export const terms = {
   },
   'road-factor': {
     name: 'Road, as reckoned',
-    text: 'The straight way times 1.3, at 45 km an hour, until you put in the road you know.',
+    text: 'The straight way times 1.3, at the pace of small roads, until you put in the road you know.',
   },
   chain: {
     name: 'Chain of stays',

@@ -98,7 +98,7 @@ export const log = {
   choose: {
     title: 'Log something else',
     use: 'A use, or one left out',
-    done: 'Emptied, filled, put in 20 L',
+    done: 'Emptied, filled, put in some',
     panel: 'A level: panel, light, stick, scale',
     note: 'A note, a treatment, a chore',
     odd: 'A leak or a visitor',

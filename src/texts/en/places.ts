@@ -204,7 +204,7 @@ export const places = {
   addPoint: 'Another point here, with rules of its own',
   newPoint: 'Second point',
   removePoint: (name: string) => `Remove ${name}`,
-  flow: 'Its tap, litres a minute',
+  flow: 'Its tap, how much a minute',
   who: 'Who, and how large',
   access: 'Who may use it',
   accesses: {

@@ -47,7 +47,7 @@ export const schools = {
     plenty: { name: 'Plenty every time', reason: 'Solids must float: never save in the toilet.' },
     little: { name: 'As little as possible', reason: 'Water and room are dear; rinse hard at the dump.' },
     why: 'A mound of solids is what both sides fear.',
-    changes: 'litres a flush, until you put in your own.',
+    changes: 'how much a flush takes, until you put in your own.',
   },
 }
 
@@ -80,7 +80,7 @@ export const schoolQuestions: Record<School, Question> = {
   'rinse-when': {
     ask: 'When is it rinsed?',
     why: 'Residue that dries is hard to get out.',
-    changes: 'litres and minutes of rinsing in a run.',
+    changes: 'water and minutes of rinsing in a run.',
   },
   'rinse-water': { ask: 'Rinse water on?', why: 'The tank is empty, so it rinses.', changes: '' },
   'on-the-road': {

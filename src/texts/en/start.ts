@@ -28,11 +28,11 @@ export const start = {
   way: { careful: 'Careful', usual: 'As most campers', 'as-at-home': 'As at home' },
   wayMeans: {
     careful: (day: string) =>
-      `About ${day} a person and day beside the toilet: a short shower every third day, one wash-up, taps off between. Basic needs are 7.5 to 15 L (Sphere Handbook).`,
+      `About ${day} a person and day beside the toilet: a short shower every third day, one wash-up, taps off between. Basic needs are a little less (Sphere Handbook).`,
     usual: (day: string) =>
       `About ${day} a person and day beside the toilet: a short shower every other day, two wash-ups. Assumed, until you know your own.`,
     'as-at-home': (day: string) =>
-      `About ${day} a person and day beside the toilet: five-minute showers at 7.6 L a minute (US EPA WaterSense), taps running. Few tanks bear it long.`,
+      `About ${day} a person and day beside the toilet: five-minute showers at a full flow (US EPA WaterSense), taps running. Few tanks bear it long.`,
   },
   next: 'Next',
   back: 'Back',

@@ -43,7 +43,7 @@ export const starters: StarterTexts = {
     },
     'shower-carried-out': {
       name: 'Carry the shower out',
-      note: 'Stand in a basin, scoop it into the pail; only as many litres as the rule allows.',
+      note: 'Stand in a basin, scoop it into the pail; only as much as the rule allows.',
     },
     'shower-basin': {
       name: 'Scoop the shower for flushing',

@@ -5,6 +5,7 @@ export const stay = {
   awayTimes: (n: number) => (n === 1 ? 'away once' : `away ${n} times`),
   guestsOf: (n: number) => (n === 1 ? 'one of them a guest' : `${n} of them guests`),
   takes: (total: string, most: string, litres: string) => `${total} in all; most of it ${most}, ${litres}`,
+  takesWith: (amount: string) => `${amount} with the habits that are on`,
   away: 'Away',
   awayWhen: 'Away again and again',
   awayHint: 'Single parts are tapped on the board.',

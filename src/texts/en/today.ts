@@ -44,7 +44,7 @@ export const budget = {
   percent: (n: number) => `${n} of 100 trips`,
   swapTitle: 'Swap',
   swapHint:
-    'Drag one use onto another, or choose two: what one less buys of the other today, at their litres into what binds.',
+    'Drag one use onto another, or choose two: what one less buys of the other today, by how much each puts into what binds.',
   swapLess: 'One less of',
   swapMore: 'More of',
   swapAsk: 'What does it buy?',
@@ -128,6 +128,8 @@ export const since = {
   cause: {
     hot: (degrees: string) => `a warm day, ${degrees}`,
     day: 'the day as it was expected',
+    leap: 'a day less for the runs that are set to come in time',
+    rest: 'smaller things',
     usesMore: (n: string, name: string) => `${name.toLowerCase()} ${n} more than expected`,
     usesLess: (n: string, name: string) => `${name.toLowerCase()} ${n} fewer than expected`,
     runs: 'what was emptied or filled',

@@ -111,7 +111,7 @@ export const cautions = {
     'Never heat a closed vessel for a shower, and never run a stove in a closed room: burns and carbon monoxide.',
   'land-rules': 'Only as the land manager’s written rules allow. Packing it out is always right.',
   'clear-of-water': 'Stay well clear of water and wildlife; never a storm drain or ditch.',
-  mound: 'Less water on the solids: keep your litres per solid use, or rinse hard at the dump.',
+  mound: 'Less water on the solids: keep your water per solid use, or rinse hard at the dump.',
   'wash-hands': 'Wash your hands afterwards; that water is never saved.',
   trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
   slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
@@ -144,12 +144,10 @@ export const origins = { owner: 'yours', learned: 'learned', default: 'assumed' 
 
 export const sources = {
   'rose-2015': 'Rose et al., Critical Reviews in Environmental Science and Technology 45(17), 2015',
-  'iom-2005':
-    'Institute of Medicine, Dietary Reference Intakes for Water, 2005: 2.2 to 3.0 L per adult and day',
-  sphere: 'Sphere Handbook: 7.5 to 15 L per person and day for basic needs',
-  watersense:
-    'US EPA WaterSense: shower heads 7.6 L a minute at the label’s limit; about two minutes of water assumed',
-  'gravity-flush': 'Gravity toilets take 0.5 to 2 L a flush',
+  'iom-2005': 'Institute of Medicine, Dietary Reference Intakes for Water, 2005: what an adult drinks a day',
+  sphere: 'Sphere Handbook: basic needs per person and day',
+  watersense: 'US EPA WaterSense: shower heads at the label’s limit; about two minutes of water assumed',
+  'gravity-flush': 'What gravity toilets take a flush',
   'iso-11228':
     'ISO 11228-1:2003, Annex C: a reference mass of 15 kg suits about 95 % of women and 99 % of men',
   'rule-of-thumb': 'Rule of thumb among practitioners',
