@@ -4,7 +4,10 @@ import { defineConfig } from 'vitest/config'
 
 export const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
-const PURE = ['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`)
+const PURE = [
+  ...['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`),
+  'tests/laws/**/*.test.ts',
+]
 // Patience with a busy machine; nothing is measured by it.
 const usual = {
   environment: 'node' as const,

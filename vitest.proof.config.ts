@@ -19,7 +19,12 @@ function readsOften(folder: string): string[] {
 export default defineConfig({
   resolve: { alias },
   test: {
-    include: ['tests/proof/**/*.test.ts', ...readsOften('src'), ...readsOften('tests/e2e')],
+    include: [
+      'tests/proof/**/*.test.ts',
+      ...readsOften('src'),
+      ...readsOften('tests/laws'),
+      ...readsOften('tests/e2e'),
+    ],
     globalSetup: ['tests/e2e/support/serveBuild.ts'],
     setupFiles: ['tests/support/zod.ts'],
     environment: 'node',

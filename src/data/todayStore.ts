@@ -145,12 +145,22 @@ export const useTodayStore = defineStore('today', () => {
   const soon = useDebounceFn(askBudget, SOON_MS)
   const rest = useDebounceFn(askRest, LATER_MS)
   watch(() => forecast.stay?.id, forget)
-  watch([() => forecast.stayCase, uses, () => underWay.isReady, () => places.stayCase], () => {
+  watch([() => forecast.stayCase, uses, () => underWay.isReady], () => {
     revision += 1
     isCurrent.value = isNextCurrent.value = false
     void soon()
     void rest()
   })
+
+  // When places are open makes a difference to what is offered, and to nothing else.
+  watch(
+    () => places.hours,
+    () => {
+      isNextCurrent.value = false
+      restOf = -1
+      void rest()
+    },
+  )
 
   /** Keeps it current as long as the component that calls it is there. @param what all of it, or what helps most alone */
   function follow(what: 'all' | 'next' = 'all'): void {

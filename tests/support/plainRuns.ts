@@ -12,10 +12,18 @@ export interface PlainTank {
 /**
  * Runs in the plainest way, straight from the document and the text of model.md section 7: what a step wants, then each thing
  * that may hold it back. Shares nothing with the core's own runs.
+ * @param after told of each run, once it is done, and the litres it moved
  */
-export function playPlainRuns(document: Document, model: Model, part: number, tanks: PlainTank[]): void {
+export function playPlainRuns(
+  document: Document,
+  model: Model,
+  part: number,
+  tanks: PlainTank[],
+  after: (run: Run, moved: number) => void = () => undefined,
+): void {
   const [stay, rig, crew] = [document.stays[0]!, document.rigs[0]!, document.crews[0]!]
   const { schools } = crew
+  let moved = 0
   const own = (id: string) => rig.containers.find((container) => container.id === id)!
   const at = (id: string) => model.containers.findIndex(({ members }) => members.includes(id))
   const kg = (container: Container) => (container.kind === 'solids' ? container.perUse.value : 0.998)
@@ -46,12 +54,15 @@ export function playPlainRuns(document: Document, model: Model, part: number, ta
       litres = Math.min(litres, room / kg(own(model.containers[to]!.id)))
     }
     litres = Math.max(0, litres)
+    moved += litres
     if (from >= 0) tanks[from]!.level -= litres
     if (to >= 0) tanks[to]!.level += litres
   }
 
   const step = ({ do: does, from, to, amount, loads }: RunStep) => {
     const [f, t] = [from === null ? -1 : at(from), to === null ? -1 : at(to)]
+    // Tanks that stand open to each other are one.
+    if (f >= 0 && f === t) return
     if (does === 'loads')
       for (let n = 0; n < loads; n++) {
         move(f, t, Infinity, residue(f))
@@ -103,7 +114,12 @@ export function playPlainRuns(document: Document, model: Model, part: number, ta
       } else move(f, t, tanks[f]!.level - floor, floor)
     }
   }
-  for (const run of stay.runs) if (isOn(run, model, part)) run.steps.forEach(step)
+  for (const run of stay.runs)
+    if (isOn(run, model, part)) {
+      moved = 0
+      run.steps.forEach(step)
+      after(run, moved)
+    }
 }
 
 function isOn({ day, part }: Run, { grid }: Model, i: number): boolean {
