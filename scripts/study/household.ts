@@ -179,7 +179,9 @@ function lived(
             at,
             activity: a,
             n: 1,
-            litres: isMetered ? litres * volume[row]! : null, isExtra: false })
+            litres: isMetered ? litres * volume[row]! : null,
+            isExtra: false,
+          })
         }
       }
     })

@@ -31,7 +31,14 @@ export function heldClient() {
     run: (_, job, subject, args, tell) => {
       if (state.isBroken) return Promise.reject(new Error('broken'))
       asked.push({ job, revision: subject.revision })
-      return new Promise((resolve) => waiting.push(() => resolve(doJob(room, job, subject, args, tell))))
+      return new Promise((resolve, reject) =>
+        waiting.push(() => {
+          const does = () => resolve(doJob(room, job, subject, args, tell))
+          // Its code is fetched first, as a worker would.
+          if (job === 'openings') void Promise.resolve(room.prepare(job)).then(does).catch(reject)
+          else does()
+        }),
+      )
     },
     end: () => undefined,
   }

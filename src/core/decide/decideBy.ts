@@ -132,8 +132,13 @@ function waysOf(
   from: WallTime,
 ): DecideWay[] {
   const { stay } = stayCase
-  const asRun = ({ usual: _, when: __, ...rest }: UsualErrand): Run => ({
-    ...rest,
+  const asRun = ({ kind, steps, minutes, kilometres, fee, bother }: UsualErrand): Run => ({
+    kind,
+    steps,
+    minutes,
+    kilometres,
+    fee,
+    bother,
     id: 'way',
     name: '',
     place: null,

@@ -33,7 +33,7 @@ export interface OfferOptions extends TripOptions {
 export function* runOffers(
   stayCase: StayCase,
   options: OfferOptions,
-): Generator<RunOffer | undefined, RunOffer[]> {
+): Generator<RunOffer | undefined, RunOffer[], undefined> {
   const ground = groundOf(stayCase, options)
   yield
   const offers: RunOffer[] = []

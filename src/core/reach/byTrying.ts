@@ -15,7 +15,10 @@ import { BEYOND_DAYS, SAMPLE, type HabitSet, type Reach, type ReachOptions, type
  * can be proven from a table. Habits are taken up one by one, each time the one that buys most for its bother, and let go
  * again where the nights hold without; every figure is played, with the runs. Less bother may exist: the answer says so.
  */
-export function* byTrying(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
+export function* byTrying(
+  stayCase: StayCase,
+  options: ReachOptions,
+): Generator<ReachSoFar, Reach, undefined> {
   const trying = tryingOf(stayCase, options)
   const habits = choosable(stayCase, options.without ?? [])
   let chosen: Habit[] = []

@@ -31,7 +31,7 @@ import { leastErrand } from './withErrand'
  * that is less; what that, or a refused habit, holds back is searched as well.
  * @yields after each step what is known so far, so that it can be shown and stopped
  */
-export function* reach(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
+export function* reach(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach, undefined> {
   const isSet = stayCase.stay.runs.length > 0
   const answer = yield* isSet ? byTrying(stayCase, options) : proven(stayCase, options)
   if (answer.goal !== null) return answer
@@ -43,7 +43,7 @@ export function* reach(stayCase: StayCase, options: ReachOptions): Generator<Rea
   }
 }
 
-function* proven(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach> {
+function* proven(stayCase: StayCase, options: ReachOptions): Generator<ReachSoFar, Reach, undefined> {
   const { without = [], underFloor = false } = options
   const ground = groundOf(stayCase, options)
   const { crew } = stayCase
