@@ -1,6 +1,7 @@
 import type { Activity } from '@/core/model'
 import type { Habits } from './household'
 import { daysFigures, figures, type DaysFigures } from './learning'
+import { dayFigures, LOGGING, loggedFigures, type Logging } from './logged'
 
 /** One promise about what is learned: what it is, its figure, and the bounds within which it must lie. */
 export interface Line {
@@ -87,12 +88,60 @@ export function studyOf(households: number, seed: number): { group: string; line
         line('‘plan on’ with the panel over that without', days.planOn / days.blind, 1.1, 9),
       ],
     },
+    ...loggedGroups(Math.round(households * LOGGED_SHARE), seed + 9000),
     {
       group: 'A stuck probe',
       lines: [
         line('called by the third reading that contradicts', long.caught, 0.88, 1),
         line('false alarms, share of stays', long.falseAlarms, 0, 0.04),
       ],
+    },
+  ]
+}
+
+/** Of the households, so many keep a log in each way: each is played to its end on trips of its own. */
+const LOGGED_SHARE = 0.72
+const WAYS: Record<Logging, string> = {
+  each: 'log each use',
+  half: 'log every second use',
+  stops: 'stop logging after a day',
+  none: 'log nothing',
+}
+
+/** How an ordinary log is taken: nothing is counted, and what is not in it is estimated. */
+function loggedGroups(households: number, seed: number): { group: string; lines: Line[] }[] {
+  const days = dayFigures(households, seed)
+  const all = LOGGING.map((logging) => ({ logging, ...loggedFigures(logging, households, 2.5, seed + 500) }))
+  return [
+    {
+      group: 'An ordinary day on which each use is logged, against the same day with nothing logged',
+      lines: [
+        { what: 'chance to make all nights, mean change', figure: days.mean, least: -0.03, most: 0.03 },
+        {
+          what: 'levels towards their limits, share of the capacity',
+          figure: days.levels,
+          least: -0.03,
+          most: 0.03,
+        },
+      ],
+    },
+    {
+      group: 'Crews that keep their log in different ways, levels in their interval of 80 %',
+      lines: all.map(({ logging, levels }) => ({
+        what: WAYS[logging],
+        figure: levels,
+        least: 0.75,
+        most: 0.85,
+      })),
+    },
+    {
+      group: 'The same, share in which ‘plan on’ held',
+      lines: all.map(({ logging, holds }) => ({
+        what: WAYS[logging],
+        figure: holds,
+        least: 0.88,
+        most: 0.94,
+      })),
     },
   ]
 }

@@ -165,7 +165,7 @@ async function putBack(page: Page, known: Record<string, string | null>, hash: s
   await page.waitForFunction((before) => localStorage.getItem('dry-count:demo-clock') !== before, BEFORE)
   await saved(page)
   const others = await page.evaluate(() =>
-    Object.keys(localStorage).filter((key) => key !== 'dry-count:hours'),
+    Object.keys(localStorage).filter((key) => key !== 'dry-count:hours-2'),
   )
   await page.evaluate(remember, { ...Object.fromEntries(others.map((key) => [key, null])), ...known })
   await page.evaluate((to) => void (location.hash = to), hash)
@@ -186,9 +186,9 @@ function remember(known: Record<string, string | null>): void {
  * is the same for everybody. In the page.
  */
 async function forgetAll(known: Record<string, string | null>): Promise<void> {
-  const hours = localStorage.getItem('dry-count:hours')
+  const hours = localStorage.getItem('dry-count:hours-2')
   localStorage.clear()
-  if (hours !== null) localStorage.setItem('dry-count:hours', hours)
+  if (hours !== null) localStorage.setItem('dry-count:hours-2', hours)
   sessionStorage.clear()
   for (const { name } of await indexedDB.databases())
     await new Promise((resolve, reject) => {
