@@ -56,7 +56,7 @@ export const useDecideStore = defineStore('decide', () => {
     const of = known.value
     const { stayCase } = places
     // What is open is known, or cannot be: no answer stands that the next moment takes back.
-    if (!places.hours && !places.hasFailed) return null
+    if (!places.isRead) return null
     if (!of || !stayCase || of.of.stay.id !== stayCase.stay.id || underWay.phase === 'over') return null
     const { containers, joint } = of.counts
     return { stayCase, containers, joint, from: of.of.now?.at ?? of.of.stay.start }

@@ -16,6 +16,8 @@ export const usePlacesStore = defineStore('places', () => {
     if (!counted || !hours.value || counted.hours === hours.value) return counted
     return { ...counted, hours: hours.value }
   })
+  /** When they are open is known, or cannot be: before that nothing is offered that they might refuse. */
+  const isRead = computed(() => hours.value !== null || store.hasFailed)
   const answerOf = (place: Pick<Place, 'opening'>): OpeningAnswer | null =>
     forecast.stay ? store.answerOf(forecast.stay, place) : null
 
@@ -36,6 +38,7 @@ export const usePlacesStore = defineStore('places', () => {
   return {
     hours,
     stayCase,
+    isRead,
     hasFailed: computed(() => store.hasFailed),
     answerOf,
     tryText,

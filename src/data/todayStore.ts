@@ -108,7 +108,7 @@ export const useTodayStore = defineStore('today', () => {
   /** What helps most, and yesterday: they take longer, and nobody looks at them while something is dragged. */
   async function askRest(): Promise<void> {
     const own = revision
-    if (!mayAsk() || restOf === own) return
+    if (!mayAsk() || !places.isRead || restOf === own) return
     restOf = own
     const { stay } = forecast.stayCase!
     const trips = { seed: SEED, trials: COMPARED }
@@ -154,7 +154,7 @@ export const useTodayStore = defineStore('today', () => {
 
   // When places are open makes a difference to what is offered, and to nothing else.
   watch(
-    () => places.hours,
+    () => [places.hours, places.isRead],
     () => {
       isNextCurrent.value = false
       restOf = -1

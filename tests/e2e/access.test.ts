@@ -28,7 +28,7 @@ const SCREENS: Screen[] = [
     await page.getByTestId('run-dialog').getByLabel('Day', { exact: true }).selectOption({ index: 0 })
     await page.getByTestId('run-dialog').getByLabel('Part of the day').selectOption('evening')
     await page.keyboard.press('Escape')
-    await page.getByTestId('nearest').waitFor()
+    await page.getByTestId('nearest').first().waitFor()
     await page.getByRole('button', { name: 'Add a run' }).click()
   } },
   { name: 'A run', which: 'demo', hash: '/runs?run', ready: '[data-testid=add-run]', within: '[role=dialog]', prepare: (page) => page.getByRole('button', { name: /^Change / }).first().click() },

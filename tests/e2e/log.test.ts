@@ -196,7 +196,7 @@ describe('logging', () => {
     await rows.getByRole('button', { name: 'Log it' }).click()
     await expect.poll(() => found(page)).toBe('25 entries')
     await page.keyboard.press('e')
-    await page.getByRole('button', { name: 'Emptied, filled, put in 20 L' }).click()
+    await page.getByRole('button', { name: 'Emptied, filled, put in some' }).click()
     const done = page.getByTestId('done-form')
     await done.getByRole('radio', { name: 'Put in' }).click()
     await done.getByRole('button', { name: 'Log it' }).click()

@@ -72,7 +72,7 @@ const factor = computed(() => {
   const found = budget.value
   if (!found || found.state !== 'held' || found.isFree) return null
   const share = `${formatNumber(found.factor * 100, 0)} %`
-  return found.factor >= 1 ? t.budget.more : t.budget.times(share)
+  return found.factor >= 1 ? t.budget.more(share) : t.budget.times(share)
 })
 const kept = computed(() => {
   const names = (budget.value?.kept ?? []).map(

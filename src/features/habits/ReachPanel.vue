@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import ReachCurve from './ReachCurve.vue'
+import ReachErrand from './ReachErrand.vue'
 import ReachSet from './ReachSet.vue'
 import { useReach } from './useReach'
 import { nightsBetween } from '@/core/calendar'
@@ -59,7 +60,8 @@ const answer = computed(() => {
   const { most } = result.value
   if (!most) return null
   const stopper = forecast.model?.containers.find(({ id }) => id === result.value!.stopper)?.name
-  return t.reach.none(asked, formatDays(most.days), stopper ?? '')
+  const words = result.value.errand ? t.reach.none : t.reach.noneAtAll
+  return words(asked, formatDays(most.days), stopper ?? '')
 })
 /** What something held back would buy: less bother where the nights are reached either way, else days. */
 const heldBack = computed(() => {
@@ -123,6 +125,7 @@ function saveFlush() {
     >
       {{ answer }}
     </p>
+    <ReachErrand v-if="search.result.value?.errand" :errand="search.result.value.errand" />
     <p v-if="search.result.value?.isTried" class="mt-1 text-soft">{{ t.runs.tried }}</p>
     <p v-if="search.isGone.value" class="mt-3 text-soft" role="status">{{ t.reach.gone }}</p>
     <ul

@@ -26,7 +26,7 @@ export function useBetter(run: () => Id | null) {
     const id = run()
     const { stayCase } = places
     better.value = null
-    if (id === null || !stayCase) return
+    if (id === null || !stayCase || !places.isRead) return
     const args = { seed: SEED, trials: TRIALS, run: id }
     const found = await jobs.run('advice', 'better', jobs.subjectOf(stayCase), args).catch(() => null)
     if (own !== asked || !found || !forecast.stay) return
@@ -34,6 +34,6 @@ export function useBetter(run: () => Id | null) {
     better.value = { ...found, words }
   }
   const soon = useDebounceFn(ask, LATER_MS)
-  watch([run, () => places.stayCase], () => void soon(), { immediate: true })
+  watch([run, () => places.stayCase, () => places.isRead], () => void soon(), { immediate: true })
   return better
 }

@@ -1,3 +1,4 @@
+import { until } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
 import { setAnyway, usualRuns, runOf, type RunOffer, type UsualRun } from '@/core/errands'
 import type { Run } from '@/core/model'
@@ -29,10 +30,11 @@ export function useOffers(isLooking: () => boolean) {
   /** All of them are known of the stay as it stands. */
   const isWhole = shallowRef(false)
   const { setRun } = useSetRun()
+  places.follow()
   let asked = 0
 
   watch(
-    [isLooking, () => places.stayCase],
+    [isLooking, () => (places.isRead ? places.stayCase : null)],
     async ([looks, stayCase]) => {
       const own = (asked += 1)
       found.value = new Map()
@@ -65,6 +67,7 @@ export function useOffers(isLooking: () => boolean) {
 
   /** Sets an errand where it helps most: exactly what its offer said, where there is one. */
   async function take(usual: UsualRun): Promise<OfferSet | null> {
+    await until(() => places.isRead).toBe(true)
     const { stayCase } = places
     if (!stayCase) return null
     const known = found.value.get(usual) ?? (await ask([usual], () => undefined).catch(() => []))[0]

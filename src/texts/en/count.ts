@@ -14,7 +14,7 @@ export const count = {
   nothingStops: (horizon: string) => `Nothing stops you in the next ${horizon} days.`,
   startsPast: (container: string) => `${container} is past its limit before you start.`,
   short: (nights: number) => (nights === 1 ? 'one night short' : `${spelled(nights)} nights short`),
-  enough: 'and that is after the last night',
+  enough: 'and that is after you leave',
   of: (nights: number) => (nights === 1 ? 'of 1 night' : `of ${nights} nights`),
   ofLeft: (nights: number) => (nights === 1 ? 'of the one left' : `of the ${nights} left`),
   moreDays: (days: string) => (days === '1' ? 'more day' : 'more days'),

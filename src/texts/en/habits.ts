@@ -70,7 +70,12 @@ export const reach = {
     `${nights} for a bother of ${bother} a day. On ten thousand trips it holds in ${chance}.`,
   already: (nights: string) => `${nights} hold as you live, with no habit at all.`,
   none: (nights: string, days: string, stopper: string) =>
-    `Habits alone do not reach ${nights}: the best is ${days} days, ${stopper} still stops you. A run would do it.`,
+    `Habits alone do not reach ${nights}: the best is ${days} days, ${stopper} still stops you. A run does it.`,
+  noneAtAll: (nights: string, days: string, stopper: string) =>
+    `Neither habits nor one run reach ${nights}: the best of habits is ${days} days, ${stopper} still stops you.`,
+  errand: (run: string, where: string, chance: string) => `${run}: ${where}. Then it holds in ${chance}.`,
+  beside: (habits: string, bother: string) => `With it: ${habits}, bother ${bother} a day.`,
+  errandSet: (run: string) => `Set: ${run}, with what goes along.`,
   days: 'Days',
   bother: 'Bother a day',
   slide: 'Slide to weigh bother against days',

@@ -137,7 +137,7 @@ export const weight = {
   shortOver: (kg: string, when: string, over: string) => `${kg} ${when}: ${over} too much`,
   shortRoom: (kg: string, when: string, room: string) => `${kg} ${when}, ${room} may be aboard`,
   title: 'What it weighs',
-  hint: 'Water and waste at 0.998 kg a litre; the shells of built-in tanks are part of the rig.',
+  hint: 'Water and waste at the weight of water; the shells of built-in tanks are part of the rig.',
   limit: 'Payload',
   other: 'Aboard besides water',
   record: 'Put in the payload',

@@ -31,7 +31,7 @@ export const budget = {
   free: (goal: string) => `Nothing needs saving to ${goal}.`,
   usual: (goal: string) => `As usual lasts to ${goal}.`,
   times: (percent: string) => `${percent} of the usual`,
-  more: 'Usual days need no saving',
+  more: (percent: string) => `${percent} of the usual: usual days need no saving`,
   past: 'The night this budget was for has gone by.',
   nothing: 'There is nothing in this crew’s days that a budget may save.',
   sure: (hundred: string, asUsual: string) => `Holds in ${hundred} of 100 trips; as usual in ${asUsual}.`,
