@@ -110,12 +110,12 @@ describe('the thinnest slice', () => {
   })
 
   // Room for what comes: 170 is the limit of it all.
-  it('shows the count with less than 130 kB of JavaScript, compressed', async () => {
+  it('shows the count with less than 140 kB of JavaScript, compressed', async () => {
     const { page } = await open('demo', '/', { isFolded: true, isAlone: true })
     await saved(page)
     await page.addInitScript(() => {
       new MutationObserver((_, observer) => {
-        if (!document.querySelector('[data-testid=count-days]')) return
+        if (!document.querySelector('[data-testid=count-sentence]')) return
         observer.disconnect()
         Object.assign(window, { countAt: performance.now() })
       }).observe(document, { childList: true, subtree: true })
@@ -132,7 +132,7 @@ describe('the thinnest slice', () => {
     const bytes = bodies.reduce((sum, { text }) => sum + gzipSync(text).length, 0)
     console.log(`JavaScript before the count: ${(bytes / 1000).toFixed(0)} kB gzip in ${bodies.length} files`)
     expect(bodies.length).toBeGreaterThan(0)
-    expect(bytes).toBeLessThan(130_000)
+    expect(bytes).toBeLessThan(140_000)
   })
 
   const LAPTOP = { viewport: { width: 1280, height: 800 } }

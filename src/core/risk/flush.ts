@@ -1,5 +1,5 @@
 import { BATCH } from './batch'
-import { LIKELY, PLAN_ON, AT_BEST } from './risk'
+import { AT_BEST, LIKELY, PLAN_ON } from './planOn'
 import { quantileSorted } from './quantile'
 import type { Sampler } from './sampler'
 import { playTrips } from './trips'

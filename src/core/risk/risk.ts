@@ -2,15 +2,9 @@ import type { Model } from '../compile'
 import type { Id } from '../model'
 import type { Days, Share } from '../quantities'
 import { bandQuantiles } from './bands'
+import { AT_BEST, LIKELY, PLAN_ON } from './planOn'
 import { quantileSorted } from './quantile'
 import type { Sample } from './sample'
-
-/** 'Plan on' holds in nine of ten trips, 'likely' is the median (model.md section 5). */
-export const PLAN_ON = 0.1
-export const LIKELY = 0.5
-export const AT_BEST = 0.9
-/** Trips until an answer is final. */
-export const TRIALS = 10_000
 
 /** A count among trips; beyond the horizon it is the horizon, and `isBeyond`. */
 export interface CountQuantile {
