@@ -9,7 +9,7 @@ import { useJobStore } from './jobStore'
 import { safeStorage } from './safeStorage'
 import { useWorkspaceStore } from './workspaceStore'
 
-/** The version of what is kept: hours of an older one are read anew. */
+/** The version of what is kept: hours of an older one are read again. */
 const KEY = 'dry-count:hours-2'
 /** Texts whose answers are kept in this browser from one visit to the next. */
 const MOST_KEPT = 80
@@ -93,7 +93,7 @@ export const useHoursStore = defineStore('hours', () => {
       }
       keep(storage, answers.value)
     } catch {
-      // Said by `hasFailed`; asked anew at the next edit.
+      // Said by `hasFailed`; asked again at the next edit.
       hasFailed.value = true
     } finally {
       isReading = false

@@ -49,7 +49,7 @@ function all(space: Space): Kept[] {
     const { version, stays } = JSON.parse(safeStorage().getItem(keyOf(space)) ?? '{}') as Partial<AllKept>
     return version === VERSION && Array.isArray(stays) ? stays : []
   } catch {
-    // What cannot be read is only a first picture: it is learned anew.
+    // What cannot be read is only a first picture: it is learned again.
     return []
   }
 }

@@ -196,7 +196,7 @@ function withEarlier({ stays }: Document, { id, rig, crew, start }: Stay): Id[] 
   const earlier = stays.filter(
     (other) => other.id !== id && other.rig === rig && other.crew === crew && other.start < start,
   )
-  // What it follows says by its log what it leaves, whoever was there.
+  // What it follows says by its log what it leaves, with any crew.
   const before = chainTo(stays, id).slice(0, -1)
   const others = [...new Set([...earlier, ...before])]
   return [id, ...others.sort((a, b) => (a.start < b.start ? 1 : -1)).map((other) => other.id)]

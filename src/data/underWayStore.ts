@@ -135,7 +135,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
       lastKnown.keep(workspace.space, known.value)
       hasFailed.value = false
     } catch {
-      // Said on Camp; asked anew with the next entry or edit.
+      // Said on Camp; asked again with the next entry or edit.
       if (own === asked) hasFailed.value = true
     } finally {
       isUnderway = false

@@ -38,7 +38,7 @@ export interface ChainOptions {
 
 /**
  * Cases of stays with what their chains pass on, kept from one call to the next: an edit of the last stay of a season counts
- * none of the others anew. The one way a stay begins: planned, under way, and in what is learned of it.
+ * none of the others again. The one way a stay begins: planned, under way, and in what is learned of it.
  */
 export function keptChain({ known = (one) => one, standsAlone = () => false }: ChainOptions = {}): (
   document: Document,

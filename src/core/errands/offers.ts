@@ -9,7 +9,7 @@ import { runOf } from './makeErrand'
 /** An errand ready to be set, where and when it helps most, with what it buys and what it asks for. */
 export interface RunOffer {
   usual: UsualRun
-  /** As it would be set: its place is the one that is named, and whoever sets it gives it a name. */
+  /** As it would be set: its place is the one that is named, and it gets its name when it is set. */
   run: Run
   /** Expected days held that it brings, and the chance to make all nights without it and with it. */
   gain: Days

@@ -161,7 +161,7 @@ export function* setAnyway(stayCase: StayCase, run: Run): Generator<number, Slot
 /** When errands are run, where there is a choice. */
 const BY_DAY: readonly Part[] = ['morning', 'midday']
 
-/** What is to be had in town is fetched on the way of another run, or else halfway through. */
+/** What town has is fetched on the way of another run, or else halfway through. */
 function inTownSlot(stayCase: StayCase, errand: Run): Slot {
   const { stay, now } = stayCase
   const first = now ? slotNumber(slotOfTime(stay.start, now.at)) + 1 : 0

@@ -29,7 +29,7 @@ export interface JudgedRun {
 
 /**
  * The one rule of what can be done: every run of the stay with what is known against it. A run that cannot be done counts for
- * nothing: it takes no road, and whoever shares its part of the day leaves without it.
+ * nothing: it takes no road, and the other runs of its part of the day leave without it.
  * @param idle runs that would move nothing on the levels they meet; they take no road either
  */
 export function judgedRuns(stayCase: StayCase, idle: ReadonlySet<Id> = new Set()): Map<Id, JudgedRun> {

@@ -13,7 +13,7 @@ interface Unit {
 }
 
 /**
- * What is left today of what is counted or was logged today and done at most once a day (model.md section 6): whoever has done it does not do it
+ * What is left today of what is counted or was logged today and done at most once a day (model.md section 6): who has done it does not do it
  * again, and whoever has not has the chance of the parts that remain: p·w ÷ (1 − p·w′), w the share of the day's weights that
  * is to come and w′ what is gone. Of what is counted only since some time of today nothing is known before it.
  * @param model the stay compiled from its start, beyond now
@@ -75,7 +75,7 @@ function goneOf({ weights }: Activity, model: Model, at: WallTime): Share {
 /** A chance that is all but over has nothing left to come. */
 const OVER = 1e-9
 
-/** @param sure chance that whoever did it today has logged it: else they may have done it, or have the day's chance still */
+/** @param sure chance that a person who did it today has logged it: else they may have done it, or have the day's chance still */
 function factorOf(units: readonly Unit[], made: readonly UseEntry[], gone: Share, sure: Share): number {
   const done = new Set(made.flatMap(({ person, n }) => (n > 0 && person !== null ? [person] : [])))
   const isNot = made.some(({ n }) => n === 0)

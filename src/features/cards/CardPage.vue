@@ -11,6 +11,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import { putCard } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import NoStay from '@/parts/NoStay.vue'
+import RunTroubles from '@/parts/runs/RunTroubles.vue'
 import { useRuns, whenOf } from '@/parts/runs/useRuns'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
@@ -32,6 +33,10 @@ const run = computed((): Run | null => {
   const id = route.name === 'run-cards' ? String(route.params.run) : null
   return forecast.stay?.runs.find((one) => one.id === id) ?? null
 })
+/** Why the run cannot be done as it is set; null: it can. */
+const hindered = computed(
+  () => runs.answers.value.find((one) => one.run.id === run.value?.id && !one.isPossible) ?? null,
+)
 const own = computed(() =>
   route.name === 'own-card'
     ? (forecast.rig?.cards.find(({ id }) => id === String(route.params.own)) ?? null)
@@ -112,6 +117,7 @@ const printLink = computed(() => ({
     <template v-if="parts.length > 0">
       <h1 class="text-3xl leading-tight font-extrabold tracking-tight sm:text-4xl">{{ title }}</h1>
       <p v-if="when" class="text-lg text-soft">{{ when }}</p>
+      <RunTroubles v-if="hindered" :answer="hindered" class="mt-2" />
       <p v-if="own?.from === 'elsewhere'" class="mt-1 border-l-4 border-ink pl-3 font-semibold">
         {{ t.cards.own.elsewhere }}
       </p>

@@ -30,7 +30,7 @@ const nameOf = (stay: SeasonStay, id: Id | null) => {
 const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
 const cards = computed(() =>
   chain.season.value.map((one) => {
-    const { stay, nights, holds, stopper, lasts, dumps, left, gap } = one
+    const { stay, nights, made, holds, stopper, lasts, dumps, left, gap } = one
     const most = stay.endsAt?.value ?? null
     const tooMuch = left
       .filter(({ isTooMuch }) => isTooMuch)
@@ -47,7 +47,7 @@ const cards = computed(() =>
       name: stay.name,
       dates: `${formatDate(stay.start)} – ${formatDate(stay.leaveAt)}`,
       facts: [
-        t.season.nights(nights),
+        lasts ? t.season.nights(nights) : t.season.nightsMade(made, nights),
         lasts ? t.season.lasts : t.season.stops(formatDays(holds ?? 0), nameOf(one, stopper)),
         t.season.dumps(dumps.length),
         held.length > 0 ? t.season.left(held.join(', ')) : t.season.leftNothing,

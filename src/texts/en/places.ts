@@ -299,6 +299,7 @@ export const season = {
   nextName: (name: string) => `After ${name}`,
   made: (name: string) => `${name} is planned, and shown.`,
   nights: (n: number) => (n === 1 ? '1 night' : `${n} nights`),
+  nightsMade: (made: number, n: number) => `${made} of ${n} nights made`,
   lasts: 'lasts',
   stops: (days: string, name: string) => `${days} days, then ${name}`,
   dumps: (n: number) => (n === 0 ? 'no dump' : n === 1 ? '1 dump' : `${n} dumps`),

@@ -86,8 +86,6 @@ export const runs = {
   buysDays: (days: string) => `${days} d`,
   botherOf: (n: string) => `bother ${n}`,
   placing: 'Looking for the best time…',
-  putOn: (when: string) => `Put it on ${when}`,
-  mend: 'Change it',
   edit: (name: string, when: string) => `Change ${name}, ${when}`,
   earlier: 'Earlier',
   later: 'Later',
