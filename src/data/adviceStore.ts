@@ -1,4 +1,3 @@
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
@@ -14,6 +13,7 @@ import {
 import type { Habit, Id, StayCase } from '@/core/model'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'
+import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './riskStore'
@@ -145,15 +145,15 @@ export const useAdviceStore = defineStore('advice', () => {
   }
 
   /** The screen is drawn first; and while something is dragged nobody reads what habits would buy. */
-  const askSoon = useDebounceFn(ask, WAIT_MS)
+  const askSoon = useAtRest(ask, WAIT_MS)
   watch(() => forecast.stay?.id, forget)
-  watch([() => forecast.stayCase, () => forecast.model, () => underWay.isReady], () => void askSoon())
+  watch([() => forecast.stayCase, () => forecast.model, () => underWay.isReady], () => askSoon())
 
   /** Keeps a piece of advice current as long as the component that calls it is there. */
   function follow(advice: Advice): void {
     onMounted(() => {
       watched.set(advice, (watched.get(advice) ?? 0) + 1)
-      void askSoon()
+      askSoon()
     })
     onBeforeUnmount(() => {
       const left = (watched.get(advice) ?? 1) - 1

@@ -1,14 +1,13 @@
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DaysBought } from '@/core/habits'
+import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { useUnderWayStore } from './underWayStore'
 
 /** A dozen counts more at every pixel of a drag would keep the worker from all else. */
 const WAIT_MS = 60
-const MOST_MS = 300
 
 /** What each habit buys of the count, a moment behind it; only while somebody looks. */
 export const useBoughtStore = defineStore('bought', () => {
@@ -40,7 +39,7 @@ export const useBoughtStore = defineStore('bought', () => {
       if (isBehind) void ask()
     }
   }
-  const soon = useDebounceFn(ask, WAIT_MS, { maxWait: MOST_MS })
+  const soon = useAtRest(ask, WAIT_MS)
   watch(
     () => forecast.stay?.id,
     () => {
@@ -49,7 +48,7 @@ export const useBoughtStore = defineStore('bought', () => {
     },
     { flush: 'sync' },
   )
-  watch([() => forecast.stayCase, () => forecast.isCounting, () => underWay.isReady], () => void soon())
+  watch([() => forecast.stayCase, () => forecast.isCounting, () => underWay.isReady], () => soon())
 
   /** What is switched on is of the document as it stands, and so is which habits there are. */
   const rows = computed(() => {

@@ -1,4 +1,3 @@
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
@@ -6,6 +5,7 @@ import { decideSteps, type DecideBy, type DecideRequest } from '@/core/decide'
 import type { StayCase } from '@/core/model'
 import { PLAN_ON, TRIALS, type OwnCounts } from '@/core/risk'
 import { inSlices } from '@/workers/inSlices'
+import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { usePlacesStore } from './placesStore'
@@ -45,8 +45,8 @@ export const useDecideStore = defineStore('decide', () => {
       if (own === asked) hasFailed.value = true
     }
   }
-  const soon = useDebounceFn(ask, LATER_MS)
-  watch([() => forecast.stayCase, () => underWay.isReady], () => void soon())
+  const soon = useAtRest(ask, LATER_MS)
+  watch([() => forecast.stayCase, () => underWay.isReady], () => soon())
   watch(
     () => forecast.stay?.id,
     () => (known.value = null),
@@ -63,13 +63,19 @@ export const useDecideStore = defineStore('decide', () => {
   })
   /** Null: not worked out yet, or there is nothing to decide. Follows hours and roads at once, a container at a time. */
   const answers = shallowRef<DecideBy[] | null>(null)
-  watch(request, (asked) => void decide(asked), { immediate: true })
+  const decideSoon = useAtRest(() => decide(request.value), 0)
+  watch(
+    request,
+    (asked) => {
+      if (asked === null) answers.value = null
+      else decideSoon()
+    },
+    { immediate: true },
+  )
   async function decide(asked: DecideRequest | null): Promise<void> {
-    if (asked === null) answers.value = null
-    else {
-      const done = await inSlices(decideSteps(asked), () => request.value === asked)
-      if (done) answers.value = done.value
-    }
+    if (asked === null) return
+    const done = await inSlices(decideSteps(asked), () => request.value === asked)
+    if (done) answers.value = done.value
   }
   /** Those that cannot wait until the stay is left, the most pressing first. */
   const pressing = computed(() =>
@@ -83,7 +89,7 @@ export const useDecideStore = defineStore('decide', () => {
     places.follow()
     onMounted(() => {
       watchers.value += 1
-      if (!isCurrent.value) void soon()
+      if (!isCurrent.value) soon()
     })
     onBeforeUnmount(() => void (watchers.value -= 1))
   }

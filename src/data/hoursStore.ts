@@ -77,7 +77,7 @@ export const useHoursStore = defineStore('hours', () => {
 
   let isReading = false
   async function read(): Promise<void> {
-    if (isReading || wanted.value.length === 0) return
+    if (isReading || unread().length === 0) return
     isReading = true
     try {
       for (let missing = unread(); missing.length > 0; missing = unread()) {

@@ -4,6 +4,7 @@ import { wallDaysBetween } from '@/core/calendar'
 import type { Model } from '@/core/compile'
 import type { StayCase } from '@/core/model'
 import type { Risk, Story } from '@/core/risk'
+import { useLetGo } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './seed'
@@ -23,6 +24,7 @@ export const useRiskStore = defineStore('risk', () => {
   const state = ref<RiskState>('none')
   const risk = shallowRef<Risk | null>(null)
   const story = shallowRef<Story | null>(null)
+  const letGo = useLetGo()
   let runner: Runner | null = null
   let revision = 0
   /** Between an edit and its first answer further edits wait: only the newest of them is run. */
@@ -86,6 +88,7 @@ export const useRiskStore = defineStore('risk', () => {
         if (own === revision) story.value = told
       },
       onFailed: () => own === revision && failed(),
+      atRest: letGo,
     })
   }
 

@@ -6,6 +6,7 @@ import type { Budget, SwapOffer } from '@/core/budget'
 import type { LogEntry } from '@/core/log'
 import type { Id } from '@/core/model'
 import type { SinceYesterday } from '@/core/underway'
+import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { useLogStore } from './logStore'
@@ -143,13 +144,13 @@ export const useTodayStore = defineStore('today', () => {
   }
 
   const soon = useDebounceFn(askBudget, SOON_MS)
-  const rest = useDebounceFn(askRest, LATER_MS)
+  const rest = useAtRest(askRest, LATER_MS)
   watch(() => forecast.stay?.id, forget)
   watch([() => forecast.stayCase, uses, () => underWay.isReady], () => {
     revision += 1
     isCurrent.value = isNextCurrent.value = false
     void soon()
-    void rest()
+    rest()
   })
 
   // When places are open makes a difference to what is offered, and to nothing else.
@@ -158,7 +159,7 @@ export const useTodayStore = defineStore('today', () => {
     () => {
       isNextCurrent.value = false
       restOf = -1
-      void rest()
+      rest()
     },
   )
 
@@ -172,7 +173,7 @@ export const useTodayStore = defineStore('today', () => {
       // Whoever looked before may have left amid it.
       if (budget.value === null || !isCurrent.value) void soon()
       else if (budget.value.trials === FIRST) void confirmSoon(revision)
-      void rest()
+      rest()
     })
     onBeforeUnmount(() => {
       watchers.value -= 1

@@ -1,8 +1,8 @@
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { StayCase } from '@/core/model'
 import { PLAN_ON, TRIALS, type OwnCounts } from '@/core/risk'
+import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './seed'
@@ -39,8 +39,8 @@ export const useWithoutRunsStore = defineStore('withoutRuns', () => {
       if (own === asked) known.value = null
     }
   }
-  const soon = useDebounceFn(ask, LATER_MS)
-  watch([() => forecast.stayCase, hasRuns, () => underWay.isReady], () => void soon())
+  const soon = useAtRest(ask, LATER_MS)
+  watch([() => forecast.stayCase, hasRuns, () => underWay.isReady], () => soon())
   watch(
     () => forecast.stay?.id,
     () => (known.value = null),
@@ -50,7 +50,7 @@ export const useWithoutRunsStore = defineStore('withoutRuns', () => {
   function follow(): void {
     onMounted(() => {
       watchers.value += 1
-      void soon()
+      soon()
     })
     onBeforeUnmount(() => void (watchers.value -= 1))
   }

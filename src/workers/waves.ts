@@ -42,6 +42,8 @@ export interface WavesHooks {
   /** The trip to plan on, told after the last wave; null: nothing stops it. */
   onStory: (story: Story | null) => void
   onFailed: () => void
+  /** Waited for between two waves: the later ones are for whoever looks, and wait while something is held. */
+  atRest?: () => Promise<unknown>
 }
 
 /**
@@ -52,12 +54,15 @@ export interface WavesHooks {
 export function tripWaves(client: JobClient, workers: number) {
   let running = 0
 
-  async function run(request: WavesRequest, { onRisk, onStory, onFailed }: WavesHooks): Promise<void> {
+  async function run(request: WavesRequest, hooks: WavesHooks): Promise<void> {
+    const { onRisk, onStory, onFailed, atRest } = hooks
     const own = (running += 1)
     try {
       let sample: Sample | null = null
       let from = 0
       for (const to of WAVES) {
+        if (sample) await atRest?.()
+        if (own !== running) return
         const pieces: Sample[] = await Promise.all(piecesOf(request, from, to))
         if (own !== running) return
         sample = joinSamples([...(sample ? [sample] : []), ...pieces])

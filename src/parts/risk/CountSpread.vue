@@ -23,7 +23,10 @@ const shape = computed(() => {
   const { stay, model } = forecast
   if (!risk || !stay || !model) return null
   const until = wallDaysBetween(model.start, stay.leaveAt)
-  const { span, bars } = spreadShape(risk.sorted, until)
+  const daysOf = ({ days, isBeyond }: CountQuantile) => (isBeyond ? Infinity : days)
+  const marked = [risk.planOn, risk.likely, risk.atBest].map(daysOf)
+  const { span, bars } = spreadShape(risk.sorted, until, marked)
+  // What no trip of that kind reaches stands at the end of the axis, as ∞.
   const x = (days: number) => (Math.min(days, span) / span) * width.value
   const step = [1, 2, 4, 10, 20, 40].find((size) => span / size <= width.value / 46) ?? 60
   const marks = (
@@ -32,7 +35,7 @@ const shape = computed(() => {
       { key: 'likely', text: t.risk.likely, at: risk.likely, strong: false },
       { key: 'best', text: t.risk.atBest, at: risk.atBest, strong: false },
     ] satisfies { key: string; text: string; at: CountQuantile; strong: boolean }[]
-  ).map(({ at, ...mark }) => ({ ...mark, x: x(at.days), days: at.isBeyond ? null : formatDays(at.days) }))
+  ).map(({ at, ...mark }) => ({ ...mark, x: x(daysOf(at)), days: at.isBeyond ? null : formatDays(at.days) }))
   const labels = spacedLabels(marks.map((mark) => mark.x) as [number, number, number], width.value)
   return {
     bars: bars.map((share, k) => ({

@@ -12,6 +12,13 @@ it('has a bar for every quarter day, the tallest whole, and leaves off what lies
   expect(bars.filter((bar) => bar > 0).length).toBe(2)
 })
 
+it('reaches every mark, however far the best of trips goes', () => {
+  const trips = Array.from({ length: 100 }, (_, k) => 10 + k / 5)
+  expect(spreadShape(trips, 13).span).toBe(20)
+  expect(spreadShape(trips, 13, [12, 20, 28.2]).span).toBeGreaterThanOrEqual(28.2)
+  expect(spreadShape(trips, 13, [12, 20, Infinity]).span).toBeGreaterThanOrEqual(20)
+})
+
 it('is empty but whole where every trip lies beyond', () => {
   const { span, bars } = spreadShape([Infinity, Infinity], 12)
   expect(span).toBe(19)

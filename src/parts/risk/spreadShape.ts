@@ -10,12 +10,18 @@ const PER_DAY = 4
 
 /**
  * @param sorted days of each trip ascending, 'beyond' as infinite @param atLeast days the axis shows in any case
+ * @param marks days that are pointed at: the axis reaches each that is finite, so that no mark stands at another day than it says
  * Trips past the axis are left off it; the axis reaches to where all but one in a hundred have stopped, or half as far
  * again as `atLeast`.
  */
-export function spreadShape(sorted: ArrayLike<number>, atLeast: number): SpreadShape {
+export function spreadShape(
+  sorted: ArrayLike<number>,
+  atLeast: number,
+  marks: readonly number[] = [],
+): SpreadShape {
   const last = sorted[Math.floor(sorted.length * 0.99)] ?? 0
-  const span = Math.ceil(Math.max(atLeast, Math.min(last, atLeast * 1.5)) + 0.25)
+  const farthest = Math.max(atLeast, ...marks.filter(Number.isFinite))
+  const span = Math.ceil(Math.max(farthest, Math.min(last, atLeast * 1.5)) + 0.25)
   const bars = new Array<number>(span * PER_DAY).fill(0)
   for (let t = 0; t < sorted.length; t++) {
     const bar = Math.floor(sorted[t]! * PER_DAY)

@@ -1,7 +1,7 @@
-import { useDebounceFn } from '@vueuse/core'
 import { shallowRef, watch } from 'vue'
 import type { BetterTime } from '@/core/errands'
 import type { Id } from '@/core/model'
+import { useAtRest } from '@/data/atRest'
 import { useForecastStore } from '@/data/forecastStore'
 import { useJobStore } from '@/data/jobStore'
 import { usePlacesStore } from '@/data/placesStore'
@@ -33,7 +33,7 @@ export function useBetter(run: () => Id | null) {
     const words = t.count.earlier(whenOf(forecast.stay, found.run, true), chanceWords(found.chance))
     better.value = { ...found, words }
   }
-  const soon = useDebounceFn(ask, LATER_MS)
-  watch([run, () => places.stayCase, () => places.isRead], () => void soon(), { immediate: true })
+  const soon = useAtRest(ask, LATER_MS)
+  watch([run, () => places.stayCase, () => places.isRead], () => soon(), { immediate: true })
   return better
 }

@@ -8,7 +8,7 @@ const MOST_STROKES = 10
 </script>
 
 <template>
-  <ul :class="isBehind ? 'opacity-60' : ''">
+  <ul :class="isBehind ? 'text-soft' : ''" :aria-busy="isBehind">
     <li
       v-for="row in rows"
       :key="row.id"

@@ -13,6 +13,8 @@ defineProps<{
   asks: string
   reason: string
   isFirst?: boolean
+  /** Of the stay as it was a moment ago. */
+  isBehind?: boolean
 }>()
 defineEmits<{ take: []; decline: [] }>()
 const link = 'min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4'
@@ -21,7 +23,8 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
 <template>
   <article
     class="mt-1 border-l-[6px] pl-3"
-    :class="isFirst ? 'border-sage' : 'border-line'"
+    :class="isFirst && !isBehind ? 'border-sage' : 'border-line'"
+    :aria-busy="isBehind"
     :data-testid="`next-${id}`"
   >
     <h3

@@ -125,7 +125,7 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
         :key="one.id"
         v-bind="one"
         is-first
-        :class="today.isNextCurrent ? '' : 'opacity-60'"
+        :is-behind="!today.isNextCurrent"
         @take="take(one.step)"
         @decline="decline(one.id)"
       />

@@ -85,6 +85,7 @@ export const keeping = {
 export const update = {
   text: 'A newer Dry Count is ready.',
   now: 'Use it now',
+  coming: 'The newer Dry Count is coming…',
   later: 'Later',
   oldTabUnsaved: 'Your last changes are not saved: export a file first.',
 }
