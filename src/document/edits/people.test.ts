@@ -91,11 +91,22 @@ it('the demo is round in gallons for who reads gallons, and as shipped for who r
     const gallons = fromSi(capacity.value, 'gal-us')
     expect(Math.abs(gallons - Math.round(gallons))).toBeLessThan(1e-9)
   }
+  // No figure of its crew is what a litre, a kilogram or a kilometre comes to.
+  const [crew] = us.crews
+  const shown = [
+    fromSi(crew!.liftLimit.value, 'lb'),
+    fromSi(crew!.flushFloor.value, 'gal-us'),
+    fromSi(crew!.flush.plenty.value, 'gal-us'),
+    fromSi(crew!.road.speed.value, 'mi'),
+    fromSi(us.rigs[0]!.size.height!.value, 'in'),
+  ]
+  for (const figure of shown) expect(figure / 0.05).toBeCloseTo(Math.round(figure / 0.05), 6)
   const fresh = us.stays[0]!.levels[0]!.level.value
   expect(fresh).toBe(us.rigs[0]!.containers[0]!.capacity.value)
   const metric = demoInRoundNumbers(trailerDemo(), UNIT_SYSTEMS.metric)
   expect(metric.rigs[0]!.containers).toEqual(trailerDemo().rigs[0]!.containers)
   expect(metric.stays).toEqual(trailerDemo().stays)
+  expect(metric.crews).toEqual(trailerDemo().crews)
 })
 
 it('a tank measured anew keeps the step its panel showed, a full tank stays full, a measured level stands', () => {

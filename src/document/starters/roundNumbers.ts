@@ -3,7 +3,7 @@ import { roundIn, type Quantity, type UnitChoice } from '@/core/quantities'
 
 /**
  * What is proposed, in numbers that are round in the owner's own units: reserves, lights, shells, the load somebody lifts,
- * the warmest of a day. What the owner typed stays as it is.
+ * what a flush keeps, the speed on the road, the warmest of a day. What the owner typed stays as it is.
  */
 export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(
   made: T,
@@ -24,10 +24,8 @@ export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(
       })),
     },
     crew: {
-      ...crew,
-      liftLimit: round(crew.liftLimit, units.mass),
+      ...roundCrew(crew, round, units),
       heat: { ...crew.heat, above: round(crew.heat.above, units.temperature) },
-      schools: roundSchools(crew.schools, round, units),
     },
     stay: {
       ...stay,
@@ -37,7 +35,8 @@ export function inRoundNumbers<T extends { rig: Rig; crew: Crew; stay: Stay }>(
 }
 
 /**
- * A demo in numbers that are round in the reader's units: what tanks hold, reserves, starting levels, weights, the weather.
+ * A demo in numbers that are round in the reader's units: what tanks hold, reserves, starting levels, weights, what a crew
+ * lifts and keeps, the size of the rig, the weather.
  * What a use takes stays as it is. A supply that starts full goes on starting full.
  */
 export function demoInRoundNumbers(document: Document, units: UnitChoice): Document {
@@ -51,6 +50,10 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
     containers: rig.containers.map((container) => roundContainer(container, round, units)),
     heater: rig.heater && { ...rig.heater, volume: round(rig.heater.volume, volume) },
     payload: rig.payload && { limit: round(rig.payload.limit, mass), other: round(rig.payload.other, mass) },
+    size: {
+      height: rig.size.height && round(rig.size.height, units.length),
+      length: rig.size.length && round(rig.size.length, units.length),
+    },
   }))
   const levelsOf = (stay: Stay): Stay['levels'] =>
     stay.levels.map((start) => {
@@ -67,7 +70,7 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
   return {
     ...document,
     rigs,
-    crews: document.crews.map((crew) => ({ ...crew, schools: roundSchools(crew.schools, round, units) })),
+    crews: document.crews.map((crew) => roundCrew(crew, round, units)),
     stays: document.stays.map((stay) => ({
       ...stay,
       levels: levelsOf(stay),
@@ -81,6 +84,18 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
 }
 
 type Round = (quantity: Quantity, unit: UnitChoice[keyof UnitChoice]) => Quantity
+
+function roundCrew(crew: Crew, round: Round, units: UnitChoice): Crew {
+  const { volume, mass, distance } = units
+  return {
+    ...crew,
+    liftLimit: round(crew.liftLimit, mass),
+    flushFloor: round(crew.flushFloor, volume),
+    flush: { ...crew.flush, plenty: round(crew.flush.plenty, volume) },
+    road: { ...crew.road, speed: round(crew.road.speed, distance) },
+    schools: roundSchools(crew.schools, round, units),
+  }
+}
 
 function roundSchools(schools: Crew['schools'], round: Round, { volume }: UnitChoice): Crew['schools'] {
   const rounded = VOLUMES.map((key) => [key, round(schools[key], volume)] as const)

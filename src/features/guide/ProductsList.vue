@@ -11,9 +11,10 @@ import {
   type ProductForm,
   type TreatedKind,
 } from '@/core/model'
-import { fromSource, owned } from '@/core/quantities'
+import { fromSource, owned, roundIn } from '@/core/quantities'
 import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
+import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import { putProduct, removeProduct } from '@/document/edits'
@@ -27,6 +28,7 @@ import AppButton from '@/ui/AppButton.vue'
 /** What the crew treats its tanks with, as the label says it; what is left follows the log. */
 const props = defineProps<{ crew: Crew }>()
 const workspace = useWorkspaceStore()
+const settings = useSettingsStore()
 const log = useLogStore()
 const left = computed(() => stockLeft(props.crew.products, log.all()))
 
@@ -55,7 +57,7 @@ function add() {
     for: ['black'],
     dose: fromSource(60, 'assumed'),
     per: 'capacity',
-    perLitres: fromSource(150, 'assumed'),
+    perLitres: fromSource(roundIn(150, settings.units.volume), 'assumed'),
     stock: fromSource(0, 'assumed'),
   })
 }
