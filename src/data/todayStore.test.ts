@@ -95,8 +95,9 @@ it('of uses logged while it is being worked out only the newest is asked for; wh
 it('whoever leaves amid it finds the whole answer on coming back', async () => {
   const { today, looks, answered } = await open()
   const timer = looks()
-  await answered(() => today.isCurrent)
+  await patiently(() => expect(times('budget')).toBe(1))
   timer.unmount()
+  await answered(() => today.isCurrent)
   // Longer than the screen would have waited.
   await new Promise((resolve) => setTimeout(resolve, 1_100))
   expect([times('budget'), times('next'), today.next]).toEqual([1, 0, null])
