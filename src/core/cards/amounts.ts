@@ -1,9 +1,16 @@
 import { chargeOf, headOf, topUpLevel } from '../compile'
 import { headCase, headTransfer } from '../runs'
-import type { Container, Product, TreatedKind } from '../model'
+import {
+  carrierFill,
+  isSoiled,
+  type CarrierContainer,
+  type Container,
+  type Product,
+  type TreatedKind,
+} from '../model'
 import type { Litres } from '../quantities'
 import type { StepAnswer } from '../schedule'
-import type { CardCase } from './cardCase'
+import type { CardCase, Load } from './cardCase'
 
 /** Less than this, L, is not worth a step. */
 export const NOTHING = 0.05
@@ -69,6 +76,24 @@ export function doseOf({ dose, per, perLitres }: Product, capacity: Litres, char
   return (dose.value * (per === 'capacity' ? capacity : charge)) / perLitres.value
 }
 
+/** Whether an errand leaves out a tank's charge that the crew's side wants: too heavy, or no room. */
+export function chargeDropped(card: CardCase, tank: Container): boolean {
+  const step = card.steps.find((one) => one.step.do === 'charge' && one.step.to === tank.id)
+  return step !== undefined && step.moved <= NOTHING && step.undone > NOTHING
+}
+
+/** Tanks that go into a tote on this errand, of those given. */
+export function loadedOf<T extends Pick<Container, 'id'>>(card: CardCase, tanks: readonly T[]): T[] {
+  const from = new Set(card.steps.flatMap(({ step }) => (step.do === 'loads' ? [step.from] : [])))
+  return tanks.filter(({ id }) => from.has(id))
+}
+
+/** L of one load among those of its tank: each as much as a tote may hold, the last what is left. */
+export function litresOfLoad(moved: Litres, tote: CarrierContainer, { n }: Load): Litres {
+  const each = carrierFill(tote)
+  return Math.max(0, Math.min(each, moved - (n - 1) * each))
+}
+
 export interface TopUp {
   /** L up to which it is filled, and L that are missing. */
   level: Litres
@@ -76,30 +101,43 @@ export interface TopUp {
   /** L of those that come from fresh above the road's reserve, and from a hose. */
   fresh: Litres
   hose: Litres
+  /** L that the errand would lead in beside, and that have no room at the high reading. */
+  cut: Litres
 }
 
 /** What a black tank lacks before it is dumped (model.md section 8), with its content at the upper end of what is known. */
 export function topUpOf(card: CardCase, tank: Container | null): TopUp {
-  const none = { level: 0, missing: 0, fresh: 0, hose: 0 }
-  if (tank?.kind !== 'black') return none
+  const none = { level: 0, missing: 0, fresh: 0, hose: 0, cut: 0 }
+  if (!tank || !('safeFill' in tank) || !isSoiled(card.stayCase.rig, tank)) return none
   const one = compiled(card, tank)
   const { schools } = card.stayCase.crew
   const ceiling = tank.safeFill.value * tank.capacity.value
   const byside = one ? topUpLevel(schools, { capacity: tank.capacity.value, ceiling }) : 0
   const level = Math.min(ceiling, byside > 0 ? byside : schools.topUpTo.value * tank.capacity.value)
   const steps = card.steps.filter(({ step }) => step.do === 'top-up' && step.to === tank.id)
-  const fresh = steps.reduce((sum, { step, moved }) => sum + (step.from === null ? 0 : moved), 0)
+  const wanted = steps.reduce((sum, { step, moved }) => sum + (step.from === null ? 0 : moved), 0)
   const content = card.contents.get(tank.id) ?? { likely: 0, high: 0 }
-  const missing = Math.max(0, level - content.likely)
-  // A hose fills it only as far as it can be at most: what is in it is taken at the upper end.
-  const room = Math.max(0, ceiling - content.high - fresh)
-  return { level, missing, fresh, hose: Math.max(0, Math.min(missing - fresh, room)) }
+  // Nothing goes in beyond its room, with what is in it taken at the upper end.
+  const room = Math.max(0, ceiling - content.high)
+  const over = ledLeftover(card, tank)
+  const leftover = Math.min(over, room)
+  const fresh = Math.min(wanted, room - leftover)
+  const missing = Math.max(0, level - content.high - leftover)
+  const hose = Math.max(0, Math.min(missing - fresh, room - leftover - fresh))
+  return { level, missing, fresh, hose, cut: over + wanted - leftover - fresh }
 }
 
-/** L of leftover fresh that an errand lets into a black tank. */
-export function leftoverOf({ steps }: CardCase, container: Container | null): Litres {
-  return steps.reduce(
-    (sum, { step, moved }) => sum + (step.do === 'transfer' && step.to === container?.id ? moved : 0),
+/** L of leftover fresh that an errand leads into a black tank, whatever its room. */
+const ledLeftover = ({ steps }: CardCase, container: Pick<Container, 'id'>): Litres =>
+  steps.reduce(
+    (sum, { step, moved }) => sum + (step.do === 'transfer' && step.to === container.id ? moved : 0),
     0,
   )
+
+/** L of it that has room at the tank's high reading. */
+export function leftoverOf(card: CardCase, container: Container | null): Litres {
+  if (!container || !('safeFill' in container)) return 0
+  const { high } = card.contents.get(container.id) ?? { high: 0 }
+  const room = Math.max(0, container.safeFill.value * container.capacity.value - high)
+  return Math.min(ledLeftover(card, container), room)
 }

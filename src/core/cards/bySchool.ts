@@ -12,7 +12,7 @@ export const CARDS_OF_SCHOOL: Record<School, readonly CardKind[]> = {
   'gray-treated': ['dump', 'gray-only'],
   'rinse-way': ['dump', 'rinse'],
   'rinse-when': ['dump'],
-  'rinse-water': ['dump'],
+  'rinse-water': ['dump', 'rinse'],
   'on-the-road': ['road-day'],
   charge: ['dump', 'rinse', 'charge', 'road-day'],
   'first-connection': ['dump', 'rinse', 'gray-only'],

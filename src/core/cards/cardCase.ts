@@ -1,6 +1,6 @@
 import type { Count } from '../count'
 import type { Model } from '../compile'
-import type { Container, Id, Outlet, Place, Product, Run, StayCase, TankContainer } from '../model'
+import type { Container, Id, Outlet, Place, Product, Rig, Run, StayCase, TankContainer } from '../model'
 import type { Amount, Litres } from '../quantities'
 import { levelsBefore, type StepAnswer } from '../schedule'
 import type { TankRecord } from './record'
@@ -52,6 +52,19 @@ export interface Subject {
 export interface Binding {
   tank: Container | null
   product: Product | null
+  load: Load | null
+}
+
+/** One load of a tote among those of its tank, the first is 1. */
+export interface Load {
+  n: number
+  of: number
+}
+
+/** Tanks that stand open to each other at the outlet of a card, or at any of the rig where it is about none. */
+export function joinedTanks({ outlets, containers }: Rig, { outlet }: Pick<Subject, 'outlet'>): Container[] {
+  const joined = new Set((outlet ? [outlet] : outlets).flatMap((one) => one.joined))
+  return containers.filter(({ id }) => joined.has(id))
 }
 
 /** Share of the upper tail that is left out: nine in ten are below. */

@@ -44,7 +44,22 @@ import {
   type StepTemplate,
 } from './index'
 
-const NAMES = ['tank', 'outlet', 'side', 'handle', 'valves', 'gray', 'black', 'place', 'product', 'from']
+const NAMES = [
+  ...[
+    'tank',
+    'outlet',
+    'side',
+    'handle',
+    'valves',
+    'gray',
+    'black',
+    'place',
+    'product',
+    'from',
+    'load',
+    'joined',
+  ],
+]
 
 function stepsOf({ items }: Pick<CardTemplate, 'items'>): StepTemplate[] {
   const of = (item: Item): StepTemplate[] => (isBlock(item) ? item.items.flatMap(of) : [item])
@@ -73,7 +88,7 @@ describe('the language of the cards', () => {
       'top-up: charge=most',
       'top-up.see: run',
       'top-up.see: no-number',
-      'top-up.fresh twice',
+      'top-up.no-room twice',
     ])
   })
 

@@ -1,8 +1,9 @@
 import type { CardKind, Container, Id, OwnCard, Product, TreatedKind } from '../model'
 import type { Amount } from '../quantities'
 import type { RunEntry } from '../log'
+import { loadsFor } from '../errands'
 import { productsFor } from './amounts'
-import type { Binding, CardCase, Subject } from './cardCase'
+import { joinedTanks, type Binding, type CardCase, type Load, type Subject } from './cardCase'
 import { holds } from './facts'
 import type { CardQuantity } from './numbers/made'
 import { quantityOf } from './quantities'
@@ -16,6 +17,8 @@ import {
   type Wrong,
 } from './template'
 import { TEMPLATES } from './templates'
+import { refused } from './templates/shared'
+import { atPlace } from './where'
 
 /** A card for this rig, place and errand: only what applies, every number worked out. Plain data: it can be kept. */
 export interface Card {
@@ -56,6 +59,8 @@ export interface CardStep {
   moves: { container: Id; by: Amount }[]
   /** What it says to the log. */
   did: RunEntry['did']
+  /** Which load of how many of its tank; null: it is about none. */
+  load: Load | null
 }
 
 /** An act with the valve or tank it is about. */
@@ -73,11 +78,13 @@ interface Staged {
 }
 
 /** The card of a kind for a subject, whole; `split` makes cards of at most fourteen steps of it. */
-export function deriveCard(card: CardCase, kind: CardKind, subject: Subject): Card & { stages: number[] } {
+export function deriveCard(card: CardCase, asked: CardKind, about: Subject): Card & { stages: number[] } {
   const state = { stage: 0, steps: [] as Staged[] }
-  const whole: Binding = { tank: subject.container, product: null }
-  for (const item of kind === 'by-hand' ? [] : TEMPLATES[kind].items)
-    expand(item, card, subject, whole, state)
+  const here = atPlace(card, asked, about)
+  const { kind, subject } = here ?? { kind: asked, subject: about }
+  const whole: Binding = { tank: subject.container, product: null, load: null }
+  const items = !here ? [refused] : kind === 'by-hand' ? [] : TEMPLATES[kind].items
+  for (const item of items) expand(item, card, subject, whole, state)
   return {
     kind,
     about: subject.container?.id ?? subject.outlet?.id ?? null,
@@ -108,9 +115,10 @@ function expand(
 function bindingsOf(
   each: NonNullable<Item['each']>,
   card: CardCase,
-  { blacks, grays, container }: Subject,
+  subject: Subject,
   outer: Binding,
 ): Binding[] {
+  const { blacks, grays, container } = subject
   const tanks = (list: readonly Container[]) => list.map((tank) => ({ ...outer, tank }))
   const of = (kind: Container['kind']) => card.stayCase.rig.containers.filter((one) => one.kind === kind)
   switch (each) {
@@ -133,6 +141,13 @@ function bindingsOf(
       const products: Product[] = treated ? productsFor(card, treated.kind as TreatedKind) : []
       return products.map((product) => ({ ...outer, product }))
     }
+    case 'load': {
+      const step = card.steps.find((one) => one.step.do === 'loads' && one.step.from === outer.tank?.id)
+      const n = step && container && 'payload' in container ? loadsFor(step.moved, container) : 1
+      return Array.from({ length: n }, (_, k) => ({ ...outer, load: { n: k + 1, of: n } }))
+    }
+    case 'joined':
+      return tanks(joinedTanks(card.stayCase.rig, subject))
   }
 }
 
@@ -162,6 +177,7 @@ function stepOf(template: StepTemplate, card: CardCase, subject: Subject, bindin
     holds: cares.length > 0 || acts.some(({ act }) => VALVES.has(act)),
     moves: [],
     did: [],
+    load: binding.load,
   }
 }
 
@@ -186,6 +202,8 @@ function boundActs(act: Act, subject: Subject, { tank }: Binding, card: CardCase
       return [{ act: 'shut:tank', tank: black }]
     case 'shut:grays':
       return subject.grays.map(({ id }) => ({ act: 'shut:tank', tank: id }))
+    case 'open:joined':
+      return joinedTanks(card.stayCase.rig, subject).map(({ id }) => ({ act: 'open:tank', tank: id }))
     default:
       return [{ act, tank: tank?.id ?? subject.container?.id ?? null }]
   }

@@ -5,7 +5,8 @@ import type { LogEntry } from '../log'
 import type { Amount } from '../quantities'
 import { newBlock } from '../runs'
 import { answersOf, didOf, levelsBefore, type StepAnswer } from '../schedule'
-import { contentsAt, type CardAsks, type CardCase, type Subject } from './cardCase'
+import { litresOfLoad } from './amounts'
+import { contentsAt, type CardAsks, type CardCase, type Load, type Subject } from './cardCase'
 import { deriveCard, type Card, type CardStep } from './derive'
 import { inflowOf } from './inflow'
 import { tapShare } from './numbers/filling'
@@ -13,6 +14,7 @@ import type { WhyTerm } from './numbers/made'
 import { recordsOf, stockLeft } from './record'
 import { subjectsOf } from './subjects'
 import type { Act } from './template'
+import { stepsTaken } from './where'
 
 /** What there is to make cards of: the stay, its ledger, its log. */
 export interface CardGround {
@@ -42,9 +44,11 @@ export function cardCase(
     ? levelsBefore(model, counted, planned)
     : Float64Array.from(model.containers, ({ start }) => start)
   const { rig, crew, stay } = stayCase
-  const at = { ...run, place: placeId }
+  const place = stay.places.find(({ id }) => id === placeId) ?? null
+  const asked = { ...run, place: placeId }
+  const at = { ...asked, steps: stepsTaken({ run: asked, place, stayCase }) }
   const rows =
-    planned && placeId === run.place
+    planned && placeId === run.place && at.steps.length === run.steps.length
       ? counted.ledger.runs.filter((row) => row.run === run.id)
       : playRun(
           model,
@@ -59,7 +63,7 @@ export function cardCase(
     contents: contentsAt(stayCase, model, counted, planned),
     run: at,
     steps: answersOf(model, at, rows, levels.slice()),
-    place: stay.places.find(({ id }) => id === placeId) ?? null,
+    place,
     records: recordsOf(log),
     asks,
     stock: stockLeft(crew.products, log),
@@ -111,6 +115,7 @@ function byHand(card: CardCase, left: readonly StepAnswer[]): Card & { stages: n
       holds: isOver || to === null,
       moves: movesOf(card, answer),
       did: didOf(answer),
+      load: null,
     }
   })
   return { ...deriveCard(card, 'by-hand', none), steps, stages: steps.map(() => 0) }
@@ -147,21 +152,19 @@ function jobsOf(card: CardCase): Job[] {
     add('gray-to-black', (one) => one.grays.some(({ id }) => from(['by-head'], id)))
   add('fresh', (one) => to('fill', one) || to('jugs', one))
   if (run.kind === 'macerate')
-    add('macerator', (one) =>
-      [...one.blacks, ...one.grays].some(({ id }) => from(['empty', 'take', 'loads'], id)),
-    )
+    add('macerator', (one) => [...one.blacks, ...one.grays].some(({ id }) => from(['empty', 'take'], id)))
   else {
     add('dump', (one) => leaves(one.blacks))
     add('gray-only', (one) => leaves(one.grays) && !leaves(one.blacks))
-    add('tote', ({ container, blacks, grays }) =>
-      any.some(
-        ({ step }) =>
-          step.do === 'loads' &&
-          step.to === container?.id &&
-          [...blacks, ...grays].some(({ id }) => id === step.from),
-      ),
-    )
   }
+  add('tote', ({ container, blacks, grays }) =>
+    any.some(
+      ({ step }) =>
+        step.do === 'loads' &&
+        step.to === container?.id &&
+        [...blacks, ...grays].some(({ id }) => id === step.from),
+    ),
+  )
   for (const kind of ['cassette', 'urine', 'solids'] as const)
     add(kind, (one) => from(['empty', 'take'], one.container?.id))
   const dumped = (id: Id | undefined) =>
@@ -218,12 +221,38 @@ function assign(card: CardCase, cards: readonly Card[]): StepAnswer[] {
         (one) => !taken.has(one) && one.step.do === does && isAbout(one, act, tank),
       )
       for (const answer of answers) {
+        // Of what goes in loads each load has its share; what was done is done with the last.
+        if (step.load && step.load.n < step.load.of) {
+          const share = shareOf(card, answer, step.load)
+          step.moves.push(
+            ...movesOf(card, answer).map(({ container, by }) => ({ container, by: by * share })),
+          )
+          step.did.push({
+            container: answer.step.from!,
+            what: 'took-out',
+            litres: Math.round(answer.moved * share * 10) / 10,
+          })
+          continue
+        }
         taken.add(answer)
-        step.moves.push(...movesOf(card, answer))
-        step.did.push(...didOf(answer))
+        const share = step.load ? shareOf(card, answer, step.load) : 1
+        step.moves.push(...movesOf(card, answer).map(({ container, by }) => ({ container, by: by * share })))
+        step.did.push(
+          ...didOf(answer).map((did) =>
+            did.what === 'took-out' && did.litres !== null
+              ? { ...did, litres: Math.round(did.litres * share * 10) / 10 }
+              : did,
+          ),
+        )
       }
     }
   return card.steps.filter((one) => !taken.has(one) && changes(one))
+}
+
+/** Share of a tank's litres that one load takes. */
+function shareOf({ stayCase }: CardCase, { step, moved }: StepAnswer, load: Load): number {
+  const tote = stayCase.rig.containers.find(({ id }) => id === step.to)
+  return tote && 'payload' in tote && moved > 0 ? litresOfLoad(moved, tote, load) / moved : 1
 }
 
 function isAbout({ step }: StepAnswer, act: Act, tank: Id | null): boolean {

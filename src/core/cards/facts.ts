@@ -1,4 +1,5 @@
 import {
+  isSoiled,
   pointTaking,
   pointWithWater,
   sparesOf,
@@ -10,9 +11,21 @@ import {
   type TreatedKind,
 } from '../model'
 import { wastesOf } from '../places'
-import type { Binding, CardCase, Subject } from './cardCase'
-import { NOTHING, chargeMoved, chargeOfTank, leftoverOf, headOver, productsFor, topUpOf } from './amounts'
+import { joinedTanks, type Binding, type CardCase, type Subject } from './cardCase'
+import {
+  NOTHING,
+  chargeDropped,
+  chargeMoved,
+  chargeOfTank,
+  headOver,
+  leftoverOf,
+  loadedOf,
+  productsFor,
+  topUpOf,
+} from './amounts'
 import { urinePerDay } from './numbers/carried'
+import { quantityOf } from './quantities'
+import { takenHere } from './where'
 import { carriedKg, freshDrain } from './weights'
 import type { Condition, Fact } from './template'
 
@@ -22,6 +35,9 @@ const has = ({ stayCase }: CardCase, kind: Container['kind']) =>
   stayCase.rig.containers.some((container) => container.kind === kind)
 const moves = ({ steps }: CardCase, id: string | undefined, does: string) =>
   steps.some(({ step, moved }) => step.do === does && (step.to === id || step.from === id) && moved > NOTHING)
+const hasBlack = ({ stayCase: { rig } }: CardCase) => rig.containers.some((one) => isSoiled(rig, one))
+const hasGray = ({ stayCase: { rig } }: CardCase) =>
+  rig.containers.some((one) => one.kind === 'gray' || (one.kind === 'black' && !isSoiled(rig, one)))
 const flushFixtures = ({ stayCase }: CardCase, id: string | undefined) =>
   stayCase.rig.fixtures.filter(({ drains, solids }) => drains === id || solids === id)
 
@@ -32,8 +48,75 @@ const isJoined = ({ rig }: CardCase['stayCase'], id: string) =>
 /** When each fact is so. */
 const FACT: Record<Fact, Says> = {
   'end-valve': (_, { outlet }) => outlet?.endValve ?? false,
-  'gray-here': (card, { outlet, grays }) => (outlet ? grays.length > 0 : has(card, 'gray')),
-  'black-here': (card, { outlet, blacks }) => (outlet ? blacks.length > 0 : has(card, 'black')),
+  'gray-here': (card, { outlet, grays }) => (outlet ? grays.length > 0 : hasGray(card)),
+  'black-here': (card, { outlet, blacks }) => (outlet ? blacks.length > 0 : hasBlack(card)),
+  // What a card lets go of, and whether that is known to be taken.
+  'ask-toilet': (card, { blacks, container }) => {
+    const what = container?.kind === 'cassette' ? 'cassette' : 'black'
+    const isLet =
+      what === 'cassette' || (container?.kind === 'tote' ? loadedOf(card, blacks).length : blacks.length) > 0
+    return isLet && takenHere(card, what) === 'ask'
+  },
+  'ask-gray': (card, { grays }) => grays.length > 0 && takenHere(card, 'gray') === 'ask',
+  'old-black': ({ stayCase: { rig } }, { grays }) =>
+    grays.some((one) => one.kind === 'black' && !isSoiled(rig, one)),
+  'no-toilet-waste': (card) => takenHere(card, 'black') !== 'yes',
+  'rule-unknown': (card) => {
+    const { place, stayCase, run } = card
+    return (
+      place !== null &&
+      stayCase.crew.schools.sides.treatment !== 'none' &&
+      rulesFor(place, stayCase, run).includes('unknown')
+    )
+  },
+  'drinking-here': ({ place, run, stayCase }) =>
+    place
+      ? pointWithWater(place).water === 'potable'
+      : run.kind === 'restock' && stayCase.stay.site.water === 'tap',
+  'drinking-asked': ({ place, run }) =>
+    place ? pointWithWater(place).water === 'unknown' : run.kind !== 'restock',
+  'drinking-never': ({ place }, { container }) => {
+    const water = place && pointWithWater(place).water
+    return water === 'none' || (water === 'not-potable' && container?.kind === 'fresh')
+  },
+  'toilet-here': ({ stayCase }) => stayCase.rig.roles.some(({ role }) => role === 'toilet'),
+  bowl: (card) => hasBlack(card) || has(card, 'cassette'),
+  'flush-jug': hasBlack,
+  'waste-here': (card) => hasBlack(card) || hasGray(card) || has(card, 'cassette') || has(card, 'solids'),
+  'waste-tank': (_, { container }) =>
+    container !== null && (container.kind === 'gray' || container.kind === 'black'),
+  treats: (card, subject, binding) =>
+    card.stayCase.crew.schools.sides.treatment !== 'none' && !FACT['charge-dropped'](card, subject, binding),
+  'goes-in': (card, subject, binding) =>
+    FACT['charge-some'](card, subject, binding) || FACT['treats'](card, subject, binding),
+  'charge-dropped': (card, subject, { tank }) => {
+    const into = tank ?? subject.container
+    return into !== null && chargeDropped(card, into)
+  },
+  'gray-enough': (card, subject, binding) => {
+    const wanted = quantityOf('gray-keep', card, subject, binding)?.value ?? Infinity
+    const there = subject.grays.reduce((sum, { id }) => sum + (card.contents.get(id)?.likely ?? 0), 0)
+    return there >= wanted - 1e-9
+  },
+  'back-fill-here': (card, { outlet }) =>
+    card.stayCase.crew.schools.sides['rinse-way'] === 'back-fill' &&
+    (outlet?.endValve ?? false) &&
+    card.asks.stays,
+  'joined-here': ({ stayCase }, subject) => joinedTanks(stayCase.rig, subject).length > 0,
+  'top-up-cut': (card, { container }) => topUpOf(card, container).cut > NOTHING,
+  'top-up-adds': (card, { container }) => {
+    const { fresh, hose } = topUpOf(card, container)
+    return fresh + hose + leftoverOf(card, container) > NOTHING
+  },
+  rinses: (card, subject) =>
+    subject.blacks.some((tank) => FACT['rinse-now'](card, subject, { ...NOTHING_BOUND, tank })),
+  pumped: ({ run }) => run.kind === 'macerate',
+  'last-load': (card, { container, blacks, grays }, { tank, load }) => {
+    const last = loadedOf(card, [...grays, ...blacks]).at(-1)
+    return container !== null && last?.id === tank?.id && load?.n === load?.of
+  },
+  'probe-room': (card, subject, binding) =>
+    (quantityOf('probe-high', card, subject, binding)?.value ?? 0) >= 1,
   panel: ({ stayCase }, { blacks, grays, container }) => {
     const seen =
       container && 'panel' in container
@@ -45,7 +128,13 @@ const FACT: Record<Fact, Says> = {
   },
   'under-threshold': (card, _, { tank }) => {
     const { sides, blackThreshold } = card.stayCase.crew.schools
-    if (tank?.kind !== 'black' || sides['dump-black'] === 'every-move') return false
+    if (
+      !tank ||
+      !isSoiled(card.stayCase.rig, tank) ||
+      !('safeFill' in tank) ||
+      sides['dump-black'] === 'every-move'
+    )
+      return false
     if (moves(card, tank.id, 'top-up') || isJoined(card.stayCase, tank.id)) return false
     const threshold = sides['dump-black'] === 'full' ? tank.safeFill.value : blackThreshold.value
     return (card.contents.get(tank.id)?.likely ?? 0) < threshold * tank.capacity.value - 1e-9
@@ -126,7 +215,7 @@ const FACT: Record<Fact, Says> = {
   'place-named': ({ place }) => place !== null,
 }
 const NOBODY: Subject = { outlet: null, blacks: [], grays: [], container: null }
-const NOTHING_BOUND: Binding = { tank: null, product: null }
+const NOTHING_BOUND: Binding = { tank: null, product: null, load: null }
 
 /** Whether a condition holds: all of its atoms; of a list among them, one. */
 export function holds(

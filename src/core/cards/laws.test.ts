@@ -79,6 +79,9 @@ describe('the laws, each broken by a card that was tampered with', () => {
   const grayStandsHigh = (document: Document) => {
     document.stays[0]!.levels.find(({ container }) => container === 'gray')!.level = owned(150)
   }
+  const noPayload = (document: Document) => {
+    document.rigs[0]!.payload = null
+  }
   const macerate = (document: Document) => {
     document.rigs[0]!.gear.push('macerator')
   }
@@ -92,7 +95,7 @@ describe('the laws, each broken by a card that was tampered with', () => {
       change?: (document: Document) => void,
     ]
   > = {
-    'fresh-before-waste': [trailerDemo, 'dump', (card) => moved(card, 'open.fresh-first', 'dump.ground-off')],
+    'fresh-before-waste': [trailerDemo, 'dump', (card) => moved(card, 'open.fresh-ask', 'dump.ground-off')],
     'all-home-before-cap': [trailerDemo, 'dump', (card) => moved(card, 'dump.all-home', 'dump.end-open')],
     'connected-before-open': [trailerDemo, 'dump', (card) => without(card, 'dump.rig-end')],
     'end-first-opening-last-closing': [
@@ -136,7 +139,9 @@ describe('the laws, each broken by a card that was tampered with', () => {
     'no-chlorine-on-urine': [trailerDemo, 'sanitize', (card) => without(card, 'sanitize.waste')],
     'gloves-before-waste': [trailerDemo, 'dump', (card) => without(card, 'open.gloves')],
     'toilet-shut-before-waste': [trailerDemo, 'dump', (card) => moved(card, 'open.toilet', 'dump.black')],
-    'hands-last': [trailerDemo, 'dump', (card) => moved(card, 'close.hands', 'dump.cap')],
+    'hands-last': [trailerDemo, 'dump', (card) => without(card, 'close.hands')],
+    'clean-hands': [trailerDemo, 'dump', (card) => without(card, 'close.hands'), noPayload],
+    'load-by-load': [trailerDemo, 'tote', (card) => without(card, 'tote.pour')],
     'all-shut-at-the-end': [
       trailerDemo,
       'gray-only',
@@ -190,7 +195,7 @@ describe('the laws, each broken by a card that was tampered with', () => {
       [trailerDemo, 'tote'],
       [trailerDemo, 'gray-to-black'],
       [vanDemo, 'cassette'],
-      [truckDemo, 'dump'],
+      [truckDemo, 'gray-only'],
     ] as const) {
       const { card } = cardWith(make, kind)
       const open = new Set<string>()
@@ -384,6 +389,9 @@ describe('a card of one’s own', () => {
       const black = document.rigs[0]!.containers[2]!
       document.rigs[0]!.containers.push({ ...black, id: 'black-2', name: 'Second black' })
       document.rigs[0]!.outlets[0]!.containers.push('black-2')
+      const toilet = document.rigs[0]!.fixtures.find(({ drains }) => drains === 'black')!
+      document.rigs[0]!.fixtures.push({ ...toilet, id: 'toilet-2', drains: 'black-2' })
+      document.rigs[0]!.roles.push({ role: 'toilet', fixture: 'toilet-2', share: owned(0) })
       document.stays[0]!.levels.push({
         container: 'black-2',
         level: owned(40),
@@ -396,7 +404,8 @@ describe('a card of one’s own', () => {
     const opened = ownSteps(card, own).flatMap(({ acts }) =>
       acts.filter(({ act }) => act === 'open:tank').map(({ tank }) => tank),
     )
-    expect(opened).toEqual(['black', 'black-2', 'gray'])
+    // Gray chases the rinse of each, and goes last.
+    expect(opened).toEqual(['black', 'gray', 'black-2', 'gray', 'gray'])
     expect(split(card).every(({ steps }) => steps.length <= 14)).toBe(true)
   })
 })

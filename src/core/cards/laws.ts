@@ -21,6 +21,8 @@ export const LAWS = [
   'gloves-before-waste',
   'toilet-shut-before-waste',
   'hands-last',
+  'clean-hands',
+  'load-by-load',
   'all-shut-at-the-end',
   'potable-before-fresh',
   'hose-fixed-before-power',
@@ -42,7 +44,31 @@ type Says = (law: Law) => void
 
 /** Acts on waste: from the first of them nothing clean is touched any more. */
 const WASTE: readonly Act[] = ['cap-off', 'hose-on', 'pull-out', 'pour', 'gloves', 'dose']
-export const RISKY: readonly Act[] = ['cap-off', 'pull-out', 'pour', 'dose', 'chlorine']
+export const RISKY: readonly Act[] = [
+  ...([
+    'cap-off',
+    'hose-on',
+    'hose-off',
+    'ground-on',
+    'ground-off',
+    'tote-on',
+    'tote-off',
+    'pull-out',
+    'spout-down',
+  ] as const),
+  ...(['button', 'pour', 'bag', 'dose', 'chlorine'] as const),
+]
+/** What leaves waste on the gloves, and what is never touched with it on. */
+const SOILS: readonly Act[] = RISKY.filter((act) => act !== 'dose' && act !== 'chlorine')
+const CLEAN: readonly Act[] = [
+  'fresh-first',
+  'fresh-in',
+  'potable',
+  'dose',
+  'move:charge',
+  'rinse-hose',
+  'measure',
+]
 /** Which care each act never stands without. */
 const CARE_OF: Partial<Record<Act, Care>> = {
   'cap-off': 'open-slowly',
@@ -68,18 +94,25 @@ const GAS_FREE: readonly Card['kind'][] = ['road-day']
 export function broken(card: Card, rig: Rig): Breaking[] {
   const found: Breaking[] = []
   const yard = allShut()
+  const hands: Hands = { gloves: false, soiled: false, loads: 0 }
   const outlet = outletsOf({ rig }).find(({ id }) => id === card.outlet) ?? null
   const done = new Set<Act>()
+  const joined = new Set((outlet ? [outlet] : rig.outlets).flatMap((one) => one.joined))
   card.steps.forEach((step, at) => {
     const says = (law: Law) => void found.push({ law, step: at })
     ofStep(step, card, rig, says)
     for (const act of step.acts) {
-      ofAct(act, step, { card, outlet, yard, done }, says)
+      ofAct(act, step, { card, outlet, yard, done, hands, joined }, says)
       play(act, yard)
+      touch(act, hands)
       done.add(act.act)
     }
   })
-  atTheEnd(card, yard, done, (law) => void found.push({ law, step: card.steps.length - 1 }))
+  atTheEnd(
+    card,
+    { outlet, yard, done, hands, joined },
+    (law) => void found.push({ law, step: card.steps.length - 1 }),
+  )
   return found
 }
 
@@ -100,19 +133,41 @@ function ofStep(step: CardStep, { kind }: Card, rig: Rig, says: Says): void {
   if ((isValve || step.cares.length > 0) && !step.holds) says('held-where-it-matters')
 }
 
+/** What hands have on them, and loads that stand full in a tote. */
+interface Hands {
+  gloves: boolean
+  soiled: boolean
+  loads: number
+}
+
+function touch({ act }: CardAct, hands: Hands): void {
+  if (act === 'gloves') hands.gloves = true
+  if (act === 'hands') hands.soiled = hands.gloves = false
+  // Washed, and a fresh pair at once.
+  if (SOILS.includes(act)) hands.soiled = true
+  if (act === 'move:loads') hands.loads += 1
+  if (act === 'pour') hands.loads = 0
+}
+
 interface Walk {
   card: Card
+  hands: Hands
+  /** Tanks that stand open to each other on this rig. */
+  joined: ReadonlySet<Id>
   outlet: Outlet | null
   yard: Yard
   done: ReadonlySet<Act>
 }
 
 /** What can be seen of an act in its place. */
-function ofAct({ act, tank }: CardAct, step: CardStep, { card, outlet, yard, done }: Walk, says: Says): void {
+function ofAct({ act, tank }: CardAct, step: CardStep, walk: Walk, says: Says): void {
+  const { card, outlet, yard, done, hands } = walk
   const isWasteBefore = WASTE.some((one) => done.has(one))
   if ((act === 'fresh-first' || act === 'fresh-in') && isWasteBefore) says('fresh-before-waste')
   if (act === 'fresh-in' && !done.has('potable')) says('potable-before-fresh')
-  if (RISKY.includes(act) && !done.has('gloves')) says('gloves-before-waste')
+  if (RISKY.includes(act) && !hands.gloves) says('gloves-before-waste')
+  if (CLEAN.includes(act) && hands.soiled && card.kind !== 'sanitize') says('clean-hands')
+  if (act === 'move:loads' && hands.loads > 0) says('load-by-load')
   if (act === 'cap-off') {
     if (!done.has('shut:all') || yard.open.size > 0 || yard.end) says('all-home-before-cap')
     if (!done.has('toilet-shut')) says('toilet-shut-before-waste')
@@ -121,7 +176,7 @@ function ofAct({ act, tank }: CardAct, step: CardStep, { card, outlet, yard, don
     says(outlet?.endValve ? 'connected-before-open' : 'valves-that-there-are')
   if (act === 'shut:end' && yard.open.size > 0 && !step.acts.some((one) => one.act === 'back-fill'))
     says('end-first-opening-last-closing')
-  if (act === 'open:tank') openedTank(tank, { card, outlet, yard, done }, says)
+  if (act === 'open:tank') openedTank(tank, walk, says)
   if (
     act === 'shut:tank' &&
     card.kind === 'gray-to-black' &&
@@ -129,12 +184,12 @@ function ofAct({ act, tank }: CardAct, step: CardStep, { card, outlet, yard, don
     [...yard.open].some((id) => id !== tank)
   )
     says('black-first-between-tanks')
-  if (act === 'water-on') wateredTank(step, tank, { card, outlet, yard, done }, says)
+  if (act === 'water-on') wateredTank(step, tank, walk, says)
   if (act === 'pull-out' && !done.has('blade-shut')) says('blade-before-pulling')
   if (act === 'button' && !done.has('spout-down')) says('spout-before-button')
   if (act === 'chlorine' && !(done.has('waste-empty') && done.has('flushed'))) says('no-chlorine-on-urine')
   if (act === 'pump-on' && !done.has('hose-fixed')) says('hose-fixed-before-power')
-  if (act === 'tow' && !done.has('vent-shut')) says('vent-shut-before-moving')
+  if (act === 'tow' && (yard.vent || !done.has('vent-shut'))) says('vent-shut-before-moving')
 }
 
 function isGray({ steps }: Card, tank: Id | null): boolean {
@@ -142,7 +197,9 @@ function isGray({ steps }: Card, tank: Id | null): boolean {
   return steps.flatMap(({ acts }) => acts).find(({ act }) => act === 'open:tank')?.tank === tank
 }
 
-function openedTank(tank: Id | null, { card, outlet, yard }: Walk, says: Says): void {
+function openedTank(tank: Id | null, { card, outlet, yard, joined }: Walk, says: Says): void {
+  // Open to each other again, with nothing that it could run out of.
+  if (tank !== null && joined.has(tank) && !yard.cap && !yard.hose && !yard.end) return
   if (card.kind === 'gray-to-black') {
     // The end valve is shut and capped: gray runs over, and nothing out.
     if (yard.end || yard.cap) says('black-first-between-tanks')
@@ -177,9 +234,23 @@ function wateredTank(step: CardStep, tank: Id | null, { outlet, yard, done, card
 const POURED: readonly string[] = ['rinse.buckets', 'rinse.wand', 'dump.queue']
 const isPoured = ({ id }: CardStep) => POURED.includes(id)
 
+/** Cards after which the rig is lived in: what stands joined on it does so again. */
+const LEAVES: readonly Card['kind'][] = [
+  'dump',
+  'gray-only',
+  'rinse',
+  'macerator',
+  'tote',
+  'road-day',
+  'arrival',
+  'shakedown',
+]
+
 /** How things stand when the last step is done. */
-function atTheEnd({ kind, steps }: Card, yard: Yard, done: ReadonlySet<Act>, says: Says): void {
-  if (yard.open.size > 0 || yard.end || yard.water !== null || yard.cap) says('all-shut-at-the-end')
+function atTheEnd({ kind, steps }: Card, { yard, done, joined }: Omit<Walk, 'card'>, says: Says): void {
+  const stand = [...joined].every((id) => yard.open.has(id)) || !LEAVES.includes(kind)
+  const isAsLived = stand && [...yard.open].every((id) => joined.has(id))
+  if (!isAsLived || yard.end || yard.water !== null || yard.cap || yard.pump) says('all-shut-at-the-end')
   const acts = steps.flatMap(({ acts: own }) => own.map(({ act }) => act))
   const lastWaste = Math.max(...RISKY.map((act) => acts.lastIndexOf(act)))
   if (lastWaste >= 0 && kind !== 'sanitize' && acts.lastIndexOf('hands') < lastWaste) says('hands-last')

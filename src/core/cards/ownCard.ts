@@ -3,10 +3,11 @@ import type { Card, CardStep } from './derive'
 import { broken, type Breaking } from './laws'
 import { isBlock, type Item } from './template'
 import { TEMPLATES } from './templates'
+import { refused } from './templates/shared'
 
 /** Every step that the templates have, by id. */
 export function templateStepIds(): string[] {
-  const ids = new Set<string>()
+  const ids = new Set<string>([refused.id])
   const visit = (item: Item): void => {
     if (isBlock(item)) item.items.forEach(visit)
     else ids.add(item.id)
@@ -28,21 +29,21 @@ export function ownCopy(card: Card, id: string, name: string): OwnCard {
 
 /**
  * One's own order of a card: the steps that the card has here, in the order of the own one, its words between them. What is
- * done for several tanks is done for each of them in turn: a stretch of such steps is gone through tank by tank.
+ * done for several tanks, or loads, is done for each of them in turn: a stretch of such steps is gone through one by one.
  */
 export function ownSteps(card: Card, own: OwnCard): CardStep[] {
   const of = (id: string) => card.steps.filter((step) => step.id === id)
   const out: CardStep[] = []
   let stretch: CardStep[][] = []
   const close = () => {
-    const tanks = [...new Set(stretch.flat().map(({ tank }) => tank))]
-    for (const tank of tanks)
-      for (const steps of stretch) out.push(...steps.filter((step) => step.tank === tank))
+    const keys = [...new Set(stretch.flat().map(keyOf))]
+    for (const key of keys)
+      for (const steps of stretch) out.push(...steps.filter((step) => keyOf(step) === key))
     stretch = []
   }
   own.steps.forEach((one, k) => {
     const steps = 'words' in one ? [wordsStep(one.words, k)] : of(one.step)
-    const goesOn = steps.some(({ tank }) => stretch.some((of) => of.some((step) => step.tank === tank)))
+    const goesOn = steps.some((one) => stretch.some((of) => of.some((step) => keyOf(step) === keyOf(one))))
     if (steps.length > 1 || goesOn) stretch.push(steps)
     else {
       close()
@@ -70,8 +71,12 @@ function wordsStep(words: string, k: number): CardStep {
     holds: false,
     moves: [],
     did: [],
+    load: null,
   }
 }
+
+/** What is gone through one after the other: each tank, and each load of it. */
+const keyOf = ({ tank, load }: CardStep) => `${tank}.${load?.n ?? ''}`
 
 export function withOwn(card: Card & { stages: number[] }, own: OwnCard): Card & { stages: number[] } {
   const steps = ownSteps(card, own)

@@ -1,5 +1,6 @@
 import { standing, type LogEntry } from '../log'
 import type { Crew, Id, Product } from '../model'
+import { firstRounds } from '../runs'
 
 /** What the log knows of rinsing a tank. */
 export interface TankRecord {
@@ -42,12 +43,17 @@ export const NO_RECORD: TankRecord = { skipped: 0, owed: 0, took: [] }
 
 /**
  * Rounds of rinsing expected (model.md section 8): what this tank took, less one for each emptying that had been skipped
- * before, on the average; the crew's first assumption where nothing is recorded; one more for each skipped now.
+ * before, on the average; the crew's first assumption where nothing is recorded, buckets where no hose gets in; one more for each
+ * skipped now.
  */
-export function roundsExpected({ skipped, took }: TankRecord, { schools }: Pick<Crew, 'schools'>): number {
+export function roundsExpected(
+  { skipped, took }: TankRecord,
+  { schools }: Pick<Crew, 'schools'>,
+  byHose = true,
+): number {
   const clean = took.map((one) => Math.max(1, one.rounds - one.skipped))
   const usual =
-    clean.length > 0 ? clean.reduce((sum, one) => sum + one, 0) / clean.length : schools.rinseRounds.value
+    clean.length > 0 ? clean.reduce((sum, one) => sum + one, 0) / clean.length : firstRounds(schools, byHose)
   return Math.max(1, Math.round(usual)) + skipped
 }
 

@@ -11,6 +11,8 @@ export const SAFE_STEPS = [
   'shut-end',
   'spout-up',
   'lift-hose',
+  'lift-hose-tote',
+  'shut-tote',
   'cap',
   'vent',
   'hands',
@@ -31,7 +33,10 @@ export function stopSafely(card: Card, upTo: number): SafeStep[] {
       if (
         !(
           isLast &&
-          (act.act === 'water-off' || act.act === 'shut:tank' || act.act === 'pump-off') &&
+          (act.act === 'water-off' ||
+            act.act === 'shut:tank' ||
+            act.act === 'pump-off' ||
+            act.act === 'vent-shut') &&
           opens(step)
         )
       )
@@ -42,19 +47,25 @@ export function stopSafely(card: Card, upTo: number): SafeStep[] {
   const runs =
     yard.water !== null ||
     card.steps[upTo - 1]?.acts.some(({ act }) => act === 'fresh-in' || act === 'move:top-up') === true
-  const isPumping = card.steps[upTo - 1]?.acts.some(({ act }) => act === 'pump-on') === true
+  const isPouring = card.steps[upTo - 1]?.acts.some(({ act }) => act === 'pour') === true && done.has('tow')
   return [
     ...(runs ? [safe('water-off')] : []),
-    ...(isPumping ? [safe('pump-off')] : []),
-    ...[...yard.open].reverse().map((tank) => safe('shut-tank', tank)),
+    ...(yard.pump ? [safe('pump-off')] : []),
+    ...(isPouring ? [safe('shut-tote')] : []),
+    // Tanks that stand open to each other behind what is shut and capped stand as they live.
+    ...(yard.cap || yard.hose || yard.end || card.kind === 'gray-to-black' ? [...yard.open] : [])
+      .reverse()
+      .map((tank) => safe('shut-tank', tank)),
     ...(yard.end ? [safe('shut-end')] : []),
     ...(done.has('spout-down') && !done.has('push-in') ? [safe('spout-up')] : []),
-    ...(yard.hose ? [safe('lift-hose')] : []),
+    ...(yard.hose ? [safe(yard.tote ? 'lift-hose-tote' : 'lift-hose')] : []),
     ...(yard.cap ? [safe('cap')] : []),
-    ...(done.has('vent-open') && !done.has('tow') ? [safe('vent')] : []),
+    ...(yard.vent ? [safe('vent')] : []),
     ...(RISKY.some((act) => done.has(act)) ? [safe('hands')] : []),
   ]
 }
 
 const opens = ({ acts }: CardStep) =>
-  acts.some(({ act }) => act === 'water-on' || act === 'open:tank' || act === 'pump-on')
+  acts.some(
+    ({ act }) => act === 'water-on' || act === 'open:tank' || act === 'pump-on' || act === 'vent-open',
+  )

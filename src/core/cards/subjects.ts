@@ -1,5 +1,12 @@
 import { fromSource } from '../quantities'
-import type { CardKind, Container, Outlet, StayCase, TankContainer } from '../model'
+import {
+  isSoiled,
+  type CardKind,
+  type Container,
+  type Outlet,
+  type StayCase,
+  type TankContainer,
+} from '../model'
 import type { Subject } from './cardCase'
 
 /** All outlets; a tank that none names has one of its own, without an end valve. */
@@ -32,12 +39,21 @@ export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subj
       .filter(({ kind: its }) => wanted.includes(its))
       .map((container) => withOutlet(rig, container, none))
   const outlets = outletsOf({ rig }).map((outlet): Subject => {
-    const at = (its: 'black' | 'gray') =>
-      rig.containers.filter(
-        (one): one is TankContainer => one.kind === its && outlet.containers.includes(one.id),
-      )
-    return { outlet, blacks: at('black'), grays: at('gray'), container: null }
+    const at = rig.containers.filter(
+      (one): one is TankContainer =>
+        (one.kind === 'black' || one.kind === 'gray') && outlet.containers.includes(one.id),
+    )
+    return {
+      outlet,
+      blacks: at.filter((one) => isSoiled(rig, one)),
+      grays: at.filter((one) => !isSoiled(rig, one)),
+      container: null,
+    }
   })
+  const soiled = () =>
+    about(['black']).filter(
+      ({ container, outlet }) => isSoiled(rig, container!) && !outlet?.joined.includes(container!.id),
+    )
   const grayIn = ({ grays }: Subject) => grays.reduce((sum, { capacity }) => sum + capacity.value, 0)
   switch (kind) {
     case 'dump':
@@ -54,11 +70,13 @@ export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subj
           outlet!.endValve && outlet!.joined.length === 0 && blacks.length > 0 && grays.length > 0,
       )
     case 'top-up':
-      return about(['black']).filter(({ container, outlet }) => !outlet?.joined.includes(container!.id))
+      return soiled()
     case 'rinse':
-      return about(['black']).filter(({ container, outlet }) => !outlet?.joined.includes(container!.id))
+      return soiled()
     case 'charge':
-      return about(['black', 'gray'])
+      return about(['black', 'gray']).filter(
+        ({ container }) => container!.kind === 'gray' || isSoiled(rig, container!),
+      )
     case 'probes':
       return about(['black', 'gray']).filter(
         ({ container }) => container && 'panel' in container && container.panel !== null,
@@ -82,7 +100,7 @@ export function subjectsOf({ rig }: Pick<StayCase, 'rig'>, kind: CardKind): Subj
     case 'sanitize':
       return rig.containers.some(({ kind: its }) => its === 'fresh') ? [none] : []
     case 'seals':
-      return rig.containers.some(({ kind: its }) => its === 'cassette' || its === 'black') ? [none] : []
+      return rig.containers.some((one) => one.kind === 'cassette' || isSoiled(rig, one)) ? [none] : []
     default:
       return [none]
   }
@@ -93,7 +111,9 @@ function withOutlet(rig: StayCase['rig'], container: Container, none: Subject): 
   if (container.kind !== 'black' && container.kind !== 'gray') return { ...none, container }
   const outlet = outletsOf({ rig }).find(({ containers }) => containers.includes(container.id)) ?? null
   const grays = rig.containers.filter(
-    (one): one is TankContainer => one.kind === 'gray' && (outlet?.containers.includes(one.id) ?? false),
+    (one): one is TankContainer =>
+      (one.kind === 'gray' || (one.kind === 'black' && !isSoiled(rig, one))) &&
+      (outlet?.containers.includes(one.id) ?? false),
   )
-  return { outlet, blacks: container.kind === 'black' ? [container] : [], grays, container }
+  return { outlet, blacks: isSoiled(rig, container) ? [container] : [], grays, container }
 }

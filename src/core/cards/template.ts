@@ -37,7 +37,10 @@ export interface Block {
 }
 
 /** For which tanks (of the outlet, or of the rig) or products a block or step is repeated. */
-export const EACH = ['black', 'gray', 'first-gray', 'first-black', 'fresh', 'loaded', 'product'] as const
+/** `load`: each load of a tank that a tote takes; `joined`: tanks that stand open to each other. */
+export const EACH = [
+  'black', 'gray', 'first-gray', 'first-black', 'fresh', 'loaded', 'load', 'joined', 'product',
+] as const // prettier-ignore
 export type Each = (typeof EACH)[number]
 
 export interface StepTemplate {
@@ -69,6 +72,9 @@ export const FACTS = [
   'flush-own', 'flush-from-fresh', 'too-heavy', 'spare', 'going-home', 'sawdust', 'wet', 'other-toilet',
   'jugs', 'in-vehicle', 'heater', 'cassette-here', 'solids-here', 'drain-fresh',
   'freezing', 'place-named', 'with-gray', 'fresh-room', 'urine-flows',
+  'ask-toilet', 'ask-gray', 'old-black', 'no-toilet-waste', 'rule-unknown', 'drinking-here', 'drinking-asked', 'drinking-never',
+  'toilet-here', 'bowl', 'flush-jug', 'goes-in', 'treats', 'charge-dropped', 'gray-enough', 'back-fill-here', 'joined-here',
+  'top-up-cut', 'top-up-adds', 'rinses', 'pumped', 'last-load', 'waste-tank', 'probe-room', 'waste-here',
 ] as const // prettier-ignore
 export type Fact = (typeof FACTS)[number]
 
@@ -76,7 +82,7 @@ export type Fact = (typeof FACTS)[number]
 export const ACTS = [
   'fresh-first', 'potable', 'fresh-in', 'toilet-shut', 'gloves', 'eyes', 'hands', 'point-clean', 'read-before', 'read-after',
   'shut:all', 'open:end', 'shut:end', 'open:tank', 'shut:tank', 'open:gray', 'shut:gray', 'open:black', 'shut:black',
-  'shut:grays', 'cap-off', 'cap-on', 'hose-on', 'hose-off', 'ground-on', 'ground-off', 'back-fill', 'rinse-hose',
+  'shut:grays', 'open:joined', 'tote-on', 'tote-off', 'cap-off', 'cap-on', 'hose-on', 'hose-off', 'ground-on', 'ground-off', 'back-fill', 'rinse-hose',
   'water-on', 'water-off', 'attend', 'blade-shut', 'pull-out', 'lift', 'spout-down', 'button', 'pour', 'push-in', 'dose',
   'chlorine', 'waste-empty', 'flushed', 'hose-fixed', 'pump-on', 'pump-off', 'vent-shut', 'vent-open', 'tow', 'bag',
   'heater-off', 'pump-aboard-off', 'measure', 'time', 'move:empty', 'move:take', 'move:charge', 'move:top-up', 'move:fill',
@@ -93,7 +99,7 @@ export type Care = (typeof CARES)[number]
 
 export const WRONGS = [
   'leaks', 'no-flow', 'jumps', 'overflows', 'stuck', 'too-much-in-pipe', 'never-clear', 'air-lock', 'called-away', 'level-wrong',
-  'late-jug', 'too-wet', 'heavy', 'races', 'smells', 'panel-lies',
+  'late-jug', 'too-wet', 'heavy', 'races', 'smells', 'panel-lies', 'tote-leaks', 'tote-jumps', 'tote-overflows', 'pump-leaks',
 ] as const // prettier-ignore
 export type Wrong = (typeof WRONGS)[number]
 
@@ -124,7 +130,6 @@ export const QUANTITIES = {
   'rinse-minutes': 'minutes',
   rounds: 'count',
   'rounds-stop': 'count',
-  buckets: 'count',
   'bucket-size': 'volume',
   'gray-keep': 'volume',
   charge: 'volume',
@@ -154,12 +159,15 @@ export const QUANTITIES = {
   'tote-loads': 'count',
   'tote-litres': 'volume',
   'tote-kg': 'mass',
+  'load-litres': 'volume',
+  'load-kg': 'mass',
   reach: 'length',
   'pump-head': 'length',
   'drain-fresh': 'volume',
   'drain-fresh-minutes': 'minutes',
   'road-kg': 'mass',
   'flush-owed': 'volume',
+  'flush-night': 'volume',
   'system-litres': 'volume',
   bleach: 'millilitres',
   'bleach-percent': 'percent',
@@ -169,6 +177,7 @@ export const QUANTITIES = {
   'probe-low': 'volume',
   'probe-high': 'volume',
   'known-charge': 'volume',
+  'metered-litres': 'level',
   moved: 'level',
   'meter-minutes': 'minutes',
 } as const

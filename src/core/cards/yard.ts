@@ -6,9 +6,13 @@ export interface Yard {
   open: Set<Id>
   end: boolean
   hose: boolean
+  /** Its far end: in the inlet, or in a tote. */
   ground: boolean
   cap: boolean
   water: Id | null
+  pump: boolean
+  tote: boolean
+  vent: boolean
 }
 
 /** Everything shut, off and capped. */
@@ -19,6 +23,9 @@ export const allShut = (): Yard => ({
   ground: false,
   cap: false,
   water: null,
+  pump: false,
+  tote: false,
+  vent: false,
 })
 
 /** What an act leaves standing. */
@@ -49,6 +56,18 @@ export function play({ act, tank }: CardAct, yard: Yard): void {
     case 'ground-on':
     case 'ground-off':
       yard.ground = act === 'ground-on'
+      return
+    case 'tote-on':
+    case 'tote-off':
+      yard.ground = yard.tote = act === 'tote-on'
+      return
+    case 'vent-open':
+    case 'vent-shut':
+      yard.vent = act === 'vent-open'
+      return
+    case 'pump-on':
+    case 'pump-off':
+      yard.pump = act === 'pump-on'
       return
     case 'water-on':
     case 'water-off':

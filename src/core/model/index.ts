@@ -141,3 +141,4 @@ export type {
   Stay,
   Weather,
 } from './stay'
+export { isSoiled } from './isSoiled'

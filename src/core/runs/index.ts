@@ -8,4 +8,5 @@ export {
   headLitres,
   headTransfer,
 } from './headTransfer'
+export { BUCKET_L, firstRounds, isRinsedByHose, roundLitres } from './rinseRounds'
 export type { Range, TankState, Transfer, TransferCase, TransferRefusal } from './headTransfer'

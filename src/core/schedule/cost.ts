@@ -1,7 +1,8 @@
 import { daysOfHabit } from '../compile'
-import type { Crew, Id, Rig, Run, StayCase } from '../model'
+import { isSoiled, type Crew, type Id, type Rig, type Run, type StayCase } from '../model'
 import type { Litres } from '../quantities'
 import { goesOut } from '../places'
+import { firstRounds, isRinsedByHose, roundLitres } from '../runs'
 import type { RunAnswer } from './answer'
 import { isCarried, type StepAnswer } from './stepAnswer'
 
@@ -102,23 +103,24 @@ function carriedBy({ containers }: Rig, steps: readonly StepAnswer[]): Litres {
 }
 
 /**
- * Rinsing of the black tanks that are let go through a hose: rounds × share of the tank, at the hose's flow. None where the
+ * Rinsing of the tanks that a toilet drains to and that are let go: rounds × what a round takes, at the hose's flow. None where the
  * crew rinses when it is convenient: those rounds are owed. What leaves in a tote is not rinsed there.
  */
 function rinseOf(
-  { containers }: Rig,
+  rig: Rig,
   { schools }: Crew,
   { kind }: Run,
   steps: readonly StepAnswer[],
 ): Pick<RunCost, 'rinseL' | 'rinseMinutes'> {
-  const { sides, rinseRounds, rinseTo, hoseFlow } = schools
+  const { containers } = rig
+  const { sides, hoseFlow } = schools
   const isMove = kind === 'move' || kind === 'on-the-road' || kind === 'go-home'
   const isDue = sides['rinse-when'] === 'every-dump' || (sides['rinse-when'] === 'every-move' && isMove)
   if (!isDue) return { rinseL: 0, rinseMinutes: 0 }
   const litres = steps.reduce((sum, { step, moved }) => {
     const tank = containers.find(({ id }) => id === step.from)
-    if (step.do !== 'empty' || tank?.kind !== 'black' || moved <= 0) return sum
-    return sum + rinseRounds.value * rinseTo.value * tank.capacity.value
+    if (step.do !== 'empty' || tank?.kind !== 'black' || moved <= 0 || !isSoiled(rig, tank)) return sum
+    return sum + firstRounds(schools, isRinsedByHose(rig, tank)) * roundLitres(rig, schools, tank)
   }, 0)
   return { rinseL: litres, rinseMinutes: hoseFlow.value > 0 ? litres / hoseFlow.value : 0 }
 }

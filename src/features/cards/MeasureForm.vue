@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { HANDS } from '@/core/cards'
+import { BUCKET_L } from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
 import type { KeptWalk } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -29,9 +29,7 @@ const isWrong = ref(false)
 const refused = ref('')
 const SLOWEST_S = 3600
 /** L a minute. */
-const flow = computed(() =>
-  seconds.value && seconds.value > 0 ? (HANDS.bucketLitres / seconds.value) * 60 : null,
-)
+const flow = computed(() => (seconds.value && seconds.value > 0 ? (BUCKET_L / seconds.value) * 60 : null))
 const place = computed(() => forecast.stay?.places.find(({ id }) => id === props.kept.place) ?? null)
 
 function save() {
@@ -56,7 +54,7 @@ function save() {
       v-if="isFlow"
       v-model="seconds"
       v-model:wrong="isWrong"
-      :label="t.cards.field.flow(volume(HANDS.bucketLitres))"
+      :label="t.cards.field.flow(volume(BUCKET_L))"
       dimension="number"
       :max="SLOWEST_S"
     />

@@ -111,11 +111,24 @@ export function useCardWords() {
         return tank(card.pair.black)?.name ?? ''
       case 'place':
         return forecast.stay?.places.find(({ id }) => id === card.place)?.name ?? t.cards.names.somewhere
+      case 'joined':
+        return listed(joinedOf(card))
+      case 'load':
+        return step.load
+          ? t.cards.names.load(formatNumber(step.load.n, 0), formatNumber(step.load.of, 0))
+          : ''
       case 'product':
         return product(step.product)?.name ?? ''
       default:
         return null
     }
+  }
+
+  /** Tanks that stand open to each other at the card's outlet, or at any of the rig. */
+  function joinedOf(card: Card): string[] {
+    const own = outlet(card.outlet)
+    const all = own ? [own] : (forecast.stayCase?.rig.outlets ?? [])
+    return all.flatMap(({ joined }) => joined.map((id) => tank(id)?.name ?? ''))
   }
 
   /** Every valve of the outlet by its tank, the end valve last; of other outlets too, where a valve may stand open unseen. */

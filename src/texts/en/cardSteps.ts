@@ -1,11 +1,21 @@
 /**
  * The words of every step of the run cards: short, second person, one act a step. `{quantity}` is a number of the card; `{tank}`,
- * `{outlet}`, `{side}`, `{valves}`, `{handle}`, `{gray}`, `{black}`, `{place}` and `{product}` are names of this rig, place and crew.
+ * `{outlet}`, `{side}`, `{valves}`, `{handle}`, `{gray}`, `{black}`, `{place}`, `{product}`, `{joined}` and `{load}` are names of this rig, place and crew.
  */
 export const cardSteps: Record<string, string> = {
   'open.fresh-first':
     'Want drinking water here? Take it first, while your hands are clean. Or leave it for another place.',
+  'where.refused': '{place} does not take this. Open nothing here. Choose another place for it.',
+  'where.ask': 'Does this drain take toilet waste? Look for its sign, or ask. Not sure: open nothing.',
+  'where.ask-gray': 'Does this drain take gray water? Look for its sign, or ask. Not sure: open nothing.',
+  'where.old-black':
+    'One of these tanks was once for toilet waste. Ask whether the drain takes its gray water.',
+  'where.product':
+    'Ask about treatment before you dump: with a septic tank, products with formaldehyde are refused.',
+  'open.fresh-ask':
+    'Want drinking water here? Look for a tap that is marked as drinking water. Take it first, with clean hands. No mark, no water.',
   'open.toilet': 'Toilet shut, lid down, roof fan off. Children and pets away. Nothing that burns or glows.',
+  'open.air': 'Children and pets away. Nothing that burns or glows. Roof fan off.',
   'open.gloves': 'Gloves on. Eyes covered wherever something is poured or sprayed.',
 
   'close.point': 'Rinse where you poured with the tap for waste. Leave it cleaner than you found it.',
@@ -34,8 +44,7 @@ export const cardSteps: Record<string, string> = {
   'dump.end-open': 'Open the end valve.',
   'dump.pulse': '{tank} open for {pulse}. Look along the hose for drips. Shut it.',
   'dump.crack': 'Open {tank} a crack. Look along the hose for drips.',
-  'dump.rinse-before':
-    'Rinse hose on its own inlet, vacuum breaker on the tap, label read. When {tank} opens, the tap opens right after it. Stay.',
+  'dump.rinse-before': 'When {tank} opens, the tap of the rinse hose opens right after it. Stay.',
   'dump.black':
     'Open {tank} all the way ({handle}). About {drain}. It is empty when the elbow runs clear, when the sound changes, when the panel says so.',
   'dump.queue':
@@ -51,6 +60,8 @@ export const cardSteps: Record<string, string> = {
   'dump.hose-soap': 'A little soap and water through the hose, into the inlet.',
   'dump.ground-off': 'Ground end out. Join the ends of the hose. Into its bag.',
   'dump.home': 'Every valve home, every cap on. Look once more.',
+  'dump.joined':
+    'Your tanks stand open to each other: open {joined} again, with the end valve shut and the cap on.',
 
   'rinse.see': 'About {rounds} × {rinse-litres}, {rinse-minutes} each.',
   'rinse.begin': 'Open {tank} all the way. Let it run out: about {drain}.',
@@ -74,13 +85,20 @@ export const cardSteps: Record<string, string> = {
   'rinse.wand':
     'Wand down the toilet, {tank} open: {rinse-minutes} a round. Usual here: {rounds} ×, at {rounds-stop} stop.',
   'rinse.buckets':
-    '{buckets} buckets of {bucket-size} down the toilet with {tank} open, or hold the pedal. Usual here: {rounds} ×, at {rounds-stop} stop.',
+    'A bucket of {bucket-size} down the toilet with {tank} open, or hold the pedal. Look at the hose after each. Usual here: {rounds} ×, at {rounds-stop} stop.',
+  'rinse.chase':
+    'Between rounds: open {gray} for {pulse}, so that gray carries the rest out of the hose. Shut it.',
   'rinse.end': 'Shut {tank}.',
 
+  'charge.none': 'Nothing goes back into {tank}: that is how you have it.',
   'charge.see': '{tank} is empty and shut. It takes {charge} of water back.',
   'charge.fresh': 'Pump on: {charge} from fresh into {tank}, so that nothing dries to its floor.',
   'charge.tap':
     '{charge} of water into {tank}, by bucket down its drain, so that nothing dries to its floor.',
+  'charge.gloves': 'A fresh pair of gloves, for what you carry indoors. Eyes covered where you pour.',
+  'charge.dropped':
+    'No water and no treatment into {tank} now: there is no room, or the rig would be too heavy. Do it after the drive.',
+  'charge.hands': 'Gloves off inside out. Wash your hands.',
   'charge.septic': 'This place has a septic tank: only what is marked as safe for it goes in.',
   'charge.nothing': 'This place takes no product at all: a tank that was treated is dumped elsewhere.',
   'charge.powder': '{dose} into {tank}: dissolve it in a jug of water first, then pour it down.',
@@ -95,8 +113,11 @@ export const cardSteps: Record<string, string> = {
     'Pump on, pedal down: {top-up-fresh} from fresh, about {top-up-fresh-minutes}. Fresh keeps {road-reserve} for the road.',
   'top-up.hose':
     '{top-up-hose} more down the toilet from a hose with a vacuum breaker: {top-up-hose-minutes}. It may hold {content-high} already, and takes {limit}.',
+  'top-up.no-room':
+    'Not all of it fits: {tank} may hold {content-high} already and takes {limit}. The rest stays where it is.',
+  'top-up.gloves': 'Gloves on, eyes covered: this goes down the toilet.',
   'top-up.leftover': '{leftover} of leftover fresh into {tank}.',
-  'top-up.weight': 'That is {top-up-kg} more on the road: now, right before the dump, and not at home.',
+  'top-up.weight': 'That is {top-up-kg} more on the road: do it right before the dump, and not at home.',
   'top-up.read': 'Read the panel once more.',
 
   'over.refused':
@@ -106,7 +127,8 @@ export const cardSteps: Record<string, string> = {
   'over.end': 'End valve shut, both tank valves shut, cap on.',
   'over.gray-open': 'Open {gray}.',
   'over.black-open': 'Open {black} and count: {head-seconds}, no longer. That lets about {head-litres} over.',
-  'over.pulse': 'Open {black} for {pulse}, no longer. The heights are not known: no amount is promised.',
+  'over.pulse':
+    'Open {black} for {pulse}, no longer. Nobody measured how high the tanks stand: read both before you do it again.',
   'over.black-shut': 'Shut {black} first.',
   'over.gray-shut': 'Then shut {gray}.',
   'over.again': 'Read both. Again only while {gray} stands clearly above {black}.',
@@ -123,15 +145,16 @@ export const cardSteps: Record<string, string> = {
     'Flush tank first, at a tap for drinking water: {flush-litres} to its mark, and the rinse product after it.',
   'cassette.bowl': 'Nothing left in the bowl. Blade shut. Bowl turned home.',
   'cassette.out': 'Hatch open, unlock, pull: {kg}. It sticks? The blade is open. Do not force it.',
+  'cassette.hands': 'Dirty gloves off inside out. Wash your hands. A fresh pair for the treatment.',
   'cassette.wheels': 'Cap on the spout. Wheels and handle out: {kg} roll better than they carry.',
   'cassette.board': 'Read the board at {place}: where, and what may go in.',
   'cassette.aside': 'Spout round, cap aside where you see it.',
   'cassette.down': 'Spout down, over the middle of the drain.',
   'cassette.pour': 'Now the air button, and pour. Upright again before you let go of it.',
   'cassette.rinse-twice':
-    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell). Blade open to pour, shut to tilt. Out. {cassette-rounds} ×.',
+    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell). Spout cap on, blade shut: tilt it gently. Cap off, pour it out. {cassette-rounds} ×.',
   'cassette.rinse-soak':
-    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell), and {soak} of soaking. Tilt it gently, never throw it about. Out. {cassette-rounds} ×.',
+    '{cassette-rinse} of water in ({cassette-rinse-kg} with the shell), and {soak} of soaking. Spout cap on, blade shut: tilt it gently, never throw it about. Cap off, pour it out. {cassette-rounds} ×.',
   'cassette.no-water': 'No water here: rinse it at the next tap for waste.',
   'cassette.seat': 'Seal clean, float free, plate seated. Cap on.',
   'cassette.dose': '{dose-water} of water, then {dose}.',
@@ -161,16 +184,19 @@ export const cardSteps: Record<string, string> = {
   'solids.seat': 'Latch it. The uses are back to nought.',
 
   'tote.see': '{tote-loads} × {tote-litres}, {tote-kg} a load.',
+  'tote.vent': 'Tote beside {outlet}, empty. Open its vent and its filling cap.',
   'tote.hose': 'Hose from {outlet} into the tote. {hose-weight} on it, or a hand.',
-  'tote.vent': 'Open the tote’s vent.',
+  'tote.pump-hose': 'Pump onto {outlet}, its hose tied into the tote. Only then the power.',
   'tote.fill':
-    'Open {tank} a little. Watch the tote: shut at {tote-litres}, not at the brim. {tote-loads} × for this tank; count them.',
-  'tote.off': 'Hose off the rig, cap on. Vent and cap of the tote shut.',
+    'Load {load} of {tank}: open the valve a little, watch the tote. Shut at {load-litres}, not at the brim.',
+  'tote.pump':
+    'Load {load} of {tank}: open the valve, pump on, watch the tote. Pump off at {load-litres}, then shut the valve.',
+  'tote.off': 'Hose off and drained into the tote, cap on the rig. Vent and caps of the tote shut.',
   'tote.tow': 'Hitch low, walking pace, somebody beside it.',
-  'tote.load': '{tote-kg} on an open bed, strapped down. Never where people ride.',
-  'tote.inlet': 'At the inlet: vent open, gloves on, eyes covered.',
-  'tote.pour': 'Hose into the inlet, a foot on it. Open the tote slowly.',
-  'tote.rinse': 'Rinse the tote through, into the inlet. Back for the next load.',
+  'tote.load': '{load-kg} on an open bed, strapped down. Never where people ride.',
+  'tote.pour':
+    'At the inlet: hose in, a foot on it. Vent open, eyes covered, then open the tote slowly. Empty: shut it and the vent.',
+  'tote.rinse': 'Rinse the tote through, into the inlet.',
 
   'pump.reach':
     'Inlet within {reach} and no more than {pump-head} above the pump? Read the pump’s own label.',
@@ -186,7 +212,8 @@ export const cardSteps: Record<string, string> = {
   'fresh.hose': 'The drinking hose, kept only for this. Read the label on the rig: it says fresh.',
   'fresh.bucket':
     'Not sure how it runs? A bucket of {bucket-size} takes {bucket-seconds} at the flow we know of.',
-  'fresh.full': 'It is full: nothing to fill.',
+  'fresh.full': 'It is full, nothing to fill. Leave the hose where it is.',
+  'fresh.never': 'No drinking water at {place}: nothing is filled here.',
   'fresh.see': '{fill} go in: about {fill-minutes}, {fill-kg}.',
   'fresh.fill':
     'Hose a hand’s breadth in. Tap on, not too fast: {fill}, about {fill-minutes}. Spits back early? Air: wait, then slower.',
@@ -244,7 +271,8 @@ export const cardSteps: Record<string, string> = {
     'Waste tanks dumped and rinsed first: no chlorine may meet urine. Nobody flushes with this water.',
   'sanitize.filter': 'Filters out.',
   'sanitize.heater': 'Water heater off and cool.',
-  'sanitize.fill': 'Fill fresh from a drinking tap. With heater and lines it is {system-litres}.',
+  'sanitize.half': 'Fill fresh half from a drinking tap, so that there is room for the bleach.',
+  'sanitize.fill': 'Now fill it up. With heater and lines it is {system-litres}.',
   'sanitize.dose':
     '{bleach} of plain, unscented bleach of {bleach-percent} for {system-litres}, mixed into a jug of water first. No other cleaner at the same time.',
   'sanitize.taps': 'Every tap, hot and cold, until it smells. Not the toilet.',
@@ -268,13 +296,14 @@ export const cardSteps: Record<string, string> = {
   'frost.night': 'Frost is in your weather: this is for tonight.',
   'frost.drain': 'What is not heated is drained: outdoor shower, outlets, low points.',
   'frost.heat': 'Tank heaters on before it freezes, not after. Cupboards open to the warmth.',
-  'frost.jug': 'Flush from a jug, {flush-owed} at hand, while the plumbing is drained.',
+  'frost.jug': 'Flush from a jug while the plumbing is drained: {flush-night} for a night.',
   'frost.valve': 'A frozen valve is thawed with warm water or warm air. No flame. Never forced.',
   'frost.outlet': 'Outlets shut and capped: a drip builds a plug of ice.',
   'frost.antifreeze': 'In the lines only the non-toxic antifreeze that is made for it.',
 
   'probes.when': 'Of {tank}: the panel says full and it is not, or the last reading was marked as suspect.',
   'probes.water': '{probe-low} to {probe-high} of warm water in, by the toilet or the drain.',
+  'probes.full': 'There is no room for water in {tank}: dump it first.',
   'probes.product': 'A product for it, as its label says.',
   'probes.drive': 'Drive. Corners and brakes do the work.',
   'probes.dump': 'Dump it, the card “Dump”.',
@@ -304,7 +333,7 @@ export const cardSteps: Record<string, string> = {
     'A hose with a vacuum breaker: the drinking hose for fresh, the other one for a waste tank.',
   'metered.shut': 'Valves shut.',
   'metered.fill':
-    'Meter to zero, or count buckets. Fill slowly until it stands full: about {capacity}, {meter-minutes}.',
+    'Meter to zero, or count buckets. Fill slowly to {metered-litres}, about {meter-minutes}. Stop there, or where it runs out at the top.',
   'metered.marks': 'Write down the amount at which each light comes on.',
   'metered.write': 'Put the amounts in: the tank counts as metered.',
 }

@@ -89,16 +89,47 @@ export const wrongs = {
       'Tank valve shut, then the end valve.',
       'Lift the hose, drain it into the inlet.',
       'Look at the gasket, seat it anew. A split hose is not mended, it is replaced.',
-      'What fell is rinsed into the inlet.',
+      'What fell is rinsed into the inlet. Tell the host.',
     ],
   },
   'no-flow': {
     ask: 'It will not drain',
     do: [
       'Shut the valve. Never poke.',
-      'Water in, as much as may be: a large jug full.',
+      'Is there room in the tank? Then a large jug of water in. None? Leave it as it is.',
       'Let it soak for an hour, or drive it about.',
       'Open it again. Still nothing: a workshop, not a wire.',
+    ],
+  },
+  'tote-leaks': {
+    ask: 'It leaks',
+    do: [
+      'Tank valve shut, then the end valve.',
+      'Lift the hose, drain it into the tote.',
+      'Look at the gasket, seat it anew. A split hose is not mended, it is replaced.',
+      'What fell on the ground: gloves, paper, water and soap. Tell the host.',
+    ],
+  },
+  'tote-jumps': {
+    ask: 'The hose jumps',
+    do: ['Shut the tote.', 'Weight on the hose, or a foot.', 'Open it again, halfway.'],
+  },
+  'tote-overflows': {
+    ask: 'The tote is full too soon',
+    do: [
+      'Tank valve shut, then the end valve.',
+      'Lift the hose, drain what is in it into the tote only if there is room.',
+      'What fell on the ground: gloves, paper, water and soap. Tell the host.',
+      'This load is smaller than reckoned: tow it, then go on.',
+    ],
+  },
+  'pump-leaks': {
+    ask: 'It leaks',
+    do: [
+      'Pump off, power off.',
+      'Tank valve shut, then the end valve.',
+      'Lift the hose and let it run empty. Look at the clamp and the gasket.',
+      'What fell on the ground: gloves, paper, water and soap. Tell the host.',
     ],
   },
   jumps: {
@@ -206,6 +237,8 @@ export const safeSteps = {
   'shut-tank': (tank: string) => `Shut ${tank}.`,
   'shut-end': 'Then the end valve.',
   'spout-up': 'Cassette upright, spout up, cap on.',
+  'shut-tote': 'Shut the tote.',
+  'lift-hose-tote': 'Lift the hose and let it drain into the tote.',
   'lift-hose': 'Lift the hose and let it drain into the inlet. Leave it there with a weight on it.',
   cap: 'Hose off the rig only when it is empty. Cap on.',
   vent: 'Vent and cap of the tote shut.',
@@ -229,7 +262,10 @@ export const laws = {
   'gloves-before-waste': 'Gloves come before waste.',
   'toilet-shut-before-waste': 'The toilet is shut before a tank is opened.',
   'hands-last': 'Hands are washed after the last of it.',
-  'all-shut-at-the-end': 'At the end everything is shut and capped.',
+  'clean-hands': 'What is clean, or goes indoors, is touched with clean hands only.',
+  'load-by-load': 'A tote is emptied before its next load.',
+  'all-shut-at-the-end':
+    'At the end everything is shut and capped, but for tanks that stand open to each other.',
   'potable-before-fresh': 'A tap is known to be for drinking before it fills fresh.',
   'hose-fixed-before-power': 'The hose is fixed before the pump has power.',
   'vent-shut-before-moving': 'A tote moves with its vent shut.',

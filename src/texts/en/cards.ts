@@ -112,6 +112,7 @@ export const cards = {
     and: ' and ',
     somewhere: 'this place',
     outlet: 'the outlet',
+    load: (n: string, of: string) => (of === '1' ? '1' : `${n} of ${of}`),
   },
   printed: {
     panel: 'Panel before ______ after ______',

@@ -1,7 +1,8 @@
 import { carrierFill, WATER_KG_PER_L, type CarrierContainer } from '../../model'
 import type { Litres } from '../../quantities'
 import { loadsFor } from '../../errands'
-import type { CardCase, Subject } from '../cardCase'
+import { litresOfLoad } from '../amounts'
+import type { Binding, CardCase, Subject } from '../cardCase'
 import { inflowOf } from '../inflow'
 import { carriedKg, contentOfOne, liftedRinse } from '../weights'
 import type { QuantityId } from '../template'
@@ -84,6 +85,17 @@ export const carried = {
         }
       : carrierMade(card, 'tote', 'loads', subject)
   },
+  'load-litres': (card, subject, binding) => loadMade(card, subject, binding),
+  'load-kg': (card, subject, binding) => {
+    const made = loadMade(card, subject, binding)
+    const carrier = subject.container as CarrierContainer
+    return (
+      made && {
+        value: carrier.shell.value + made.value * WATER_KG_PER_L,
+        why: [...made.why, { term: 'shell', value: carrier.shell.value, unit: 'mass', from: 'rig' }],
+      }
+    )
+  },
   'tote-litres': (card, subject) => carrierMade(card, 'tote', 'litres', subject),
   'tote-kg': (card, subject) => carrierMade(card, 'tote', 'kg', subject),
   reach: () => ({
@@ -95,6 +107,19 @@ export const carried = {
     why: [assumed('of-thumb', HANDS.pumpHeadMetres, 'length')],
   }),
 } satisfies Partial<Record<QuantityId, Make>>
+
+/** L of one load: a full tote, and what is left of the tank in the last one. */
+function loadMade(card: CardCase, { container }: Subject, { tank, load }: Binding): Made {
+  const step = card.steps.find((one) => one.step.do === 'loads' && one.step.from === tank?.id)
+  if (!container || !('payload' in container) || !step || !load) return null
+  return {
+    value: litresOfLoad(step.moved, container, load),
+    why: [
+      { term: 'moved', value: step.moved, unit: 'volume', from: 'errand' },
+      { term: 'tote', value: carrierFill(container), unit: 'volume', from: 'rig' },
+    ],
+  }
+}
 
 function cassetteRinse(card: CardCase, { container }: Subject): Made {
   if (container?.kind !== 'cassette') return null

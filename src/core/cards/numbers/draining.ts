@@ -40,7 +40,8 @@ function drainOf(card: CardCase, subject: Subject, binding: Binding): Made {
   const drained = Math.min(content, capacity) * (1 - 1e-9)
   const seconds = flowSeconds(drained, head, steepness, bore, DISCHARGE.slow)
   return {
-    value: seconds / 60,
+    // When the rush is over; nobody watches a tank for seconds.
+    value: Math.max(1, seconds / 60),
     why: [
       levelTerm('content', content, tank, 'level'),
       { term: 'bore', value: bore, unit: 'length', from: 'rig' },

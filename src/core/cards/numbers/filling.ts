@@ -1,4 +1,6 @@
+import type { Container } from '../../model'
 import type { Litres } from '../../quantities'
+import { BUCKET_L } from '../../runs'
 import { leftoverOf, topUpOf } from '../amounts'
 import type { CardCase, Subject } from '../cardCase'
 import type { QuantityId } from '../template'
@@ -74,10 +76,8 @@ export const filling = {
   'top-up-hose': topUpMade('hose'),
   'top-up-hose-minutes': (card, subject, binding) =>
     minutesOf(card, topUpMade('hose')(card, subject, binding)),
-  'top-up-kg': (card, subject, binding) => {
-    const fresh = topUpMade('hose')(card, subject, binding)
-    return kgOf(fresh && { ...fresh, value: fresh.value + leftoverOf(card, null) })
-  },
+  // What comes from fresh was aboard before: only the hose's water is more.
+  'top-up-kg': (card, subject, binding) => kgOf(topUpMade('hose')(card, subject, binding)),
   leftover: (card, { container }) => ({
     value: leftoverOf(card, container),
     why: [{ term: 'moved', value: leftoverOf(card, container), unit: 'volume', from: 'errand' }],
@@ -86,33 +86,11 @@ export const filling = {
     const { value } = stayCase.crew.schools.roadReserve
     return { value, why: [{ term: 'reserve', value, unit: 'volume', from: 'crew' }] }
   },
-  'probe-low': (_, { container }) =>
-    container && {
-      value: container.capacity.value / 4,
-      why: [levelTerm('capacity', container.capacity.value, container, 'rig')],
-    },
-  'probe-high': (card, { container }) => {
-    if (!container) return null
-    const limit =
-      'safeFill' in container ? container.safeFill.value * container.capacity.value : container.capacity.value
-    const room = Math.max(0, limit - (card.contents.get(container.id)?.high ?? 0))
-    return {
-      value: Math.min(container.capacity.value / 2, Math.max(container.capacity.value / 4, room)),
-      why: [
-        levelTerm('capacity', container.capacity.value, container, 'rig'),
-        ...(contentOf(card, container, 'high')?.why ?? []),
-      ],
-    }
-  },
+  'probe-low': probeMade(0.25),
+  'probe-high': probeMade(0.5),
   fill: fillMade,
-  'meter-minutes': (card, { container }) =>
-    minutesOf(
-      card,
-      container && {
-        value: container.capacity.value,
-        why: [levelTerm('capacity', container.capacity.value, container, 'rig')],
-      },
-    ),
+  'metered-litres': (_, { container }) => meteredMade(container),
+  'meter-minutes': (card, { container }) => minutesOf(card, meteredMade(container)),
   'fill-minutes': (card, subject) => minutesOf(card, fillMade(card, subject)),
   'fill-kg': (card, subject) => kgOf(fillMade(card, subject)),
   'bucket-seconds': (card) => {
@@ -120,16 +98,50 @@ export const filling = {
     return flow.value <= 0
       ? null
       : {
-          value: (HANDS.bucketLitres / flow.value) * 60,
-          why: [assumed('of-thumb', HANDS.bucketLitres, 'volume'), flow],
+          value: (BUCKET_L / flow.value) * 60,
+          why: [assumed('of-thumb', BUCKET_L, 'volume'), flow],
         }
   },
 } satisfies Partial<Record<QuantityId, Make>>
 
+/** A share of a waste tank in warm water, at most its room with what is in it taken at the upper end. */
+function probeMade(share: number): Make {
+  return (card, { container }) => {
+    if (!container) return null
+    const limit =
+      'safeFill' in container ? container.safeFill.value * container.capacity.value : container.capacity.value
+    const room = Math.max(0, limit - (card.contents.get(container.id)?.high ?? 0))
+    return {
+      value: Math.min(container.capacity.value * share, room),
+      why: [
+        levelTerm('capacity', container.capacity.value, container, 'rig'),
+        ...(contentOf(card, container, 'high')?.why ?? []),
+      ],
+    }
+  }
+}
+
+/** What goes into an empty tank by the meter: a waste tank only as far as it may be filled. */
+function meteredMade(container: Container | null): Made {
+  if (!container) return null
+  const isWaste = container.kind === 'gray' || container.kind === 'black'
+  const residue = isWaste ? container.residue.value : 0
+  const share = isWaste ? container.safeFill.value : 1
+  return {
+    value: Math.max(0, share * container.capacity.value - residue),
+    why: [
+      levelTerm('capacity', container.capacity.value, container, 'rig'),
+      ...(isWaste
+        ? [{ term: 'safe-fill' as const, value: share, unit: 'share' as const, from: 'rig' as const }]
+        : []),
+    ],
+  }
+}
+
 function topUpMade(what: 'missing' | 'fresh' | 'hose' | 'level'): Make {
   return (card, subject, binding) => {
     const tank = of(binding, subject)
-    if (tank?.kind !== 'black') return null
+    if (!tank) return null
     const made = topUpOf(card, tank)
     return {
       value: made[what],

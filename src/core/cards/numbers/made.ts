@@ -37,7 +37,6 @@ export const HANDS = {
   hoseKg: 7,
   queueLow: 20,
   queueHigh: 40,
-  bucketLitres: 10,
   grayPerRound: 10,
   roundsOver: 2,
   tankHeightMetres: 0.3,

@@ -1,3 +1,4 @@
+import { BUCKET_L, isRinsedByHose, roundLitres } from '../../runs'
 import { chargeOfTank, doseOf } from '../amounts'
 import type { Binding, CardCase, Subject } from '../cardCase'
 import { NO_RECORD, roundsExpected } from '../record'
@@ -15,11 +16,7 @@ export const rinsing = {
     const made = roundsMade(card, subject, binding)
     return made && { value: made.value + HANDS.roundsOver, why: made.why }
   },
-  buckets: (card, subject, binding) => {
-    const made = rinseLitres(card, subject, binding)
-    return made && { value: Math.ceil(made.value / HANDS.bucketLitres - 1e-9), why: made.why }
-  },
-  'bucket-size': () => thumb(HANDS.bucketLitres, 'volume'),
+  'bucket-size': () => thumb(BUCKET_L, 'volume'),
   'gray-keep': (card, subject, binding) => {
     const made = roundsMade(card, subject, binding)
     return (
@@ -42,15 +39,17 @@ export const rinsing = {
   },
 } satisfies Partial<Record<QuantityId, Make>>
 
-/** L of one round of rinsing: three quarters of the tank, less what may still be in it. */
+/** L of one round of rinsing: three quarters of the tank, less what may still be in it; where no hose gets in, a bucket. */
 function rinseLitres(card: CardCase, subject: Subject, binding: Binding): Made {
   const tank = of(binding, subject)
   if (tank?.kind !== 'black') return null
-  const { rinseTo } = card.stayCase.crew.schools
+  const { rig, crew } = card.stayCase
+  const { rinseTo } = crew.schools
+  if (!isRinsedByHose(rig, tank)) return { value: BUCKET_L, why: [assumed('of-thumb', BUCKET_L, 'volume')] }
   const target = Math.min(rinseTo.value, tank.safeFill.value) * tank.capacity.value
   const left = tank.residue.value
   return {
-    value: Math.max(0, target - left),
+    value: roundLitres(rig, crew.schools, tank),
     why: [
       levelTerm('capacity', tank.capacity.value, tank, 'rig'),
       { term: 'target', value: target, unit: 'volume', from: 'crew' },
@@ -63,7 +62,8 @@ function roundsMade(card: CardCase, subject: Subject, binding: Binding): Made {
   const tank = of(binding, subject)
   if (!tank) return null
   const record = card.records.get(tank.id) ?? NO_RECORD
-  const value = roundsExpected(record, card.stayCase.crew)
+  const { rig, crew } = card.stayCase
+  const value = roundsExpected(record, crew, isRinsedByHose(rig, tank))
   return {
     value,
     why: [

@@ -35,6 +35,17 @@ export const road = {
       ],
     }
   },
+  // A night of a frozen line: everybody's share of a day's uses.
+  'flush-night': ({ stayCase: { crew } }) => {
+    const use = (kind: string) => crew.activities.find((one) => one.kind === kind)
+    const [liquid, solid] = [use('liquid-use'), use('solid-use')]
+    const each = (one: typeof liquid) => (one ? one.rate.value * one.volume.value : 0)
+    const aDay = (each(liquid) + each(solid)) * crew.persons.length
+    return {
+      value: Math.max(2, aDay / 2),
+      why: [{ term: 'a-day', value: aDay, unit: 'volume', from: 'crew' }, assumed('per-litre', 0.5, 'share')],
+    }
+  },
   'system-litres': (card) => {
     const { litres, why } = systemOf(card)
     return { value: litres, why }
@@ -59,17 +70,17 @@ export const road = {
   }),
   'bleach-hold': () => thumb(HANDS.holdMinutes, 'minutes'),
   'gray-room': (card) => ({
-    value: grayRoom(card),
-    why: [{ term: 'content-high', value: grayRoom(card), unit: 'volume', from: 'level' }],
+    value: drainRoom(card),
+    why: [{ term: 'safe-fill', value: drainRoom(card), unit: 'volume', from: 'rig' }],
   }),
   stages: (card) => {
     const { litres } = systemOf(card)
-    const room = grayRoom(card)
+    const room = drainRoom(card)
     return {
       value: room > 0 ? Math.ceil(litres / room - 1e-9) : 1,
       why: [
         { term: 'capacity', value: litres, unit: 'volume', from: 'rig' },
-        { term: 'content-high', value: room, unit: 'volume', from: 'level' },
+        { term: 'safe-fill', value: room, unit: 'volume', from: 'rig' },
       ],
     }
   },
@@ -101,12 +112,19 @@ function systemOf({ stayCase }: CardCase): { litres: Litres; why: WhyTerm[] } {
   }
 }
 
-/** L that all gray tanks still take. */
-function grayRoom(card: CardCase): number {
-  return card.stayCase.rig.containers.reduce(
+/**
+ * L that all tanks take to which fresh water runs from a tap, emptied and rinsed as the card has them first: where a bath drains
+ * to black, black too. The toilet is not flushed with it.
+ */
+function drainRoom({ stayCase: { rig } }: CardCase): Litres {
+  const isFlushed = (id: string) =>
+    rig.roles.some(({ role, fixture }) => role === 'toilet' && fixture === id) &&
+    !rig.roles.some(({ role, fixture }) => role !== 'toilet' && fixture === id)
+  const into = new Set(rig.fixtures.flatMap(({ id, drains }) => (isFlushed(id) ? [] : [drains])))
+  return rig.containers.reduce(
     (sum, one) =>
-      one.kind === 'gray'
-        ? sum + Math.max(0, one.safeFill.value * one.capacity.value - (card.contents.get(one.id)?.high ?? 0))
+      into.has(one.id) && (one.kind === 'gray' || one.kind === 'black')
+        ? sum + Math.max(0, one.safeFill.value * one.capacity.value - one.residue.value)
         : sum,
     0,
   )

@@ -8,7 +8,7 @@ export const sanitize: CardTemplate = {
     { id: 'sanitize.waste', acts: ['waste-empty', 'flushed'], cares: ['no-mix'] },
     { id: 'sanitize.filter' },
     { id: 'sanitize.heater', when: ['heater'], acts: ['heater-off'], cares: ['label'] },
-    { id: 'sanitize.fill', shows: ['system-litres'], acts: ['potable'], cares: ['potable'] },
+    { id: 'sanitize.half', acts: ['potable'], cares: ['potable'] },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
     {
       id: 'sanitize.dose',
@@ -16,6 +16,7 @@ export const sanitize: CardTemplate = {
       shows: ['bleach', 'bleach-percent', 'system-litres'],
       cares: ['no-mix', 'eyes', 'label'],
     },
+    { id: 'sanitize.fill', shows: ['system-litres'], cares: ['potable'] },
     { id: 'sanitize.taps', cares: ['no-mix'] },
     { id: 'sanitize.hold', shows: ['bleach-hold'], timer: 'bleach-hold', cares: ['label'] },
     {
@@ -35,6 +36,7 @@ export const layUp: CardTemplate = {
   kind: 'lay-up',
   about: 'rig',
   items: [
+    { id: 'open.gloves', when: ['waste-here'], acts: ['gloves', 'eyes'] },
     { id: 'lay-up.dump', when: [['black-here', 'gray-here']] },
     { id: 'lay-up.dry', when: [['black-here', 'gray-here']], cares: ['no-mix'] },
     { id: 'lay-up.cassette', when: ['cassette-here'] },
@@ -44,7 +46,7 @@ export const layUp: CardTemplate = {
     { id: 'lay-up.seals', when: ['seals=lubricant'] },
     { id: 'lay-up.oil', when: ['seals=olive-oil'] },
     { id: 'lay-up.caps', acts: ['shut:all', 'cap-on'] },
-    { id: 'close.hands', acts: ['hands'] },
+    { id: 'close.hands', when: ['waste-here'], acts: ['hands'] },
   ],
 }
 
@@ -56,7 +58,7 @@ export const frost: CardTemplate = {
     { id: 'frost.night', when: ['freezing'] },
     { id: 'frost.drain', when: ['has-fresh'] },
     { id: 'frost.heat' },
-    { id: 'frost.jug', shows: ['flush-owed'] },
+    { id: 'frost.jug', when: ['flush-jug'], shows: ['flush-night'] },
     { id: 'frost.valve', cares: ['no-flame'] },
     { id: 'frost.outlet', when: [['black-here', 'gray-here']], acts: ['shut:all'] },
     { id: 'frost.antifreeze', cares: ['antifreeze'] },
@@ -69,14 +71,18 @@ export const probes: CardTemplate = {
   about: 'waste',
   items: [
     { id: 'probes.when' },
+    { id: 'probes.full', when: ['!probe-room'] },
+    { id: 'open.gloves', when: ['probe-room'], acts: ['gloves', 'eyes'] },
     {
       id: 'probes.water',
+      when: ['probe-room'],
       shows: ['probe-low', 'probe-high'],
       acts: ['attend'],
       cares: ['stay'],
       wrongs: ['overflows'],
     },
-    { id: 'probes.product', cares: ['label', 'no-mix'] },
+    { id: 'probes.product', when: ['probe-room'], cares: ['label', 'no-mix'] },
+    { id: 'close.hands', when: ['probe-room'], acts: ['hands'] },
     { id: 'probes.drive' },
     { id: 'probes.dump' },
     { id: 'probes.read', acts: ['read-after'], wrongs: ['panel-lies'] },

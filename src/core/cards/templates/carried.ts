@@ -1,11 +1,12 @@
 import type { CardTemplate } from '../template'
-import { closing, opening } from './shared'
+import { closing, freshFirst, opening, standJoined, whereTo } from './shared'
 
 /** Card 7. */
 export const cassette: CardTemplate = {
   kind: 'cassette',
   about: 'cassette',
   items: [
+    whereTo,
     { id: 'cassette.when', shows: ['content', 'kg', 'lift-limit'], cares: ['lift'], wrongs: ['heavy'] },
     { id: 'cassette.light', when: ['cassette-when=light'] },
     { id: 'cassette.spare', when: ['spare'] },
@@ -24,7 +25,7 @@ export const cassette: CardTemplate = {
       shows: ['flush-litres'],
       cares: ['potable', 'label'],
     },
-    { id: 'open.fresh-first', when: ['!flush-own', 'has-fresh', 'water-here'], acts: ['fresh-first'] },
+    { when: ['!flush-own'], items: freshFirst },
     { id: 'open.toilet', acts: ['toilet-shut'], cares: ['gas'] },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
     {
@@ -72,6 +73,8 @@ export const cassette: CardTemplate = {
         },
         { id: 'cassette.no-water', when: ['!water-here'] },
         { id: 'cassette.seat' },
+        { id: 'close.point', acts: ['point-clean'] },
+        { id: 'cassette.hands', acts: ['hands', 'gloves'] },
       ],
     },
     {
@@ -121,7 +124,6 @@ export const cassette: CardTemplate = {
         },
         { id: 'cassette.in', acts: ['push-in'], wrongs: ['stuck'] },
         { id: 'cassette.home', when: ['going-home'] },
-        { id: 'close.point', acts: ['point-clean'] },
         { id: 'close.hands', acts: ['hands'] },
       ],
     },
@@ -165,73 +167,88 @@ export const solids: CardTemplate = {
   ],
 }
 
-/** Card 11. */
+/** Card 11: load by load, so that nothing is poured onto a full tote; in a vehicle, or beyond a hose, it is pumped into. */
 export const tote: CardTemplate = {
   kind: 'tote',
   about: 'tote',
   items: [
-    opening,
+    whereTo,
     { id: 'tote.see', shows: ['tote-loads', 'tote-litres', 'tote-kg'], cares: ['lift'] },
     { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    opening,
     {
-      stage: true,
+      each: 'loaded',
       items: [
-        { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
         {
-          id: 'dump.cap',
-          acts: ['cap-off'],
-          shows: ['pipe'],
-          cares: ['eyes', 'open-slowly'],
-          wrongs: ['too-much-in-pipe'],
-        },
-        {
-          id: 'tote.hose',
-          acts: ['hose-on', 'ground-on'],
-          shows: ['hose-weight'],
-          wrongs: ['leaks', 'jumps'],
-        },
-        { id: 'tote.vent', acts: ['vent-open'] },
-        {
-          id: 'dump.end-open',
-          when: ['end-valve'],
-          acts: ['open:end'],
-          cares: ['valves'],
-          wrongs: ['leaks'],
-        },
-        {
-          each: 'loaded',
+          each: 'load',
+          stage: true,
           items: [
+            { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
+            {
+              id: 'dump.cap',
+              acts: ['cap-off'],
+              shows: ['pipe'],
+              cares: ['eyes', 'open-slowly'],
+              wrongs: ['too-much-in-pipe'],
+            },
+            { id: 'tote.vent', acts: ['vent-open'] },
+            {
+              id: 'tote.hose',
+              when: ['!pumped'],
+              acts: ['hose-on', 'tote-on'],
+              shows: ['hose-weight'],
+              wrongs: ['tote-leaks', 'tote-jumps'],
+            },
+            {
+              id: 'tote.pump-hose',
+              when: ['pumped'],
+              acts: ['hose-on', 'tote-on', 'hose-fixed'],
+              wrongs: ['pump-leaks'],
+            },
+            {
+              id: 'dump.end-open',
+              when: ['end-valve'],
+              acts: ['open:end'],
+              cares: ['valves'],
+              wrongs: ['tote-leaks'],
+            },
             {
               id: 'tote.fill',
+              when: ['!pumped'],
               acts: ['open:tank', 'attend', 'move:loads', 'shut:tank'],
-              shows: ['tote-litres', 'tote-loads'],
-              tally: 'tote-loads',
+              shows: ['load-litres'],
               cares: ['stay'],
-              wrongs: ['overflows', 'no-flow', 'leaks'],
+              wrongs: ['tote-overflows', 'no-flow', 'tote-leaks'],
             },
+            {
+              id: 'tote.pump',
+              when: ['pumped'],
+              acts: ['open:tank', 'pump-on', 'attend', 'move:loads', 'pump-off', 'shut:tank'],
+              shows: ['load-litres'],
+              cares: ['stay'],
+              wrongs: ['tote-overflows', 'races', 'pump-leaks'],
+            },
+            { id: 'dump.end-shut', when: ['end-valve'], acts: ['shut:end'] },
+            { id: 'tote.off', acts: ['hose-off', 'tote-off', 'cap-on', 'vent-shut'], wrongs: ['tote-leaks'] },
+            { id: 'tote.tow', when: ['!in-vehicle'], acts: ['tow'], cares: ['walking-pace'] },
+            {
+              id: 'tote.load',
+              when: ['in-vehicle'],
+              acts: ['tow'],
+              shows: ['load-kg'],
+              cares: ['open-bed', 'lift'],
+            },
+            {
+              id: 'tote.pour',
+              acts: ['vent-open', 'pour', 'vent-shut'],
+              cares: ['eyes'],
+              wrongs: ['tote-jumps', 'tote-leaks'],
+            },
+            { id: 'tote.rinse', when: ['water-here', 'last-load'] },
           ],
         },
-        { id: 'dump.end-shut', when: ['end-valve'], acts: ['shut:end'] },
-        { id: 'tote.off', acts: ['hose-off', 'cap-on', 'vent-shut'], wrongs: ['leaks'] },
       ],
     },
-    {
-      stage: true,
-      items: [
-        { id: 'tote.tow', when: ['!in-vehicle'], acts: ['tow'], cares: ['walking-pace'] },
-        {
-          id: 'tote.load',
-          when: ['in-vehicle'],
-          acts: ['tow'],
-          shows: ['tote-kg'],
-          cares: ['open-bed', 'lift'],
-        },
-        { id: 'tote.inlet', acts: ['vent-open'], cares: ['eyes'] },
-        { id: 'tote.pour', acts: ['pour'], cares: ['eyes'], wrongs: ['jumps', 'leaks'] },
-        { id: 'tote.rinse', when: ['water-here'] },
-        { id: 'dump.ground-off', acts: ['ground-off'] },
-        closing,
-      ],
-    },
+    { stage: true, items: [{ ...standJoined }, closing] },
   ],
 }

@@ -1,21 +1,34 @@
 import type { CardTemplate } from '../template'
-import { charging, closing, connecting, disconnecting, opening, rinsing } from './shared'
+import {
+  charging,
+  connecting,
+  disconnecting,
+  opening,
+  outsideDone,
+  rinseHose,
+  rinsing,
+  whereTo,
+} from './shared'
 
 /** Card 1: black, rinse, gray, by the crew's sides. */
 export const dump: CardTemplate = {
   kind: 'dump',
   about: 'outlet',
   items: [
-    opening,
-    { id: 'dump.take' },
-    { id: 'dump.park', cares: ['tilt'] },
-    { id: 'dump.hookup', when: ['hookup', 'gray-at-hookup=open'], shows: ['shut-hours'] },
-    { id: 'dump.hookup-kept', when: ['hookup', 'gray-at-hookup=shut'], shows: ['shut-hours'] },
-    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    whereTo,
+    // On the way, while nobody waits behind.
     {
       each: 'black',
+      when: ['!others-wait'],
       items: [{ id: 'dump.top-up', when: ['under-threshold'], shows: ['content', 'threshold', 'top-up'] }],
     },
+    { id: 'dump.hookup', when: ['hookup', 'gray-at-hookup=open'], shows: ['shut-hours'] },
+    { id: 'dump.hookup-kept', when: ['hookup', 'gray-at-hookup=shut'], shows: ['shut-hours'] },
+    { id: 'dump.take' },
+    { id: 'dump.park', cares: ['tilt'] },
+    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    opening,
+    { when: ['rinses'], items: [rinseHose] },
     connecting,
     {
       stage: true,
@@ -43,8 +56,8 @@ export const dump: CardTemplate = {
             {
               id: 'dump.rinse-before',
               when: ['rinse-now', 'rinse-water=before', 'rinse-inlet', 'rinse-way=open'],
-              acts: ['rinse-hose', 'attend'],
-              cares: ['backflow', 'two-hoses', 'stay'],
+              acts: ['attend'],
+              cares: ['stay'],
             },
             {
               id: 'dump.black',
@@ -96,9 +109,10 @@ export const dump: CardTemplate = {
     {
       stage: true,
       items: [
+        outsideDone,
         { each: 'black', items: [charging] },
         { each: 'gray', when: ['gray-treated=always'], items: [charging] },
-        closing,
+        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
       ],
     },
   ],
@@ -110,6 +124,7 @@ export const topUp: CardTemplate = {
   about: 'black',
   items: [
     { id: 'top-up.see', shows: ['content', 'top-up-level', 'top-up'] },
+    { id: 'top-up.no-room', when: ['top-up-cut'], shows: ['content-high', 'limit'] },
     {
       id: 'top-up.fresh',
       when: ['top-up-fresh'],
@@ -119,6 +134,8 @@ export const topUp: CardTemplate = {
       cares: ['stay'],
       wrongs: ['overflows', 'called-away'],
     },
+    { id: 'top-up.leftover', when: ['leftover'], acts: ['move:transfer'], shows: ['leftover'] },
+    { id: 'top-up.gloves', when: ['top-up-hose'], acts: ['gloves', 'eyes'] },
     {
       id: 'top-up.hose',
       when: ['top-up-hose'],
@@ -128,8 +145,8 @@ export const topUp: CardTemplate = {
       cares: ['stay', 'backflow', 'two-hoses'],
       wrongs: ['overflows', 'called-away'],
     },
-    { id: 'top-up.leftover', when: ['leftover'], acts: ['move:transfer'], shows: ['leftover'] },
-    { id: 'top-up.weight', when: ['top-up-hose'], shows: ['top-up-kg'] },
+    { id: 'close.hands', when: ['top-up-hose'], acts: ['hands'] },
+    { id: 'top-up.weight', when: ['top-up-adds'], shows: ['top-up-kg'] },
     { id: 'top-up.read', when: ['panel'], acts: ['read-after'] },
   ],
 }
@@ -139,8 +156,10 @@ export const rinse: CardTemplate = {
   kind: 'rinse',
   about: 'black',
   items: [
+    whereTo,
     opening,
     { id: 'rinse.see', shows: ['rounds', 'rinse-litres', 'rinse-minutes'] },
+    rinseHose,
     connecting,
     {
       stage: true,
@@ -159,7 +178,14 @@ export const rinse: CardTemplate = {
       ],
     },
     disconnecting,
-    { stage: true, items: [charging, closing] },
+    {
+      stage: true,
+      items: [
+        outsideDone,
+        charging,
+        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+      ],
+    },
   ],
 }
 
@@ -168,16 +194,15 @@ export const charge: CardTemplate = {
   kind: 'charge',
   about: 'waste',
   items: [
-    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'charge.none', when: ['!goes-in', '!charge-dropped'] },
     { id: 'charge.see', when: ['charge-some'], shows: ['charge'] },
     charging,
     {
       id: 'charge.stock',
       each: 'product',
-      when: ['!treatment=none', '!treatment=household'],
+      when: ['treats', '!treatment=household'],
       shows: ['stock-left'],
     },
-    { id: 'close.hands', acts: ['hands'] },
   ],
 }
 
@@ -205,7 +230,7 @@ export const grayToBlackCard: CardTemplate = {
     },
     {
       id: 'over.pulse',
-      when: ['!heights'],
+      when: ['!heights', 'runs-over'],
       acts: ['open:black'],
       shows: ['pulse'],
       timer: 'pulse',
@@ -225,9 +250,10 @@ export const grayOnly: CardTemplate = {
   kind: 'gray-only',
   about: 'outlet',
   items: [
-    opening,
     { id: 'gray-only.ask', cares: ['local-rule'] },
+    whereTo,
     { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    opening,
     connecting,
     {
       stage: true,
@@ -244,7 +270,14 @@ export const grayOnly: CardTemplate = {
       ],
     },
     disconnecting,
-    { stage: true, items: [{ each: 'gray', when: ['gray-treated=always'], items: [charging] }, closing] },
+    {
+      stage: true,
+      items: [
+        outsideDone,
+        { each: 'gray', when: ['gray-treated=always'], items: [charging] },
+        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+      ],
+    },
   ],
 }
 
@@ -253,9 +286,10 @@ export const macerator: CardTemplate = {
   kind: 'macerator',
   about: 'outlet',
   items: [
-    opening,
+    whereTo,
     { id: 'pump.reach', shows: ['reach', 'pump-head'] },
     { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    opening,
     {
       stage: true,
       items: [
@@ -286,10 +320,10 @@ export const macerator: CardTemplate = {
           items: [
             {
               id: 'pump.black',
-              acts: ['open:tank', 'pump-on', 'move:empty', 'move:loads', 'pump-off'],
+              acts: ['open:tank', 'pump-on', 'attend', 'move:empty', 'pump-off'],
               shows: ['content'],
               cares: ['stay'],
-              wrongs: ['races', 'leaks'],
+              wrongs: ['races', 'pump-leaks'],
             },
             { id: 'dump.black-shut', acts: ['shut:tank'] },
           ],
@@ -299,10 +333,10 @@ export const macerator: CardTemplate = {
           items: [
             {
               id: 'pump.gray',
-              acts: ['open:tank', 'pump-on', 'move:empty', 'move:loads', 'pump-off'],
+              acts: ['open:tank', 'pump-on', 'attend', 'move:empty', 'pump-off'],
               shows: ['content'],
               cares: ['stay'],
-              wrongs: ['races', 'leaks'],
+              wrongs: ['races', 'pump-leaks'],
             },
             { id: 'dump.gray-shut', acts: ['shut:tank'] },
           ],
@@ -311,6 +345,13 @@ export const macerator: CardTemplate = {
       ],
     },
     disconnecting,
-    { stage: true, items: [{ each: 'black', items: [charging] }, closing] },
+    {
+      stage: true,
+      items: [
+        outsideDone,
+        { each: 'black', items: [charging] },
+        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+      ],
+    },
   ],
 }

@@ -1,27 +1,55 @@
-import type { Block } from '../template'
+import type { Block, StepTemplate } from '../template'
+
+/** All that is left of a card where its waste is not taken. */
+export const refused: StepTemplate = { id: 'where.refused', cares: ['local-rule'] }
+
+/** Only where it goes: nobody has said yet that this drain takes toilet waste. */
+export const whereTo: Block = {
+  items: [
+    { id: 'where.ask', when: ['ask-toilet'], cares: ['local-rule'] },
+    { id: 'where.ask-gray', when: ['!ask-toilet', 'ask-gray'], cares: ['local-rule'] },
+    {
+      id: 'where.old-black',
+      when: ['old-black', 'no-toilet-waste', '!ask-toilet', '!ask-gray'],
+      cares: ['local-rule'],
+    },
+    { id: 'where.product', when: ['rule-unknown', '!treatment=none'], cares: ['septic'] },
+  ],
+}
+
+/** Drinking water only where it is known to be that, or is asked for. */
+export const freshFirst: StepTemplate[] = [
+  { id: 'open.fresh-first', when: ['has-fresh', '!fresh-done', 'drinking-here'], acts: ['fresh-first'] },
+  { id: 'open.fresh-ask', when: ['has-fresh', '!fresh-done', 'drinking-asked'], acts: ['fresh-first'] },
+]
 
 /** What opens every card with waste on it. */
 export const opening: Block = {
   stage: true,
   items: [
-    { id: 'open.fresh-first', when: ['has-fresh', '!fresh-done', 'water-here'], acts: ['fresh-first'] },
-    { id: 'open.toilet', acts: ['toilet-shut'], cares: ['gas'] },
+    ...freshFirst,
+    { id: 'open.toilet', when: ['toilet-here'], acts: ['toilet-shut'], cares: ['gas'] },
+    { id: 'open.air', when: ['!toilet-here'], acts: ['toilet-shut'], cares: ['gas'] },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
   ],
 }
 
-/** What closes it. */
-export const closing: Block = {
+/** What closes it: the point left clean, dirty gloves off; then, with clean hands, what goes indoors. */
+export const outsideDone: Block = {
   items: [
     { id: 'close.point', acts: ['point-clean'] },
     { id: 'close.hands', acts: ['hands'] },
-    { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
   ],
 }
+export const closing: Block = {
+  items: [outsideDone, { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] }],
+}
 
-/** Liquid and treatment for the tank of the block. */
+/** Liquid and treatment for the tank of the block, carried indoors by hands that touched no waste. */
 export const charging: Block = {
   items: [
+    { id: 'charge.dropped', when: ['charge-dropped'] },
+    { id: 'charge.gloves', when: ['goes-in'], acts: ['gloves', 'eyes'] },
     {
       id: 'charge.fresh',
       when: ['charge-some', '!charge-from-tap'],
@@ -35,11 +63,11 @@ export const charging: Block = {
       shows: ['charge'],
       cares: ['two-hoses'],
     },
-    { id: 'charge.septic', when: ['septic', '!treatment=none'], cares: ['septic'] },
-    { id: 'charge.nothing', when: ['nothing-in', '!treatment=none'], cares: ['septic'] },
+    { id: 'charge.septic', when: ['septic', 'treats'], cares: ['septic'] },
+    { id: 'charge.nothing', when: ['nothing-in', 'treats'], cares: ['septic'] },
     {
       each: 'product',
-      when: ['!treatment=none', '!treatment=household'],
+      when: ['treats', '!treatment=household'],
       items: [
         {
           id: 'charge.powder',
@@ -59,18 +87,19 @@ export const charging: Block = {
     },
     {
       id: 'charge.label',
-      when: ['!own-product', '!treatment=none', '!treatment=household'],
+      when: ['!own-product', 'treats', '!treatment=household'],
       acts: ['dose'],
       shows: ['capacity'],
       cares: ['eyes', 'no-mix', 'label'],
     },
     {
       id: 'charge.household',
-      when: ['treatment=household'],
+      when: ['treats', 'treatment=household'],
       acts: ['dose'],
       shows: ['capacity'],
       cares: ['eyes', 'no-mix', 'no-bleach'],
     },
+    { id: 'charge.hands', when: ['goes-in'], acts: ['hands'] },
   ],
 }
 
@@ -107,7 +136,7 @@ const metered: Block = {
 }
 
 const backFilled: Block = {
-  when: ['rinse-way=back-fill', 'end-valve', 'stays-there'],
+  when: ['back-fill-here'],
   items: [
     { id: 'rinse.back-shut', acts: ['back-fill', 'shut:end', 'shut:grays'] },
     {
@@ -172,7 +201,7 @@ const noInlet: Block = {
       id: 'rinse.buckets',
       when: ['!wand'],
       acts: ['water-on', 'water-off'],
-      shows: ['buckets', 'bucket-size', 'rounds', 'rounds-stop'],
+      shows: ['bucket-size', 'rounds', 'rounds-stop'],
       tally: 'rounds',
       cares: ['stay'],
       wrongs: ['overflows', 'never-clear'],
@@ -180,15 +209,30 @@ const noInlet: Block = {
   ],
 }
 
+/** On before the waste cap is touched, where something here takes a hose at all. */
+export const rinseHose: StepTemplate = {
+  id: 'rinse.hose',
+  each: 'first-black',
+  when: [['rinse-inlet', 'back-fill-here', 'wand'], 'water-here'],
+  acts: ['rinse-hose'],
+  cares: ['backflow', 'two-hoses'],
+}
+
 /** A black tank that stands open at a connected hose, rinsed in the crew's way as far as this rig and place let it. */
 export const rinsing: Block = {
   items: [
-    { id: 'rinse.hose', acts: ['rinse-hose'], cares: ['backflow', 'two-hoses'] },
-    { id: 'rinse.keep-gray', when: ['gray-here'], shows: ['gray-keep'] },
+    { id: 'rinse.keep-gray', when: ['gray-enough', '!with-gray'], shows: ['gray-keep'] },
     openValve,
     metered,
     backFilled,
     noInlet,
+    {
+      id: 'rinse.chase',
+      when: ['gray-enough', '!with-gray'],
+      acts: ['open:gray', 'shut:gray'],
+      shows: ['pulse'],
+      cares: ['valves'],
+    },
   ],
 }
 
@@ -223,6 +267,14 @@ export const connecting: Block = {
   ],
 }
 
+/** Tanks that stand open to each other on this rig do so again, behind a shut end valve and a cap that is on. */
+export const standJoined: StepTemplate = {
+  id: 'dump.joined',
+  when: ['joined-here'],
+  acts: ['open:joined'],
+  cares: ['valves'],
+}
+
 /** The hose off again, washed by the crew's way, and everything home. */
 export const disconnecting: Block = {
   stage: true,
@@ -233,5 +285,6 @@ export const disconnecting: Block = {
     { id: 'dump.hose-soap', when: ['hose-wash=soap', 'water-here'], cares: ['two-hoses'] },
     { id: 'dump.ground-off', acts: ['ground-off'] },
     { id: 'dump.home', acts: ['shut:all'] },
+    standJoined,
   ],
 }

@@ -1,23 +1,32 @@
 import type { CardTemplate, Item } from '../template'
+import { standJoined } from './shared'
 
 /** Card 10. */
 export const fresh: CardTemplate = {
   kind: 'fresh',
   about: 'fresh',
   items: [
-    { id: 'fresh.hands' },
-    { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
-    { id: 'fresh.tap', acts: ['flushed'] },
+    { id: 'fresh.full', when: ['!fresh-room', '!jugs'] },
+    { id: 'fresh.never', when: ['drinking-never', '!jugs', 'fresh-room'], cares: ['potable'] },
     {
-      when: ['!jugs'],
+      when: [
+        ['!drinking-never', 'jugs'],
+        ['fresh-room', 'jugs'],
+      ],
+      items: [
+        { id: 'fresh.hands' },
+        { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
+        { id: 'fresh.tap', acts: ['flushed'] },
+      ],
+    },
+    {
+      when: ['!jugs', 'fresh-room', '!drinking-never'],
       items: [
         { id: 'fresh.hose', cares: ['drinking-hose'] },
-        { id: 'fresh.full', when: ['!fresh-room'] },
-        { id: 'fresh.bucket', when: ['fresh-room'], shows: ['bucket-size', 'bucket-seconds'] },
-        { id: 'fresh.see', when: ['fresh-room'], shows: ['fill', 'fill-minutes', 'fill-kg'] },
+        { id: 'fresh.bucket', shows: ['bucket-size', 'bucket-seconds'] },
+        { id: 'fresh.see', shows: ['fill', 'fill-minutes', 'fill-kg'] },
         {
           id: 'fresh.fill',
-          when: ['fresh-room'],
           acts: ['fresh-in', 'attend', 'move:fill'],
           shows: ['fill', 'fill-minutes'],
           timer: 'fill-minutes',
@@ -45,7 +54,13 @@ export const fresh: CardTemplate = {
         },
       ],
     },
-    { id: 'fresh.cap' },
+    {
+      id: 'fresh.cap',
+      when: [
+        ['!drinking-never', 'jugs'],
+        ['fresh-room', 'jugs'],
+      ],
+    },
     { id: 'fresh.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
   ],
 }
@@ -76,14 +91,15 @@ export const roadDay: CardTemplate = {
     },
     { id: 'road.weight', shows: ['road-kg'] },
     { id: 'road.charge', when: ['charge-some', 'black-here'], shows: ['charge'] },
-    { id: 'road.bowl-some', when: ['bowl-water=some', '!cassette-here'], acts: ['toilet-shut'] },
-    { id: 'road.bowl', when: [['bowl-water=none', 'cassette-here']], acts: ['toilet-shut'] },
+    { id: 'road.bowl-some', when: ['bowl', 'bowl-water=some', '!cassette-here'], acts: ['toilet-shut'] },
+    { id: 'road.bowl', when: ['bowl', ['bowl-water=none', 'cassette-here']], acts: ['toilet-shut'] },
     { id: 'road.pump', acts: ['pump-aboard-off'] },
     { id: 'road.heater', when: ['heater'], acts: ['heater-off'] },
     { id: 'road.slosh', when: ['on-the-road=cleaner', 'black-here'] },
     { id: 'road.caps', acts: ['shut:all', 'cap-on'] },
+    standJoined,
     { id: 'road.leftover', when: ['fresh-left=into-black', 'black-here'] },
-    { id: 'road.jug', shows: ['flush-owed'] },
+    { id: 'road.jug', when: ['flush-jug'], shows: ['flush-owed'] },
   ],
 }
 
@@ -111,6 +127,7 @@ export const arrival: CardTemplate = {
     { id: 'arrival.level', cares: ['tilt'] },
     { id: 'arrival.fresh', when: ['has-fresh'], cares: ['potable'] },
     { id: 'arrival.shut', acts: ['shut:all'], cares: ['valves'] },
+    standJoined,
     { id: 'arrival.hookup', when: ['hookup'], shows: ['shut-hours'] },
     { id: 'arrival.empty', when: ['hookup'] },
     { id: 'arrival.owed', when: ['black-here'], shows: ['flush-owed'] },
@@ -129,6 +146,7 @@ export const shakedown: CardTemplate = {
     { id: 'count.fresh', when: ['has-fresh'], cares: ['potable'] },
     { id: 'count.waste', shows: ['known-charge'] },
     { id: 'count.shut', acts: ['shut:all'], cares: ['valves'] },
+    standJoined,
     { id: 'count.what' },
     { id: 'count.everybody' },
     { id: 'count.stop' },
@@ -157,14 +175,16 @@ export const meteredFill: CardTemplate = {
     { id: 'metered.level', cares: ['tilt'] },
     { id: 'metered.hose', cares: ['backflow'] },
     { id: 'metered.shut', acts: ['shut:all'] },
+    { id: 'open.gloves', when: ['waste-tank'], acts: ['gloves', 'eyes'] },
     {
       id: 'metered.fill',
       acts: ['attend'],
-      shows: ['capacity', 'meter-minutes'],
+      shows: ['metered-litres', 'meter-minutes'],
       timer: 'meter-minutes',
       cares: ['stay'],
       wrongs: ['overflows', 'air-lock', 'called-away'],
     },
+    { id: 'close.hands', when: ['waste-tank'], acts: ['hands'] },
     { id: 'metered.marks', when: ['panel'] },
     { id: 'metered.write', acts: ['measure'] },
   ],
