@@ -1,10 +1,12 @@
 import { chargeOf, headOf, topUpLevel } from '../compile'
-import { headCase, headTransfer } from '../runs'
+import { headCase, headTransfer, type Range, type TankState } from '../runs'
+import { BY_ITSELF } from './runFor'
 import {
   carrierFill,
   isSoiled,
   type CarrierContainer,
   type Container,
+  type Id,
   type Product,
   type TreatedKind,
 } from '../model'
@@ -29,13 +31,30 @@ export function headOver({
   steps,
   stayCase,
   model,
+  contents,
+  run,
 }: CardCase): { answer: ReturnType<typeof headTransfer> } | null {
   const over = letOver({ steps }) ?? steps.find(({ step }) => step.do === 'by-head')
   if (!over || over.step.amount.as !== 'head' || !over.from || !over.to) return null
   const head = headOf(stayCase.rig, over.step, over.step.amount.within.value)
   if (!head) return null
   const residue = model.containers.find(({ members }) => members.includes(over.step.from!))?.residue ?? 0
-  return { answer: headTransfer(headCase(head, over.from.before, over.to.before, residue)) }
+  const tanks = headCase(head, over.from.before, over.to.before, residue)
+  // By itself it is done on what is known now: gray at its lower end, black at its upper.
+  const wide = ({ content, ...tank }: TankState, id: Id | null): Range => {
+    const known = run.id === BY_ITSELF ? contents.get(id ?? '') : undefined
+    const off = known ? known.high - known.likely : 0
+    const likely = (content.low + content.high) / 2
+    return known
+      ? {
+          low: Math.max(0, Math.min(content.low, likely - off)),
+          high: Math.min(tank.capacity, Math.max(content.high, likely + off)),
+        }
+      : content
+  }
+  const gray = { ...tanks.gray, content: wide(tanks.gray, over.step.from) }
+  const black = { ...tanks.black, content: wide(tanks.black, over.step.to) }
+  return { answer: headTransfer({ ...tanks, gray, black }) }
 }
 
 /** Whether a step of the errand is about this container. */

@@ -8,6 +8,7 @@ import {
   type PlaceRule,
   type Run,
   type StayCase,
+  type TankContainer,
   type TreatedKind,
 } from '../model'
 import { wastesOf } from '../places'
@@ -40,6 +41,20 @@ const hasGray = ({ stayCase: { rig } }: CardCase) =>
   rig.containers.some((one) => one.kind === 'gray' || (one.kind === 'black' && !isSoiled(rig, one)))
 const flushFixtures = ({ stayCase }: CardCase, id: string | undefined) =>
   stayCase.rig.fixtures.filter(({ drains, solids }) => drains === id || solids === id)
+
+/** Nobody measured the heights: only while gray surely holds something, and black surely has room. */
+function mayPulse(
+  card: CardCase,
+  gray: TankContainer | undefined,
+  black: TankContainer | undefined,
+): boolean {
+  const [over, under] = [gray, black].map((tank) => tank && card.contents.get(tank.id))
+  if (!gray || !black || !over || !under) return false
+  return (
+    2 * over.likely - over.high > NOTHING &&
+    under.high < black.safeFill.value * black.capacity.value - NOTHING
+  )
+}
 
 /** A black tank that stands open to gray is a part of gray: nothing is topped up in it. */
 const isJoined = ({ rig }: CardCase['stayCase'], id: string) =>
@@ -155,7 +170,7 @@ const FACT: Record<Fact, Says> = {
   'has-fresh': (card) => has(card, 'fresh'),
   'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
   heights: (card) => headOver(card) !== null,
-  'runs-over': (card) => headOver(card)?.answer.ok ?? true,
+  'runs-over': (card, { grays, blacks }) => headOver(card)?.answer.ok ?? mayPulse(card, grays[0], blacks[0]),
   'rinse-now': (card, _, { tank }) => {
     // One that stands open to gray holds nothing that clings.
     if (tank && isJoined(card.stayCase, tank.id)) return false

@@ -60,7 +60,7 @@ export const RISKY: readonly Act[] = [
 ]
 /** What leaves waste on the gloves, and what is never touched with it on. */
 const SOILS: readonly Act[] = RISKY.filter((act) => act !== 'dose' && act !== 'chlorine')
-const CLEAN: readonly Act[] = [
+export const CLEAN: readonly Act[] = [
   'fresh-first',
   'fresh-in',
   'potable',
@@ -134,13 +134,13 @@ function ofStep(step: CardStep, { kind }: Card, rig: Rig, says: Says): void {
 }
 
 /** What hands have on them, and loads that stand full in a tote. */
-interface Hands {
+export interface Hands {
   gloves: boolean
   soiled: boolean
   loads: number
 }
 
-function touch({ act }: CardAct, hands: Hands): void {
+export function touch({ act }: CardAct, hands: Hands): void {
   if (act === 'gloves') hands.gloves = true
   if (act === 'hands') hands.soiled = hands.gloves = false
   // Washed, and a fresh pair at once.
@@ -248,7 +248,8 @@ const LEAVES: readonly Card['kind'][] = [
 
 /** How things stand when the last step is done. */
 function atTheEnd({ kind, steps }: Card, { yard, done, joined }: Omit<Walk, 'card'>, says: Says): void {
-  const stand = [...joined].every((id) => yard.open.has(id)) || !LEAVES.includes(kind)
+  const stand =
+    [...joined].every((id) => yard.open.has(id)) || !LEAVES.includes(kind) || !done.has('shut:all')
   const isAsLived = stand && [...yard.open].every((id) => joined.has(id))
   if (!isAsLived || yard.end || yard.water !== null || yard.cap || yard.pump) says('all-shut-at-the-end')
   const acts = steps.flatMap(({ acts: own }) => own.map(({ act }) => act))

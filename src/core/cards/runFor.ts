@@ -3,6 +3,9 @@ import { fromSource } from '../quantities'
 import { loadsFor } from '../errands'
 import type { Subject } from './cardCase'
 
+/** The id of what a card does that no run asked for. */
+export const BY_ITSELF = 'card'
+
 /** What a card moves where no errand is planned: the usual of its kind, from the levels of now. */
 export function runFor(stayCase: StayCase, kind: CardKind, subject: Subject): Run {
   const { crew, rig } = stayCase
@@ -81,7 +84,7 @@ export function runFor(stayCase: StayCase, kind: CardKind, subject: Subject): Ru
   })()
   const none = fromSource(0, 'assumed')
   return {
-    id: 'card',
+    id: BY_ITSELF,
     name: '',
     kind: kind === 'macerator' ? 'macerate' : 'move',
     day: 0,
