@@ -5,10 +5,11 @@ import { vanDemo } from '../../../scripts/demo/van'
 import { compile } from '../compile'
 import { count } from '../count'
 import { usualRuns } from '../errands'
-import { carrierFill, caseOf, type CardKind, type Document, type Place, type Run } from '../model'
+import { carrierFill, caseOf, isSoiled, type CardKind, type Document, type Place, type Run } from '../model'
 import { owned } from '../quantities'
 import { runAnswers, stayCost } from '../schedule'
 import { newPlace } from '@/document/starters'
+import { starterCases } from '../../../tests/support/starterRigs'
 import { headOver } from './amounts'
 import {
   FIRST_ASKS,
@@ -263,6 +264,29 @@ describe('what this rig is', () => {
     const answers = runAnswers(again.stayCase, again.model, again.counted)
     expect(stayCost(again.stayCase, answers).runs[0]!.rinseL).toBe(30)
   })
+})
+
+it('the guided start asks for a rinse inlet: with one every toilet tank is rinsed by hose, without one none is', () => {
+  let rinsed = 0
+  for (const rinseInlet of [false, true])
+    for (const stayCase of starterCases({ rinseInlet })) {
+      const model = compile(stayCase)
+      const soiled = stayCase.rig.containers.filter((tank) => isSoiled(stayCase.rig, tank))
+      const rinses = stayCase.rig.outlets.flatMap((outlet) => outlet.rinses ?? [])
+      expect(rinses).toEqual(rinseInlet ? soiled.map(({ id }) => id) : [])
+      for (const subject of subjectsOf(stayCase, 'rinse')) {
+        const ground = { stayCase, model, counted: count(model), log: [] }
+        const card = cardOf(
+          cardCase(ground, runFor(stayCase, 'rinse', subject), FIRST_ASKS, null),
+          'rinse',
+          subject,
+        )
+        expect(ids(card).includes('rinse.hose')).toBe(rinseInlet)
+        expect(ids(card).includes('rinse.buckets')).toBe(!rinseInlet)
+        rinsed += 1
+      }
+    }
+  expect(rinsed).toBeGreaterThan(4)
 })
 
 describe('room in the tank', () => {

@@ -1,6 +1,6 @@
 import { leaveAfterNights, type WallTime } from '@/core/calendar'
 import { startOf } from '@/core/levels'
-import type { Crew, Document, Rig, Stay } from '@/core/model'
+import { isSoiled, type Crew, type Document, type Rig, type Stay } from '@/core/model'
 import { fromSource, roundIn, type UnitChoice } from '@/core/quantities'
 import { starterActivities } from './activities'
 import { assumedCrew, assumedWeather, bareSite, fullOrEmpty } from './assumed'
@@ -56,6 +56,8 @@ export interface StartChoices {
   toilet: ToiletId
   /** What was typed of single containers, and spare cassettes or jugs. */
   known: KnownTanks
+  /** A fitting outside that sprays into the toilet's tank; false: none, or nobody knows of it. */
+  rinseInlet: boolean
   persons: number
   pet: boolean
   way: Way
@@ -75,6 +77,7 @@ export function firstChoices(tomorrow: WallTime, units: UnitChoice): StartChoice
     plumbing: 'one-gray',
     toilet: 'black',
     known: { sizes: {}, spares: 0 },
+    rinseInlet: false,
     persons: 2,
     pet: false,
     way: 'usual',
@@ -110,11 +113,39 @@ export function startDocument(
 }
 
 function starterRig(
-  { preset, litres, plumbing, toilet, known }: StartChoices,
+  { preset, litres, plumbing, toilet, known, rinseInlet }: StartChoices,
   names: StarterNames,
   newId: NewId,
 ): Rig {
-  return layoutRig(plumbing, toilet, litres, names.rigs[preset], names.layout, newId, known)
+  const rig = layoutRig(plumbing, toilet, litres, names.rigs[preset], names.layout, newId, known)
+  return rinseInlet ? withRinseInlet(rig, names, newId) : rig
+}
+
+/** With an inlet for each tank that a toilet drains to; one that shares no outlet has one of its own. */
+function withRinseInlet(rig: Rig, names: StarterNames, newId: NewId): Rig {
+  const soiled = rig.containers.filter((tank) => isSoiled(rig, tank)).map(({ id }) => id)
+  const outlets = rig.outlets.map((outlet) => ({
+    ...outlet,
+    rinses: outlet.containers.find((id) => soiled.includes(id)) ?? null,
+  }))
+  const alone = soiled.filter((id) => !outlets.some(({ containers }) => containers.includes(id)))
+  return {
+    ...rig,
+    outlets: [
+      ...outlets,
+      ...alone.map((id) => ({
+        id: newId('outlet'),
+        name: names.layout.outlet,
+        containers: [id],
+        endValve: false,
+        rinses: id,
+        side: 'left' as const,
+        handle: 'pull' as const,
+        bore: fromSource(0.076, 'assumed'),
+        joined: [],
+      })),
+    ],
+  }
 }
 
 function starterCrew(

@@ -45,6 +45,8 @@ const tanks = computed(() => {
   const { plumbing, toilet, litres, known } = props.choices
   return plannedTanks(plumbing, toilet, litres, t.starterNames.layout, known)
 })
+const hasBlack = computed(() => tanks.value.some(({ kind }) => kind === 'black'))
+const RINSE_INLETS = (['no', 'yes'] as const).map((value) => ({ value, label: t.start.rinseInlets[value] }))
 const hasSpares = computed(() => tanks.value.some(({ kind }) => kind === 'cassette' || kind === 'urine'))
 function set(name: TankName, size: number) {
   const { known } = props.choices
@@ -133,6 +135,14 @@ const describe = (preset: PresetId) =>
         :save="(size) => set(tank.name, size)"
       />
     </div>
+    <ChoiceField
+      v-if="hasBlack"
+      class="mt-5 sm:max-w-md"
+      :label="t.start.rinseInlet"
+      :value="choices.rinseInlet ? 'yes' : 'no'"
+      :options="RINSE_INLETS"
+      @choose="$emit('change', { rinseInlet: $event === 'yes' })"
+    />
     <div v-if="hasSpares" class="mt-5">
       <p class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.start.spares }}</p>
       <AppStepper

@@ -20,6 +20,8 @@ export const start = {
   pet: 'A dog or a cat comes too',
   systems: 'You measure in',
   system: { metric: 'litres and metres', us: 'US gallons', imperial: 'imperial gallons' },
+  rinseInlet: 'Rinse inlet for the toilet tank: a hose fitting outside that sprays into it',
+  rinseInlets: { no: 'None, or I do not know', yes: 'Yes, it has one' },
   spares: 'Spare cassettes or jugs',
   spareCount: (n: number) => (n === 0 ? 'no spare' : n === 1 ? '1 spare' : `${n} spares`),
   fewerSpares: 'One spare less',
