@@ -6,6 +6,7 @@ import {
   broken,
   cardCase,
   cardOf,
+  outletAt,
   playCard,
   runFor,
   stopSafely,
@@ -155,6 +156,21 @@ it('every card of every rig, done act by act on levels within what is known, fou
       expect(
         broken(card, rig).map(({ law, step }) => `${card.kind} ${card.steps[step]?.id}: ${law}`),
       ).toEqual([])
+      // The picture beside each step shows what the acts did: what one step opens and shuts stands open while hands are at it.
+      const open = new Set(rig.outlets.find(({ id }) => id === card.outlet)?.joined ?? [])
+      card.steps.forEach(({ acts }, k) => {
+        const opened = acts.flatMap(({ act, tank }) => (act === 'open:tank' ? [tank!] : []))
+        if (acts.some(({ act }) => act === 'shut:all')) open.clear()
+        for (const id of opened) open.add(id)
+        for (const { act, tank } of acts)
+          if (act === 'shut:tank' && !opened.includes(tank!)) open.delete(tank!)
+        const state = outletAt(card, rig, k + 1)
+        for (const tank of state?.tanks ?? [])
+          expect([card.kind, k, tank.id, tank.isOpen]).toEqual([card.kind, k, tank.id, open.has(tank.id)])
+        if (state && state.hose === null && state.over === null) expect(state.runs).toEqual([])
+        for (const id of opened)
+          if (acts.some(({ act, tank }) => act === 'shut:tank' && tank === id)) open.delete(id)
+      })
       // Wherever somebody stops: pump and water are off before a valve moves.
       card.steps.forEach((_, k) => {
         const safe = stopSafely(card, k + 1).map((step) => step.safe)

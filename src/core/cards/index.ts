@@ -35,3 +35,5 @@ export {
 export type { Finished, Timer, Walk, WalkAction } from './walk'
 export { cardFile, ownCopy, ownFaults, ownSteps, templateStepIds, withOwn } from './ownCard'
 export type { CardFile } from './ownCard'
+export { isAtOutlet, outletAt } from './outletAt'
+export type { OutletState } from './outletAt'

@@ -1,19 +1,35 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Card } from '@/core/cards'
+import { outletAt, type Card, type CardStep } from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
+import OutletPicture from '@/parts/outlet/OutletPicture.vue'
 import * as t from '@/texts/t'
 import CardWords from './CardWords.vue'
 import { useCardWords } from './useCardWords'
 
 /** One card on one page: black on white, as large as the page takes, with the quantities of now and blanks to write in. */
-const props = defineProps<{ card: Card; part: [number, number]; paper: 'a4' | 'letter' }>()
+const props = defineProps<{
+  card: Card
+  part: [number, number]
+  before: CardStep[]
+  paper: 'a4' | 'letter'
+}>()
 const SMALLEST_PT = 11
 const LARGEST_PT = 20
 /** pt × √letters of a page that is full. */
 const FULL_PAGE = 560
+/** The same with the picture of the outlet at its head. */
+const WITH_PICTURE = 480
 const words = useCardWords()
 const forecast = useForecastStore()
+/** The outlet as it stands where the first tank runs out. */
+const outlet = computed(() => {
+  const { rig } = forecast
+  if (!rig) return null
+  const whole = { ...props.card, steps: [...props.before, ...props.card.steps] }
+  const states = props.card.steps.map((_, k) => outletAt(whole, rig, props.before.length + k + 1))
+  return states.find((state) => state !== null && state.runs.length > 0) ?? null
+})
 /**
  * Letters as large as the page takes: what a page holds goes with the square of their size. Every step has a line of its own,
  * whatever its length.
@@ -23,7 +39,10 @@ const size = computed(() => {
     const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
     return sum + Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
   }, 0)
-  return Math.max(SMALLEST_PT, Math.min(LARGEST_PT, FULL_PAGE / Math.sqrt(letters)))
+  return Math.max(
+    SMALLEST_PT,
+    Math.min(LARGEST_PT, (outlet.value ? WITH_PICTURE : FULL_PAGE) / Math.sqrt(letters)),
+  )
 })
 const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boolean).join(' · '))
 </script>
@@ -37,12 +56,15 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
     ]"
     data-testid="sheet"
   >
-    <header class="border-b-4 border-black pb-2">
-      <h1 class="text-[26pt] leading-none font-extrabold">{{ words.title(card) }}</h1>
-      <p class="mt-1 flex justify-between gap-4 text-[11pt]">
-        <span>{{ isOf }}</span
-        ><span v-if="part[1] > 1" class="font-bold">{{ t.cards.part(part[0], part[1]) }}</span>
-      </p>
+    <header class="flex items-end justify-between gap-6 border-b-4 border-black pb-2">
+      <div class="grow">
+        <h1 class="text-[26pt] leading-none font-extrabold">{{ words.title(card) }}</h1>
+        <p class="mt-1 flex justify-between gap-4 text-[11pt]">
+          <span>{{ isOf }}</span
+          ><span v-if="part[1] > 1" class="font-bold">{{ t.cards.part(part[0], part[1]) }}</span>
+        </p>
+      </div>
+      <OutletPicture v-if="outlet" :state="outlet" is-printed class="w-[84mm] flex-none" />
     </header>
     <ol class="grow" :style="{ fontSize: `${size}pt` }">
       <li

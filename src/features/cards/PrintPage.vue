@@ -46,6 +46,8 @@ function partOf(k: number): [number, number] {
   while (last + 1 < sheets.value.length && same(sheets.value[last + 1]!)) last += 1
   return [k - first + 1, last - first + 1]
 }
+/** Steps of its card on the sheets before: what they left open stands open. */
+const before = (k: number) => sheets.value.slice(k - partOf(k)[0] + 1, k).flatMap(({ steps }) => steps)
 useStyleTag(computed(() => `@page { size: ${paper.value === 'a4' ? 'A4' : 'letter'}; margin: 0 }`))
 const print = () => {
   window.print()
@@ -70,6 +72,13 @@ const print = () => {
       }}</AppButton>
     </div>
     <p v-if="sheets.length === 0" class="text-lg">{{ t.cards.nothingToPrint }}</p>
-    <CardSheet v-for="(card, k) in sheets" :key="k" :card="card" :part="partOf(k)" :paper="paper" />
+    <CardSheet
+      v-for="(card, k) in sheets"
+      :key="k"
+      :card="card"
+      :part="partOf(k)"
+      :before="before(k)"
+      :paper="paper"
+    />
   </div>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { keyOf, type Card, type CardQuantity, type CardStep } from '@/core/cards'
+import { isAtOutlet, keyOf, outletAt, type Card, type CardQuantity, type CardStep } from '@/core/cards'
+import { useForecastStore } from '@/data/forecastStore'
 import { useWalkStore, type KeptWalk } from '@/data/walkStore'
+import OutletPicture from '@/parts/outlet/OutletPicture.vue'
 import PanelSteps from './PanelSteps.vue'
 import * as t from '@/texts/t'
 import AppStepper from '@/ui/AppStepper.vue'
@@ -23,6 +25,18 @@ const dial = computed(() =>
     ? (props.step.numbers.find(({ unit }) => unit === 'volume' || unit === 'level') ?? null)
     : null,
 )
+const forecast = useForecastStore()
+/** The parts of one card are one card: what earlier ones left open stands open. */
+const outlet = computed(() => {
+  const { rig } = forecast
+  const { cards, card: at, step: k } = props.kept.walk
+  if (!rig || !isAtOutlet(props.step)) return null
+  const parts = cards
+    .slice(0, at)
+    .filter(({ kind, about }) => kind === props.card.kind && about === props.card.about)
+  const steps = [...parts.flatMap((part) => part.steps), ...props.card.steps]
+  return outletAt({ ...props.card, steps }, rig, steps.length - props.card.steps.length + k + 1)
+})
 const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-before'))
 </script>
 
@@ -37,6 +51,7 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
     <p class="mt-3 max-w-[36rem] text-[1.35rem] leading-snug">
       <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
     </p>
+    <OutletPicture v-if="outlet" :state="outlet" class="mt-4" />
     <p v-if="dial" class="mt-5 flex items-baseline gap-3" data-testid="dial">
       <span class="text-lg font-semibold text-soft">{{ t.cards.meter }}</span>
       <span class="figure text-6xl leading-none font-extrabold">{{ words.quantity(dial, step) }}</span>

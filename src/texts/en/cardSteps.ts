@@ -188,9 +188,9 @@ export const cardSteps: Record<string, string> = {
   'tote.hose': 'Hose from {outlet} into the tote. {hose-weight} on it, or a hand.',
   'tote.pump-hose': 'Pump onto {outlet}, its hose tied into the tote. Only then the power.',
   'tote.fill':
-    'Load {load} of {tank}: open the valve a little, watch the tote. Shut at {load-litres}, not at the brim.',
+    'Open {tank} a little: load {load}. Watch the tote, and shut at {load-litres}, not at the brim.',
   'tote.pump':
-    'Load {load} of {tank}: open the valve, pump on, watch the tote. Pump off at {load-litres}, then shut the valve.',
+    'Open {tank}, pump on: load {load}. Watch the tote. Pump off at {load-litres}, then shut the valve.',
   'tote.off': 'Hose off and drained into the tote, cap on the rig. Vent and caps of the tote shut.',
   'tote.tow': 'Hitch low, walking pace, somebody beside it.',
   'tote.load': '{load-kg} on an open bed, strapped down. Never where people ride.',

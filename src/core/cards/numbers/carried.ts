@@ -163,7 +163,11 @@ function carrierMade(
       why: [tote, { term: 'shell', value: carrier.shell.value, unit: 'mass', from: 'rig' }],
     }
   return {
-    value: kind === 'jug' ? loads : loadsFor(volume, carrier),
+    // Black and gray go apart: each tank has loads of its own.
+    value:
+      kind === 'jug'
+        ? loads
+        : steps.reduce((sum, { moved }) => sum + (moved > 0 ? loadsFor(moved, carrier) : 0), 0),
     why: [{ term: 'moved', value: volume, unit: 'volume', from: 'errand' }, tote],
   }
 }

@@ -1,0 +1,26 @@
+/** The words of the picture of an outlet, and what it shows told in a sentence. */
+export const outlet = {
+  open: 'open',
+  shut: 'shut',
+  end: 'end valve',
+  cap: 'cap on',
+  capOff: 'cap off',
+  drain: 'drain',
+  tote: 'tote',
+  loose: 'loose end',
+  rinse: 'rinse hose',
+  pumpOn: 'pump on',
+  pumpOff: 'pump off',
+  tank: (name: string, isOpen: boolean) => `${name}: ${isOpen ? 'open' : 'shut'}.`,
+  endIs: (isOpen: boolean) => `End valve: ${isOpen ? 'open' : 'shut'}.`,
+  capIs: (isOn: boolean) => (isOn ? 'The cap is on.' : 'The cap is off.'),
+  hoseTo: {
+    drain: 'The hose leads to the drain.',
+    tote: 'The hose leads into the tote.',
+    none: 'The hose is on the rig, its other end is loose.',
+  },
+  water: (name: string) => `Water runs into ${name}.`,
+  pumps: 'The pump runs.',
+  runs: (names: string) => `${names} runs out.`,
+  over: (from: string, to: string) => `${from} runs over into ${to}.`,
+}
