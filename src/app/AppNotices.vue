@@ -21,6 +21,8 @@ function words(notice: Notice): string {
       return t.notices.notReplayed[notice.way]
     case 'log-went':
       return t.notices.logWent(notice.stay, notice.entries)
+    case 'logged':
+      return t.notices.logged(notice.card, notice.tanks.join(', '))
     case 'not-loaded':
       return t.notices.notLoaded
   }

@@ -15,6 +15,8 @@ export type Notice =
   | { kind: 'not-replayed'; way: 'undo' | 'redo' }
   /** A stay went, and what was logged of it. */
   | { kind: 'log-went'; stay: string; entries: number }
+  /** What a card came to stands in the log. */
+  | { kind: 'logged'; card: string; tanks: string[] }
   /** A screen, or a part of one, could not be loaded. */
   | { kind: 'not-loaded' }
 

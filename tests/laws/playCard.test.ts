@@ -127,7 +127,7 @@ function made(
   if (!subject) return null
   const model = compile(base)
   const ground = { stayCase: base, model, counted: count(model), log: [] }
-  const asks = { bleachPercent: 5, ...of.asks }
+  const asks = { ...FIRST_ASKS, ...of.asks }
   const at = cardCase(ground, runFor(base, of.kind, subject), asks, of.takes < 0 ? null : 'there')
   const levels = new Map(
     [...at.contents].map(([id, { likely, high }], k) => {

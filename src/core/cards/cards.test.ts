@@ -58,6 +58,7 @@ const NAMES = [
     'from',
     'load',
     'joined',
+    'habits',
   ],
 ]
 
@@ -198,7 +199,12 @@ const cardsOn = (
   choice: Choice,
 ): { card: Card & { stages: number[] }; rig: StayCase['rig'] }[] => {
   const { ground, place } = groundOf(stayCase, choice)
-  const asks = { ...FIRST_ASKS, othersWait: choice.others === true, stays: choice.stays !== false }
+  const asks = {
+    ...FIRST_ASKS,
+    forGuests: choice.others === true,
+    othersWait: choice.others === true,
+    stays: choice.stays !== false,
+  }
   return subjectsOf(ground.stayCase, kind).map((subject) => ({
     card: cardOf(cardCase(ground, runFor(ground.stayCase, kind, subject), asks, place), kind, subject),
     rig: ground.stayCase.rig,

@@ -3,6 +3,7 @@ import {
   pointTaking,
   pointWithWater,
   sparesOf,
+  type ActivityKind,
   type Container,
   type Place,
   type PlaceRule,
@@ -39,6 +40,8 @@ const moves = ({ steps }: CardCase, id: string | undefined, does: string) =>
 const hasBlack = ({ stayCase: { rig } }: CardCase) => rig.containers.some((one) => isSoiled(rig, one))
 const hasGray = ({ stayCase: { rig } }: CardCase) =>
   rig.containers.some((one) => one.kind === 'gray' || (one.kind === 'black' && !isSoiled(rig, one)))
+const isUsed = ({ stayCase: { crew } }: CardCase, kind: ActivityKind) =>
+  crew.activities.some((one) => one.kind === kind && one.volume.value > 0)
 const flushFixtures = ({ stayCase }: CardCase, id: string | undefined) =>
   stayCase.rig.fixtures.filter(({ drains, solids }) => drains === id || solids === id)
 
@@ -123,6 +126,12 @@ const FACT: Record<Fact, Says> = {
     const { fresh, hose } = topUpOf(card, container)
     return fresh + hose + leftoverOf(card, container) > NOTHING
   },
+  'for-guests': ({ asks }) => asks.forGuests,
+  'flush-plenty': ({ stayCase }) => stayCase.crew.flush.school === 'plenty',
+  'showers-here': (card) => isUsed(card, 'shower'),
+  'dishes-here': (card) => isUsed(card, 'dishes'),
+  'habits-on': ({ stayCase: { stay, habits } }) =>
+    stay.habits.some(({ habit }) => habits.some(({ id }) => id === habit)),
   rinses: (card, subject) =>
     subject.blacks.some((tank) => FACT['rinse-now'](card, subject, { ...NOTHING_BOUND, tank })),
   pumped: ({ run }) => run.kind === 'macerate',

@@ -16,6 +16,7 @@ export const CARD_KINDS = [
   'macerator',
   'road-day',
   'arrival',
+  'aboard',
   'shakedown',
   'sanitize',
   'lay-up',

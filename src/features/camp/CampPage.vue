@@ -51,6 +51,8 @@ const DecideLine = whenNeeded(
 /** Before the stay too: a run that does it comes before a list of habits that do not. */
 const NextBest = whenNeeded(() => nextFrame().then(() => import('@/parts/today/NextBest.vue')), notLoaded)
 const CampPrepare = whenNeeded(() => nextFrame().then(() => import('./CampPrepare.vue')), notLoaded)
+/** A card that was left in the middle. */
+const WalkLine = whenNeeded(() => nextFrame().then(() => import('@/parts/walk/WalkLine.vue')), notLoaded)
 const CampOver = whenNeeded(() => nextFrame().then(() => import('./CampOver.vue')), notLoaded)
 const forecast = useForecastStore()
 const underWay = useUnderWayStore()
@@ -69,6 +71,7 @@ const risk = useRiskWords()
   <div v-else>
     <h1 class="sr-only">{{ t.camp.title }}</h1>
     <CampPhase class="border-b border-line pt-1" />
+    <WalkLine />
     <CampOver v-if="underWay.phase === 'over'" class="border-b border-line py-4" />
     <div class="border-b border-line pt-4 pb-4">
       <TheCount v-if="words" :words="words" :risk="risk" :is-coming="isComing"

@@ -145,6 +145,14 @@ const printLink = computed(() => ({
           <AppSwitch :on="walk.asks.stays" :label="t.cards.ask.stays" @change="walk.asks.stays = $event" />
           <span aria-hidden="true">{{ t.cards.ask.stays }}</span>
         </div>
+        <div v-if="kinds.has('aboard')" class="flex min-h-11 items-center gap-1">
+          <AppSwitch
+            :on="walk.asks.forGuests"
+            :label="t.cards.ask.guests"
+            @change="walk.asks.forGuests = $event"
+          />
+          <span aria-hidden="true">{{ t.cards.ask.guests }}</span>
+        </div>
         <label v-if="kinds.has('sanitize')" class="flex items-center gap-3">
           <span class="font-semibold">{{ t.cards.ask.bleach }}</span>
           <input

@@ -20,6 +20,9 @@ const LARGEST_PT = 20
 const FULL_PAGE = 560
 /** The same with the picture of the outlet at its head. */
 const WITH_PICTURE = 480
+/** Of what hangs on a wall. */
+const HUNG_PAGE = 690
+const HUNG_PT = 25
 const words = useCardWords()
 const forecast = useForecastStore()
 /** The outlet as it stands where the first tank runs out. */
@@ -30,6 +33,8 @@ const outlet = computed(() => {
   const states = props.card.steps.map((_, k) => outletAt(whole, rig, props.before.length + k + 1))
   return states.find((state) => state !== null && state.runs.length > 0) ?? null
 })
+/** Read from a wall, by somebody who ticks nothing off. */
+const isHung = computed(() => props.card.kind === 'aboard')
 /**
  * Letters as large as the page takes: what a page holds goes with the square of their size. Every step has a line of its own,
  * whatever its length.
@@ -39,10 +44,8 @@ const size = computed(() => {
     const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
     return sum + Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
   }, 0)
-  return Math.max(
-    SMALLEST_PT,
-    Math.min(LARGEST_PT, (outlet.value ? WITH_PICTURE : FULL_PAGE) / Math.sqrt(letters)),
-  )
+  const page = isHung.value ? HUNG_PAGE : outlet.value ? WITH_PICTURE : FULL_PAGE
+  return Math.max(SMALLEST_PT, Math.min(isHung.value ? HUNG_PT : LARGEST_PT, page / Math.sqrt(letters)))
 })
 const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boolean).join(' · '))
 </script>
@@ -80,17 +83,19 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
             ></template
           ></span
         >
-        <span class="mt-[0.1em] h-[1em] w-[1em] border-2 border-black" aria-hidden="true" />
+        <span v-if="!isHung" class="mt-[0.1em] h-[1em] w-[1em] border-2 border-black" aria-hidden="true" />
       </li>
     </ol>
     <footer class="border-t-2 border-black pt-2 text-[10.5pt] leading-snug">
-      <p class="flex justify-between gap-6">
-        <span>{{ t.cards.printed.panel }}</span><span>{{ t.cards.printed.time }}</span>
-      </p>
-      <p class="mt-2">
-        {{ t.cards.printed.notes }} ____________________________________________________________________
-      </p>
-      <p class="mt-2 font-bold">{{ t.cards.printed.stop }}</p>
+      <template v-if="!isHung">
+        <p class="flex justify-between gap-6">
+          <span>{{ t.cards.printed.panel }}</span><span>{{ t.cards.printed.time }}</span>
+        </p>
+        <p class="mt-2">
+          {{ t.cards.printed.notes }} ____________________________________________________________________
+        </p>
+        <p class="mt-2 font-bold">{{ t.cards.printed.stop }}</p>
+      </template>
       <p>{{ t.cards.printed.rule }}</p>
     </footer>
   </article>

@@ -5,6 +5,7 @@ import { panelSteps } from '@/core/levels'
 import { unitOf, type Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore, type Told } from '@/data/logStore'
+import { useNoticeStore } from '@/data/noticeStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import type { KeptWalk } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -24,11 +25,13 @@ import { useCardWords } from './useCardWords'
 
 /** One look with clean hands at what a card says was done; confirmed, all of it stands in the log as one step. */
 const props = defineProps<{ kept: KeptWalk }>()
-const emit = defineEmits<{ leave: []; back: [] }>()
+/** `isLogged`: something of it stands in the log now. */
+const emit = defineEmits<{ leave: [isLogged: boolean]; back: [] }>()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const underWay = useUnderWayStore()
 const log = useLogStore()
+const notices = useNoticeStore()
 const words = useCardWords()
 const { level } = useAmounts()
 
@@ -104,14 +107,19 @@ function save() {
   refused.value = result.ok ? '' : refusalWords(result.faults) || t.cards.noRecord
   if (!result.ok) return
   isSaved.value = true
-  if (lying.value.length === 0) emit('leave')
+  const tanks = did.map(({ container, what, litres }) =>
+    t.log.done.words[what](nameOf(container), level(litres ?? 0, unit(container))),
+  )
+  if (told.length > 0)
+    notices.say({ kind: 'logged', card: run.value?.name ?? words.title(props.kept.walk.cards[0]!), tanks })
+  if (lying.value.length === 0) emit('leave', told.length > 0)
 }
 </script>
 
 <template>
   <div class="max-w-2xl py-6" data-testid="finish">
     <h1 class="text-3xl leading-tight font-extrabold sm:text-4xl">{{ t.cards.doneTitle }}</h1>
-    <MeasureForm v-if="measures" :kept="kept" class="mt-4" @done="$emit('leave')" />
+    <MeasureForm v-if="measures" :kept="kept" class="mt-4" @done="$emit('leave', false)" />
     <p v-else-if="isEmpty" class="mt-2 text-lg text-soft">{{ t.cards.noRecord }}</p>
     <template v-else>
       <p class="text-lg text-soft">{{ t.cards.doneLead }}</p>
@@ -242,7 +250,7 @@ function save() {
         v-if="isSaved || isEmpty || !canLog"
         kind="primary"
         class="min-h-14"
-        @click="$emit('leave')"
+        @click="$emit('leave', isSaved)"
         >{{ t.cards.done }}</AppButton
       >
       <AppButton v-if="!isSaved" kind="quiet" @click="$emit('back')">{{ t.cards.previous }}</AppButton>

@@ -67,9 +67,10 @@ function stop() {
   isFinishing.value = false
   walk.act({ do: 'stop', at: Date.now() })
 }
-function leave() {
+/** What it came to, and the new count, stand on Camp. */
+function leave(isLogged: boolean) {
   walk.discard()
-  void router.push('/cards')
+  void router.push(isLogged ? '/' : '/cards')
 }
 </script>
 

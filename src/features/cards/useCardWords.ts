@@ -111,6 +111,8 @@ export function useCardWords() {
         return tank(card.pair.black)?.name ?? ''
       case 'place':
         return forecast.stay?.places.find(({ id }) => id === card.place)?.name ?? t.cards.names.somewhere
+      case 'habits':
+        return listed(habitsOn())
       case 'joined':
         return listed(joinedOf(card))
       case 'load':
@@ -123,6 +125,11 @@ export function useCardWords() {
         return null
     }
   }
+
+  const habitsOn = () =>
+    (forecast.stay?.habits ?? []).flatMap(
+      ({ habit }) => forecast.stayCase?.habits.find(({ id }) => id === habit)?.name ?? [],
+    )
 
   /** Tanks that stand open to each other at the card's outlet, or at any of the rig. */
   function joinedOf(card: Card): string[] {

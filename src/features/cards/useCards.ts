@@ -32,7 +32,7 @@ export const GROUPS = {
   now: ['dump', 'gray-only', 'rinse', 'charge', 'top-up', 'gray-to-black', 'macerator'],
   carried: ['cassette', 'urine', 'solids', 'tote'],
   water: ['fresh', 'sanitize'],
-  road: ['road-day', 'arrival', 'frost', 'lay-up'],
+  road: ['road-day', 'arrival', 'aboard', 'frost', 'lay-up'],
   care: ['probes', 'seals', 'shakedown'],
   measure: ['bucket-test', 'metered-fill'],
 } as const satisfies Record<string, readonly CardKind[]>

@@ -18,6 +18,7 @@ import RunCard from '@/parts/runs/RunCard.vue'
 import RunDialog from '@/parts/runs/RunDialog.vue'
 import { useRuns } from '@/parts/runs/useRuns'
 import { useRunWords } from '@/parts/runs/useRunWords'
+import WalkLine from '@/parts/walk/WalkLine.vue'
 import StayHeadline from '@/parts/count/StayHeadline.vue'
 import { formatNumber } from '@/texts'
 import * as t from '@/texts/t'
@@ -72,6 +73,7 @@ const link =
   <NoStay v-if="!forecast.stay || !words" :title="t.runs.title" />
   <div v-else>
     <h1 class="sr-only">{{ t.runs.title }}</h1>
+    <WalkLine />
     <div class="grid gap-x-10 border-b border-line pt-5 pb-3 lg:grid-cols-[minmax(0,1fr)_auto]">
       <DecideHead />
       <dl v-if="totals.length > 0" class="figure flex flex-wrap gap-x-8 gap-y-1" data-testid="runs-totals">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { Trash2 } from '@lucide/vue'
 import PersonDays from './PersonDays.vue'
 import PersonAway from './PersonAway.vue'
@@ -26,6 +27,8 @@ function renameCrew(name: string) {
   const crew = props.crew.id
   return workspace.edit('crew', (draft) => void (crewOf(draft, crew).name = name), `crew ${crew}`)
 }
+/** Somebody was added just now: there is a card that tells them all of it. */
+const isNewAboard = ref(false)
 /** @param isGuest there on two days of this stay, for a beginning */
 function add(isGuest: boolean) {
   const { id, persons } = props.crew
@@ -37,6 +40,7 @@ function add(isGuest: boolean) {
     if (isGuest) setGuest(draft, stayId, person, [Math.min(1, last), last])
     nameByNumber(crewOf(draft, id), persons.length)
   })
+  isNewAboard.value = true
 }
 function remove(person: string) {
   const { id, persons } = props.crew
@@ -88,6 +92,13 @@ function nameByNumber(crew: Crew, before: number) {
       <AppButton @click="add(false)">{{ t.stay.addPerson }}</AppButton>
       <AppButton @click="add(true)">{{ t.stay.addGuest }}</AppButton>
     </div>
+    <p v-if="isNewAboard" class="mt-2" role="status">
+      <RouterLink
+        to="/cards/aboard"
+        class="inline-flex min-h-11 items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
+        >{{ t.stay.aboard }}</RouterLink
+      >
+    </p>
     <p class="mt-3 text-[0.95rem] text-soft">{{ t.stay.awayHint }} {{ t.stay.hours }}</p>
   </div>
 </template>

@@ -237,6 +237,26 @@ export const cardSteps: Record<string, string> = {
   'road.leftover': 'What is left of fresh goes into black at the last stop, before it is dumped.',
   'road.jug': 'A jug of {flush-owed} within reach, for flushing on the way.',
 
+  'aboard.welcome': 'Welcome. Water comes in a tank here and leaves in another. This is how they last.',
+  'aboard.none': 'There is no toilet aboard. Ask where the nearest one is.',
+  'aboard.pedal': 'Pedal half down: water runs into the bowl. All the way down: the bowl empties.',
+  'aboard.cassette': 'Blade open, sit, flush a little, blade shut. No water stays in the bowl.',
+  'aboard.plenty':
+    'Water into the bowl before solids, two fingers deep. Then press fully, and count to five.',
+  'aboard.little': 'Liquids: a short flush. Solids: a little water first, then press fully, and once more.',
+  'aboard.seal': 'Leave a little water over the seal when you are done: it keeps the smell out.',
+  'aboard.diverting':
+    'Everybody sits. Open the latch for solids only, shut it after. Liquids never reach the solids.',
+  'aboard.never':
+    'In goes what the body makes, and paper. No wipes, not even flushable ones, no pads, no cleaner, no fat.',
+  'aboard.fan': 'Roof fan off while the bowl is open.',
+  'aboard.pump': 'Water pump on while you draw, and off after.',
+  'aboard.shower': 'A shower is {shower-litres}: get wet, water off, soap, water on, rinse.',
+  'aboard.habits': 'How we do it here: {habits}.',
+  'aboard.dishes': 'Dishes: wipe them first, wash in a basin. {dishes-litres} do a round.',
+  'aboard.light': 'A light of a tank comes on, the pump runs by itself, something smells: tell us at once.',
+
+  'arrival.aboard': 'Somebody new aboard? Hang up the card “Aboard”, and go through it together.',
   'arrival.level': 'Level the rig: side to side first, then front to back.',
   'arrival.fresh': 'Fill fresh even where a tap is promised: a tap can fail.',
   'arrival.shut': 'Black shut. Gray as your side has it. Every valve looked at.',

@@ -17,6 +17,7 @@ export const cardNames = {
   macerator: 'Macerator',
   'road-day': 'Road day',
   arrival: 'Arrival',
+  aboard: 'Aboard',
   shakedown: 'Shakedown start',
   sanitize: 'Sanitize the fresh system',
   'lay-up': 'Lay up',
@@ -43,6 +44,7 @@ export const cardFor = {
   macerator: 'Pump it uphill or far',
   'road-day': 'Before the wheels turn',
   arrival: 'When they stand still',
+  aboard: 'What everybody aboard is told; to hang up',
   shakedown: 'Count at a hookup what each use costs you',
   sanitize: 'Before the season, and after long disuse',
   'lay-up': 'Between trips',
@@ -306,6 +308,7 @@ export const cardTerms = {
   moved: 'this errand moves',
   'of-thumb': 'rule of thumb',
   'solid-flush': 'a flush',
+  'each-use': 'each',
   'a-day': 'a day',
 } satisfies Record<Term, string>
 

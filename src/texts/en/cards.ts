@@ -30,6 +30,7 @@ export const cards = {
     title: 'Before you start',
     others: 'Others wait',
     stays: 'Somebody stays at the hose',
+    guests: 'For guests',
     place: 'Where',
     noPlace: 'no place named',
     bleach: 'Bleach, per cent of chlorine',
@@ -106,6 +107,7 @@ export const cards = {
     newName: (name: string) => `${name}, my way`,
     edit: 'Change its order',
   },
+  underWay: (card: string, step: string, of: string) => `${card}: step ${step} of ${of}.`,
   names: {
     handle: { pull: 'pull it', turn: 'turn it', switch: 'press it' },
     end: 'the end valve',

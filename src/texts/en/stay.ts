@@ -33,6 +33,7 @@ export const stay = {
   who: 'Who',
   person: 'Person',
   addPerson: 'Add a person',
+  aboard: 'Show them the card “Aboard”',
   crewName: 'Name of the crew',
   lastPerson: 'A crew needs at least one person.',
   uses: 'What a day takes',

@@ -68,6 +68,8 @@ export const notices = {
   },
   logWent: (stay: string, entries: number) =>
     `${stay} is removed, and ${entries === 1 ? 'the one entry' : `the ${entries} entries`} of its log with it. Undo brings both back.`,
+  logged: (card: string, tanks: string) =>
+    tanks === '' ? `${card} is in the log.` : `${card} is in the log: ${tanks}.`,
   notLoaded: 'That part of Dry Count could not be loaded. Everything else goes on.',
 }
 

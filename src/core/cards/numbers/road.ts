@@ -1,9 +1,9 @@
-import { WATER_KG_PER_L } from '../../model'
+import { WATER_KG_PER_L, type ActivityKind } from '../../model'
 import type { Litres } from '../../quantities'
 import type { CardCase } from '../cardCase'
 import { aboardKg, freshDrain } from '../weights'
 import type { QuantityId } from '../template'
-import { HANDS, assumed, thumb, contentOf, type Make, type WhyTerm } from './made'
+import { HANDS, assumed, thumb, contentOf, type Made, type Make, type WhyTerm } from './made'
 
 /** Before the wheels turn, and what disinfects the fresh system. */
 export const road = {
@@ -35,6 +35,8 @@ export const road = {
       ],
     }
   },
+  'shower-litres': (card) => useMade(card, 'shower'),
+  'dishes-litres': (card) => useMade(card, 'dishes'),
   // A night of a frozen line: everybody's share of a day's uses.
   'flush-night': ({ stayCase: { crew } }) => {
     const use = (kind: string) => crew.activities.find((one) => one.kind === kind)
@@ -110,6 +112,17 @@ function systemOf({ stayCase }: CardCase): { litres: Litres; why: WhyTerm[] } {
       assumed('lines', HANDS.lineLitres, 'volume'),
     ],
   }
+}
+
+/** L of one use, as this crew has it. */
+function useMade({ stayCase }: CardCase, kind: ActivityKind): Made {
+  const use = stayCase.crew.activities.find((one) => one.kind === kind)
+  return use
+    ? {
+        value: use.volume.value,
+        why: [{ term: 'each-use', value: use.volume.value, unit: 'volume', from: 'crew' }],
+      }
+    : null
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { CardKind } from '../../model'
 import type { CardTemplate } from '../template'
+import { aboard } from './aboard'
 import { frost, layUp, probes, sanitize, seals } from './care'
 import { cassette, solids, tote, urine } from './carried'
 import { charge, dump, grayOnly, grayToBlackCard, macerator, rinse, topUp } from './dump'
@@ -31,6 +32,7 @@ export const TEMPLATES: Record<CardKind, CardTemplate> = {
   macerator,
   'road-day': roadDay,
   arrival,
+  aboard,
   shakedown,
   sanitize,
   'lay-up': layUp,

@@ -104,7 +104,7 @@ export const roadDay: CardTemplate = {
 }
 
 /** What everybody aboard is told: the crew's sides in what is used every day. */
-const houseRules: Item[] = [
+export const houseRules: Item[] = [
   { id: 'house.paper-thin', when: ['paper=thin'] },
   { id: 'house.paper-dissolving', when: ['paper=dissolving'] },
   { id: 'house.paper-any', when: ['paper=any'] },
@@ -133,7 +133,7 @@ export const arrival: CardTemplate = {
     { id: 'arrival.owed', when: ['black-here'], shows: ['flush-owed'] },
     { id: 'arrival.levels', acts: ['read-before'] },
     { id: 'arrival.toilets' },
-    { stage: true, when: [['black-here', 'cassette-here', 'solids-here']], items: houseRules },
+    { id: 'arrival.aboard' },
   ],
 }
 
