@@ -31,5 +31,7 @@ export default defineConfig({
     fileParallelism: false,
     testTimeout: 1_800_000,
     hookTimeout: 60_000,
+    // Patience with a busy disk or browser, as in every run.
+    expect: { poll: { timeout: 10_000 } },
   },
 })
