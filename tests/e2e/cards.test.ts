@@ -188,6 +188,15 @@ describe('run cards', () => {
     await expect.poll(() => page.getByText('The rinse is owed, and noted').count()).toBe(1)
     await page.getByTestId('start-card').click()
     await walkTo(page, 'dump.black')
+    // The outlet of this rig beside the step, as its valves stand.
+    const picture = page.getByTestId('outlet-picture').locator('svg')
+    expect(await picture.getAttribute('aria-label')).toMatch(/Gray: shut\. Black: open\..*Black runs out\./)
+    // Left for a moment it stands in a line on Camp and on Runs.
+    for (const away of ['/', '/runs']) {
+      await page.evaluate((to) => void (location.hash = to), away)
+      await page.getByTestId('walk-line').getByRole('link', { name: 'Go on' }).waitFor()
+    }
+    await page.getByTestId('walk-line').getByRole('link', { name: 'Go on' }).click()
     await page.getByRole('button', { name: 'It will not drain' }).click()
     await expect.poll(() => page.getByTestId('wrong-steps').innerText()).toContain('Never poke')
     await page.keyboard.press('Escape')
@@ -199,6 +208,11 @@ describe('run cards', () => {
     await expect.poll(() => page.getByTestId('finish').innerText()).toContain('A rinse of Black is owed')
     expect(await page.getByTestId('finish').innerText()).not.toContain('Gray emptied')
     await page.getByTestId('finish-save').click()
+    // Camp, with what was logged and the new count.
+    await expect.poll(() => page.getByTestId('notice').innerText()).toContain('Black emptied')
+    await page.getByTestId('count-days').waitFor()
+    expect(await page.getByTestId('walk-line').count()).toBe(0)
+    await page.evaluate(() => void (location.hash = '#/cards'))
     await expect.poll(() => page.getByTestId('owed').innerText()).toBe('A rinse is owed: Black.')
     await goTo(page, 'Runs')
     await expect.poll(() => page.locator('[data-testid^=run-run]').count()).toBe(0)

@@ -21,8 +21,8 @@ const FULL_PAGE = 560
 /** The same with the picture of the outlet at its head. */
 const WITH_PICTURE = 480
 /** Of what hangs on a wall. */
-const HUNG_PAGE = 690
-const HUNG_PT = 25
+const HUNG_PAGE = 640
+const HUNG_PT = 24
 const words = useCardWords()
 const forecast = useForecastStore()
 /** The outlet as it stands where the first tank runs out. */
