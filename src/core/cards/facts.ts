@@ -126,6 +126,7 @@ const FACT: Record<Fact, Says> = {
     const { fresh, hose } = topUpOf(card, container)
     return fresh + hose + leftoverOf(card, container) > NOTHING
   },
+  'urine-here': (card) => has(card, 'urine'),
   'for-guests': ({ asks }) => asks.forGuests,
   'flush-plenty': ({ stayCase }) => stayCase.crew.flush.school === 'plenty',
   'showers-here': (card) => isUsed(card, 'shower'),

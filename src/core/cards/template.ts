@@ -75,7 +75,7 @@ export const FACTS = [
   'ask-toilet', 'ask-gray', 'old-black', 'no-toilet-waste', 'rule-unknown', 'drinking-here', 'drinking-asked', 'drinking-never',
   'toilet-here', 'bowl', 'flush-jug', 'goes-in', 'treats', 'charge-dropped', 'gray-enough', 'back-fill-here', 'joined-here',
   'top-up-cut', 'top-up-adds', 'rinses', 'pumped', 'last-load', 'waste-tank', 'probe-room', 'waste-here',
-  'for-guests', 'flush-plenty', 'showers-here', 'dishes-here', 'habits-on',
+  'urine-here', 'for-guests', 'flush-plenty', 'showers-here', 'dishes-here', 'habits-on',
 ] as const // prettier-ignore
 export type Fact = (typeof FACTS)[number]
 

@@ -12,5 +12,5 @@ export const FROZEN = [
   { version: 7, schema: '0a4127718e2916be', fixture: 'bdd6e92bdc9a1aec' },
   { version: 8, schema: 'de13cb74b2a71f71', fixture: '43a3e3cae7db101b' },
   { version: 9, schema: '43154ae26f4fcbba', fixture: 'e73ee954b4021dba' },
-  { version: 10, schema: '8bca88ae969dfab6', fixture: 'deced512c3301c99' },
+  { version: 10, schema: 'bb9f27d82a7241d1', fixture: 'deced512c3301c99' },
 ]

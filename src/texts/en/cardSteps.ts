@@ -25,7 +25,7 @@ export const cardSteps: Record<string, string> = {
   'dump.take':
     'Get out: the hose that is only for waste, its adaptor and gasket, something heavy, a pad to kneel on.',
   'dump.park':
-    'Park with {outlet} ({side} of the rig) close to the inlet, leaning a little towards the valves.',
+    'Park with {outlet} ({side} of the rig) close to the inlet, leaning a little towards the valves. Brake on, wheels chocked, engine off. Who helps stands clear of traffic.',
   'dump.hookup':
     'At a hookup black stays shut always. Shut gray {shut-hours} before the dump, so that there is enough to wash the hose.',
   'dump.hookup-kept':
@@ -66,20 +66,22 @@ export const cardSteps: Record<string, string> = {
   'rinse.see': 'About {rounds} × {rinse-litres}, {rinse-minutes} each.',
   'rinse.begin': 'Open {tank} all the way. Let it run out: about {drain}.',
   'rinse.hose':
-    'Vacuum breaker on the tap. The hose for rinsing, never the drinking hose. Read the label on the rig: it says rinse, not fresh.',
+    'Vacuum breaker and pressure regulator on the tap. The hose for rinsing, never the drinking hose. Read the label on the rig: it says rinse, not fresh.',
   'rinse.keep-gray': 'Leave {gray-keep} of gray where it is: it chases each round out.',
   'rinse.open': 'Tap on. {tank} stays open: {rinse-minutes}, about {rinse-litres}.',
   'rinse.open-off':
     'Tap off, let it run out. Clear at the elbow? Usual here: {rounds} ×. At {rounds-stop} stop: let it soak, come back.',
   'rinse.shut': '{tank} has run empty. Shut it.',
-  'rinse.meter': 'Meter to zero. Tap on. Off at {rinse-litres}: about {rinse-minutes}. Nobody walks away.',
-  'rinse.timed': 'Tap on. Off at {rinse-minutes}: that is {rinse-litres}. Nobody walks away.',
+  'rinse.meter':
+    'Meter to zero. Tap on. Off at {rinse-litres}: about {rinse-minutes}. Nobody walks away; somebody looks at the toilet and the roof vent, where it would come out.',
+  'rinse.timed':
+    'Tap on. Off at {rinse-minutes}: that is {rinse-litres}. Nobody walks away; somebody looks at the toilet and the roof vent, where it would come out.',
   'rinse.release':
     'Tap off. Open {tank}. Look. Not clear yet? Shut, and fill again. Usual here: {rounds} ×. At {rounds-stop} stop, let it soak.',
   'rinse.back-shut':
     'End valve shut, gray shut. {tank} stays open: the water goes back into it through the outlet.',
   'rinse.back-water':
-    'Tap on at the outlet. Off at {rinse-litres}: about {rinse-minutes}. Nobody walks away.',
+    'Tap on at the fitting of the outlet that is made for it. Off at {rinse-litres}: about {rinse-minutes}. Nobody walks away.',
   'rinse.back-release':
     'Tap off. Open the end valve. Look. Usual here: {rounds} ×. At {rounds-stop} stop, let it soak.',
   'rinse.wand':
@@ -175,6 +177,7 @@ export const cardSteps: Record<string, string> = {
   'solids.when': '{uses} of {limit} since it was changed. Change it when that is full, or when it stays wet.',
   'solids.other': 'Everybody uses the other toilet meanwhile.',
   'solids.soak': '{bricks} brick, {medium-litres} of water: let it soak, break it up.',
+  'solids.jug': 'The urine jug out first, lid on.',
   'solids.out': 'Unlatch it, lift it out: {kg}.',
   'solids.bag': 'Bag over it, turn it, tap it out. Tie it twice. A little may stay.',
   'solids.bin': 'Into a bin where that is allowed. It is not compost, and not for plants that are eaten.',
@@ -209,7 +212,8 @@ export const cardSteps: Record<string, string> = {
   'fresh.hands': 'Clean hands. Nothing of this was near the waste hose.',
   'fresh.potable': 'The tap is marked as drinking water. No mark, no water.',
   'fresh.tap': 'Wipe the tap with disinfectant. Let it run a moment.',
-  'fresh.hose': 'The drinking hose, kept only for this. Read the label on the rig: it says fresh.',
+  'fresh.hose':
+    'The drinking hose, kept only for this, behind a pressure regulator. Read the label on the rig: it says fresh.',
   'fresh.bucket':
     'Not sure how it runs? A bucket of {bucket-size} takes {bucket-seconds} at the flow we know of.',
   'fresh.full': 'It is full, nothing to fill. Leave the hose where it is.',

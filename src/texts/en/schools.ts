@@ -69,12 +69,16 @@ export const schoolQuestions: Record<School, Question> = {
   },
   paper: { ask: 'Which paper?', why: 'It falls apart and costs little.', changes: '' },
   'paper-mixed': { ask: 'Paper, all alike?', why: 'It is the simplest to keep to.', changes: '' },
-  treatment: { ask: 'Which treatment?', why: 'It is safe for septic systems.', changes: '' },
+  treatment: {
+    ask: 'Which treatment?',
+    why: 'Most are made for septic systems: the label says which, and the place has the last word.',
+    changes: '',
+  },
   'treatment-rhythm': { ask: 'How often?', why: 'The dose goes with the charge.', changes: '' },
   'gray-treated': { ask: 'Is gray treated?', why: 'It smells when it stands.', changes: '' },
   'rinse-way': {
     ask: 'How is the tank rinsed?',
-    why: 'Nothing can overfill while the valve is open.',
+    why: 'What runs in runs out again, as long as the valve stands open.',
     changes: '',
   },
   'rinse-when': {
@@ -199,7 +203,7 @@ export const schoolSides: { [Q in School]: Sides<Q> } = {
     fifth: { name: 'A fifth of the tank', reason: 'As the makers say.' },
   },
   'first-connection': {
-    ground: { name: 'The ground end', reason: 'It cannot jump out.' },
+    ground: { name: 'The ground end', reason: 'It is held before anything comes.' },
     rig: { name: 'The rig end', reason: 'No open hose in the hand.' },
   },
   'hose-wash': {

@@ -156,6 +156,7 @@ export const solids: CardTemplate = {
     { id: 'solids.other', when: ['other-toilet'] },
     { id: 'solids.soak', when: ['!sawdust'], shows: ['bricks', 'medium-litres'] },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
+    { id: 'solids.jug', when: ['urine-here'] },
     { id: 'solids.out', acts: ['lift'], shows: ['kg'], cares: ['lift'] },
     { id: 'solids.bag', acts: ['pour', 'bag', 'move:empty'], cares: ['eyes', 'not-compost'] },
     { id: 'solids.bin', cares: ['local-rule', 'not-compost'] },
