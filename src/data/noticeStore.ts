@@ -29,7 +29,9 @@ export const useNoticeStore = defineStore('notices', () => {
     say(notice: Notice): void {
       const text = JSON.stringify(notice)
       if (shown.value.some((one) => JSON.stringify(one.notice) === text)) return
-      shown.value = [...shown.value, { id: (last += 1), notice }].slice(-3)
+      // Of what was logged only the last is news.
+      const kept = shown.value.filter((one) => notice.kind !== 'logged' || one.notice.kind !== 'logged')
+      shown.value = [...kept, { id: (last += 1), notice }].slice(-3)
     },
     dismiss(id: number): void {
       shown.value = shown.value.filter((one) => one.id !== id)

@@ -191,6 +191,16 @@ describe('run cards', () => {
     // The outlet of this rig beside the step, as its valves stand.
     const picture = page.getByTestId('outlet-picture').locator('svg')
     expect(await picture.getAttribute('aria-label')).toMatch(/Gray: shut\. Black: open\..*Black runs out\./)
+    // Read aloud by the browser, once somebody asks for it, and each step after it.
+    await page.evaluate(() => {
+      const said: string[] = []
+      Object.assign(window, { said })
+      speechSynthesis.speak = ({ text }) => void said.push(text)
+    })
+    await page.getByTestId('read-aloud').click()
+    const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said)
+    expect(await said()).toEqual([expect.stringMatching(/^Open Black all the way/)])
+    await page.getByTestId('read-aloud').click()
     // Left for a moment it stands in a line on Camp and on Runs.
     for (const away of ['/', '/runs']) {
       await page.evaluate((to) => void (location.hash = to), away)
@@ -209,7 +219,9 @@ describe('run cards', () => {
     expect(await page.getByTestId('finish').innerText()).not.toContain('Gray emptied')
     await page.getByTestId('finish-save').click()
     // Camp, with what was logged and the new count.
-    await expect.poll(() => page.getByTestId('notice').innerText()).toContain('Black emptied')
+    await expect
+      .poll(() => page.getByTestId('notice').allInnerTexts())
+      .toEqual([expect.stringContaining('Black emptied')])
     await page.getByTestId('count-days').waitFor()
     expect(await page.getByTestId('walk-line').count()).toBe(0)
     await page.evaluate(() => void (location.hash = '#/cards'))

@@ -101,17 +101,18 @@ function save() {
     .map(({ container, product, amount }) => ({ kind: 'dose', at: log.at, container, product, amount }))
   const told = [...readings(before), ...main, ...dosed, ...readings(after)]
   const operations = told.map((one) => ({ op: 'put' as const, entry: log.entryOf(one) }))
+  // The run is gone once it is logged.
+  const card = run.value?.name ?? words.title(props.kept.walk.cards[0]!)
+  const tanks = did.map(({ container, what, litres }) =>
+    t.log.done.words[what](nameOf(container), level(litres ?? 0, unit(container))),
+  )
   const stay = forecast.stay!.id
   const id = run.value?.id
   const result = workspace.edit('log', (draft) => void (id && removeRun(draft, stay, id)), null, operations)
   refused.value = result.ok ? '' : refusalWords(result.faults) || t.cards.noRecord
   if (!result.ok) return
   isSaved.value = true
-  const tanks = did.map(({ container, what, litres }) =>
-    t.log.done.words[what](nameOf(container), level(litres ?? 0, unit(container))),
-  )
-  if (told.length > 0)
-    notices.say({ kind: 'logged', card: run.value?.name ?? words.title(props.kept.walk.cards[0]!), tanks })
+  if (told.length > 0) notices.say({ kind: 'logged', card, tanks })
   if (lying.value.length === 0) emit('leave', told.length > 0)
 }
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { useSpeechSynthesis } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { isRunning, stepAt, stopWalk, walked } from '@/core/cards'
 import { useWalkStore } from '@/data/walkStore'
@@ -33,10 +34,21 @@ const next = () => {
   walk.act({ do: 'next', at: Date.now() })
 }
 const { share, press } = useHold(surface, () => step.value?.holds ?? false, next)
+const spoken = computed(() => (step.value && card.value ? words.sentence(step.value, card.value) : ''))
+const speech = useSpeechSynthesis(spoken, { lang: 'en' })
+/** Each step is read aloud as it comes; off until somebody asks for it. */
+const isSpoken = ref(false)
+function speak(on: boolean) {
+  isSpoken.value = on
+  speech.stop()
+  if (on) speech.speak()
+}
+onBeforeUnmount(() => speech.isSupported.value && speech.stop())
 const { isHeld } = useStayAwake(() => kept.value !== null && isRunning(kept.value.walk))
 watch(step, () => {
   wrong.value = null
   window.scrollTo({ top: 0 })
+  if (isSpoken.value) speak(step.value !== null)
 })
 const safe = computed(() =>
   (kept.value ? stopWalk(kept.value.walk) : []).map(({ safe: one, tank }) => {
@@ -133,6 +145,14 @@ function leave(isLogged: boolean) {
         t.wrongs[one].ask
       }}</AppButton>
       <AppButton kind="quiet" data-testid="stop-safely" @click="stop">{{ t.cards.stop }}</AppButton>
+      <AppButton
+        v-if="speech.isSupported.value"
+        kind="quiet"
+        :aria-pressed="isSpoken"
+        data-testid="read-aloud"
+        @click="speak(!isSpoken)"
+        >{{ isSpoken ? t.cards.readingAloud : t.cards.readAloud }}</AppButton
+      >
       <AppButton v-if="place.at > 1" kind="quiet" @click="walk.act({ do: 'back' })">{{
         t.cards.previous
       }}</AppButton>

@@ -107,6 +107,8 @@ export const cards = {
     newName: (name: string) => `${name}, my way`,
     edit: 'Change its order',
   },
+  readAloud: 'Read it aloud',
+  readingAloud: 'Stop reading aloud',
   underWay: (card: string, step: string, of: string) => `${card}: step ${step} of ${of}.`,
   names: {
     handle: { pull: 'pull it', turn: 'turn it', switch: 'press it' },
