@@ -51,6 +51,16 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
     <p class="mt-3 max-w-[36rem] text-[1.35rem] leading-snug">
       <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
     </p>
+    <ul v-if="step.cares.length > 0" class="mt-4 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
+      <li
+        v-for="care in step.cares"
+        :key="care"
+        class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-lg leading-snug"
+      >
+        <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
+        ><span>{{ t.cares[care] }}</span>
+      </li>
+    </ul>
     <OutletPicture v-if="outlet" :state="outlet" class="mt-4" />
     <p v-if="dial" class="mt-5 flex items-baseline gap-3" data-testid="dial">
       <span class="text-lg font-semibold text-soft">{{ t.cards.meter }}</span>
@@ -68,16 +78,6 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
         @change="walk.act({ do: 'tally', by: $event > count ? 1 : -1 })"
       />
     </div>
-    <ul v-if="step.cares.length > 0" class="mt-5 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
-      <li
-        v-for="care in step.cares"
-        :key="care"
-        class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-lg leading-snug"
-      >
-        <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
-        ><span>{{ t.cares[care] }}</span>
-      </li>
-    </ul>
     <PanelSteps
       v-if="isPanel"
       :seen="kept.before"
