@@ -42,7 +42,7 @@ export interface WavesHooks {
   /** The trip to plan on, told after the last wave; null: nothing stops it. */
   onStory: (story: Story | null) => void
   onFailed: () => void
-  /** Waited for between two waves: the later ones are for whoever looks, and wait while something is held. */
+  /** Waited for between two waves: the later ones wait while something is held. */
   atRest?: () => Promise<unknown>
 }
 

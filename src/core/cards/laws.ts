@@ -166,7 +166,7 @@ function ofAct({ act, tank }: CardAct, step: CardStep, walk: Walk, says: Says): 
   if ((act === 'fresh-first' || act === 'fresh-in') && isWasteBefore) says('fresh-before-waste')
   if (act === 'fresh-in' && !done.has('potable')) says('potable-before-fresh')
   if (RISKY.includes(act) && !hands.gloves) says('gloves-before-waste')
-  if (CLEAN.includes(act) && hands.soiled && card.kind !== 'sanitize') says('clean-hands')
+  if (CLEAN.includes(act) && hands.soiled) says('clean-hands')
   if (act === 'move:loads' && hands.loads > 0) says('load-by-load')
   if (act === 'cap-off') {
     if (!done.has('shut:all') || yard.open.size > 0 || yard.end) says('all-home-before-cap')

@@ -103,7 +103,7 @@ function actOut(act: CardAct, step: CardStep, state: State): void {
   const isValve = /^(open|shut):(tank|end)$/.test(act.act)
   if (isValve && yard.pump) says('valve-under-pump')
   if (act.act === 'shut:tank' && yard.water !== null && yard.water === act.tank) says('valve-under-water')
-  if (CLEAN.includes(act.act) && hands.soiled && state.card.kind !== 'sanitize') says('dirty-hands')
+  if (CLEAN.includes(act.act) && hands.soiled) says('dirty-hands')
   play(act, yard)
   touch(act, hands)
   const does = DOES[act.act]

@@ -244,7 +244,7 @@ describe('what this rig is', () => {
     expect(ids(card).filter((id) => id.startsWith('rinse.') || id.startsWith('charge.'))).toEqual([])
   })
 
-  it('where no hose gets in a rinse is three buckets, and a run reckons with as much', () => {
+  it('where no hose gets in a rinse is three buckets, and a run counts on as much', () => {
     const noInlet: Change = ({ rigs }) => {
       for (const outlet of rigs[0]!.outlets) outlet.rinses = null
     }

@@ -108,7 +108,7 @@ export const wrongs = {
     do: [
       'Tank valve shut, then the end valve.',
       'Lift the hose, drain it into the tote.',
-      'Look at the gasket, seat it anew. A split hose is not mended, it is replaced.',
+      'Look at the gasket, put it in again. A split hose is not mended, it is replaced.',
       'What fell on the ground: gloves, paper, water and soap. Tell the host.',
     ],
   },
@@ -122,7 +122,7 @@ export const wrongs = {
       'Tank valve shut, then the end valve.',
       'Lift the hose, drain what is in it into the tote only if there is room.',
       'What fell on the ground: gloves, paper, water and soap. Tell the host.',
-      'This load is smaller than reckoned: tow it, then go on.',
+      'This load is smaller than expected: tow it, then go on.',
     ],
   },
   'pump-leaks': {

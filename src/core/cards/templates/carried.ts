@@ -74,7 +74,7 @@ export const cassette: CardTemplate = {
         { id: 'cassette.no-water', when: ['!water-here'] },
         { id: 'cassette.seat' },
         { id: 'close.point', acts: ['point-clean'] },
-        { id: 'cassette.hands', acts: ['hands', 'gloves'] },
+        { id: 'cassette.hands', when: ['!treatment=none'], acts: ['hands', 'gloves'] },
       ],
     },
     {
