@@ -28,7 +28,9 @@ export {
   secondsLeft,
   startWalk,
   stepAt,
+  progressOf,
   stopWalk,
+  underHand,
   suspects,
   walked,
 } from './walk'

@@ -123,11 +123,13 @@ export function isRunning(walk: Walk): boolean {
   return timer !== undefined && timer.endedAt === null
 }
 
-/** What makes it safe to stop where the walk stands. */
-export function stopWalk(walk: Walk): SafeStep[] {
+/**
+ * The card that is under hand, its parts as one, and how many of its steps were begun: what earlier parts left standing is standing
+ * still. Null: the walk has none.
+ */
+export function underHand(walk: Walk): { card: Card; upTo: number } | null {
   const card = walk.cards[Math.min(walk.card, walk.cards.length - 1)]
-  if (!card) return []
-  // What earlier parts of the same card left standing is standing still.
+  if (!card) return null
   const parts = walk.cards
     .slice(0, walk.card)
     .filter((one) => one.kind === card.kind && one.about === card.about)
@@ -135,7 +137,20 @@ export function stopWalk(walk: Walk): SafeStep[] {
   const upTo =
     parts.reduce((sum, part) => sum + part.steps.length, 0) +
     (walk.card < walk.cards.length ? walk.step + 1 : card.steps.length)
-  return stopSafely({ ...card, steps }, upTo)
+  return { card: { ...card, steps }, upTo }
+}
+
+/** How far through all cards: the step that is shown, the first is 1, and how many there are. */
+export function progressOf({ cards, card, step }: Walk): { at: number; all: number } {
+  const stepsOf = (list: readonly Card[]) => list.reduce((sum, { steps }) => sum + steps.length, 0)
+  const all = stepsOf(cards)
+  return { at: Math.min(all, stepsOf(cards.slice(0, card)) + step + 1), all }
+}
+
+/** What makes it safe to stop where the walk stands. */
+export function stopWalk(walk: Walk): SafeStep[] {
+  const now = underHand(walk)
+  return now ? stopSafely(now.card, now.upTo) : []
 }
 
 /** What a walk says to the log, before somebody looked it over. */

@@ -79,7 +79,10 @@ const WASTE: readonly CardKind[] = [
   'charge',
 ]
 const kinds = computed(() => new Set(parts.value.map((part) => part.kind)))
-const isAtPlace = computed(() => WASTE.some((one) => kinds.value.has(one)) && places.value.length > 1)
+/** A run keeps the choice, also where nothing of it is taken. */
+const isAtPlace = computed(
+  () => (run.value !== null || WASTE.some((one) => kinds.value.has(one))) && places.value.length > 1,
+)
 const isRinsed = computed(() => kinds.value.has('dump') || kinds.value.has('rinse'))
 const bleach = ref(String(walk.asks.bleachPercent))
 function setBleach(text: string) {

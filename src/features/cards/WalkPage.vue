@@ -2,7 +2,7 @@
 import { useSpeechSynthesis } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { isRunning, stepAt, stopWalk, walked } from '@/core/cards'
+import { isRunning, progressOf, stepAt, stopWalk, walked } from '@/core/cards'
 import { useWalkStore } from '@/data/walkStore'
 import PageHead from '@/parts/PageHead.vue'
 import * as t from '@/texts/t'
@@ -59,10 +59,8 @@ const safe = computed(() =>
 /** How far through all parts. */
 const place = computed(() => {
   if (!kept.value || !card.value) return null
-  const { walk: now } = kept.value
-  const before = now.cards.slice(0, now.card).reduce((sum, { steps }) => sum + steps.length, 0)
-  const all = now.cards.reduce((sum, { steps }) => sum + steps.length, 0)
-  return { at: before + now.step + 1, all, share: (before + now.step) / all }
+  const { at, all } = progressOf(kept.value.walk)
+  return { at, all, share: (at - 1) / all }
 })
 /** What comes after this step, in its first words. */
 const then = computed(() => {

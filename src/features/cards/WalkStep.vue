@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { isAtOutlet, keyOf, outletAt, type Card, type CardQuantity, type CardStep } from '@/core/cards'
+import {
+  isAtOutlet,
+  keyOf,
+  outletAt,
+  underHand,
+  type Card,
+  type CardQuantity,
+  type CardStep,
+} from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWalkStore, type KeptWalk } from '@/data/walkStore'
 import OutletPicture from '@/parts/outlet/OutletPicture.vue'
@@ -26,16 +34,9 @@ const dial = computed(() =>
     : null,
 )
 const forecast = useForecastStore()
-/** The parts of one card are one card: what earlier ones left open stands open. */
 const outlet = computed(() => {
-  const { rig } = forecast
-  const { cards, card: at, step: k } = props.kept.walk
-  if (!rig || !isAtOutlet(props.step)) return null
-  const parts = cards
-    .slice(0, at)
-    .filter(({ kind, about }) => kind === props.card.kind && about === props.card.about)
-  const steps = [...parts.flatMap((part) => part.steps), ...props.card.steps]
-  return outletAt({ ...props.card, steps }, rig, steps.length - props.card.steps.length + k + 1)
+  const now = underHand(props.kept.walk)
+  return forecast.rig && now && isAtOutlet(props.step) ? outletAt(now.card, forecast.rig, now.upTo) : null
 })
 const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-before'))
 </script>

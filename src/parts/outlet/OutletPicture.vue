@@ -41,7 +41,7 @@ const PAPER = {
         </pattern>
       </defs>
       <!-- The pipe under the tanks, and what runs in it. -->
-      <g stroke-width="1" class="pipe">
+      <g>
         <path :d="`M${shape.from} ${run}H${shape.stub}`" :stroke-width="R * 2 + 5" />
         <path :d="`M${shape.from} ${run}H${shape.stub}`" :stroke-width="R * 2" stroke="var(--card)" />
         <template v-for="tank in shape.tanks" :key="tank.id">

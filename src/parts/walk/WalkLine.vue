@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { progressOf } from '@/core/cards'
 import { useWalkStore } from '@/data/walkStore'
 import { formatNumber } from '@/texts'
 import * as t from '@/texts/t'
@@ -10,11 +11,9 @@ const line = computed(() => {
   const kept = walk.current
   const card = kept?.walk.cards[Math.min(kept.walk.card, kept.walk.cards.length - 1)]
   if (!kept || !card) return null
-  const { cards, card: at, step } = kept.walk
-  const before = cards.slice(0, at).reduce((sum, { steps }) => sum + steps.length, 0)
-  const all = cards.reduce((sum, { steps }) => sum + steps.length, 0)
+  const { at, all } = progressOf(kept.walk)
   const name = card.own?.name ?? t.cardNames[card.kind]
-  return t.cards.underWay(name, formatNumber(Math.min(all, before + step + 1), 0), formatNumber(all, 0))
+  return t.cards.underWay(name, formatNumber(at, 0), formatNumber(all, 0))
 })
 </script>
 
