@@ -35,7 +35,7 @@ export function demoOf(
 ): Document {
   return {
     format: 'dry-count/document',
-    version: 10,
+    version: 11,
     currentStay: stay.id,
     rigs: [
       {

@@ -4,7 +4,7 @@ import type { Document } from '@/core/model'
 import { en } from '@/texts'
 import { z } from './schema/zod'
 import { newContainer } from './starters'
-import { fileSchema } from './schema/version10'
+import { fileSchema } from './schema/version11'
 import {
   CURRENT_VERSION,
   FAULT_CODES,

@@ -15,7 +15,7 @@ import {
   habitSchema,
   rigSchema,
   staySchema,
-} from './schema/version10'
+} from './schema/version11'
 import { logChecks } from './checks/logChecks'
 import { shapeFaults } from './shapeFaults'
 

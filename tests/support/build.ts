@@ -70,7 +70,7 @@ export function example({
   const roles = ['shower', 'kitchen', 'basin', 'toilet'] as const
   return {
     format: 'dry-count/document',
-    version: 10,
+    version: 11,
     currentStay: 'stay',
     rigs: [
       {

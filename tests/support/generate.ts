@@ -265,7 +265,7 @@ export const documentArb: fc.Arbitrary<Document> = fc
     }
     return {
       format: 'dry-count/document',
-      version: 10,
+      version: 11,
       currentStay: 'stay',
       rigs: [rig],
       crews: [crew],

@@ -140,10 +140,11 @@ export function topUpOf(card: CardCase, tank: Container | null): TopUp {
   const room = Math.max(0, ceiling - content.high)
   const over = ledLeftover(card, tank)
   const leftover = Math.min(over, room)
-  const fresh = Math.min(wanted, room - leftover)
   const missing = Math.max(0, level - content.high - leftover)
+  const fitting = Math.min(wanted, room - leftover)
+  const fresh = Math.min(fitting, missing)
   const hose = Math.max(0, Math.min(missing - fresh, room - leftover - fresh))
-  return { level, missing, fresh, hose, cut: over + wanted - leftover - fresh }
+  return { level, missing, fresh, hose, cut: over + wanted - leftover - fitting }
 }
 
 /** L of leftover fresh that an errand leads into a black tank, whatever its room. */

@@ -17,6 +17,7 @@ export interface CardCase {
   place: Place | null
   records: ReadonlyMap<Id, TankRecord>
   asks: CardAsks
+  turn: Turn
   /** Of each product, what is left of it, in its unit. */
   stock: ReadonlyMap<Id, number>
   /** L a day that run into all gray tanks together, on the average of the stay. */
@@ -28,19 +29,38 @@ export interface Content {
   high: Amount
 }
 
+/** Where a card stands among those of its run: the waste hose goes from one outlet to the next. */
+export interface Turn {
+  /** Its hose lies in the drain already, gloves are on, and what is asked at a drain was asked. */
+  goesOn: boolean
+  /** Another outlet follows: hose and gloves stay out. */
+  leadsOn: boolean
+  /** A card before it offered fresh water to clean hands. */
+  isLater: boolean
+}
+export const NO_TURN: Turn = { goesOn: false, leadsOn: false, isLater: false }
+
 /** What only the people who stand there know. */
 export interface CardAsks {
   /** A queue: no time to rinse. */
   othersWait: boolean
   /** Somebody stays with a hose that runs into a shut tank. */
   stays: boolean
+  /** One person inside and one at the hose; null: as many as the crew is. */
+  areTwo: boolean | null
   /** Available chlorine of the bleach at hand, per cent (w/v). */
   bleachPercent: number
   /** The page that is hung up is for guests. */
   forGuests: boolean
 }
 
-export const FIRST_ASKS: CardAsks = { othersWait: false, stays: true, bleachPercent: 5, forGuests: false }
+export const FIRST_ASKS: CardAsks = {
+  othersWait: false,
+  stays: true,
+  areTwo: null,
+  bleachPercent: 5,
+  forGuests: false,
+}
 
 /** What a card is about: an outlet with its tanks, a container, or neither. */
 export interface Subject {

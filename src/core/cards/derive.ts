@@ -3,7 +3,7 @@ import type { Amount } from '../quantities'
 import type { RunEntry } from '../log'
 import { loadsFor } from '../errands'
 import { productsFor } from './amounts'
-import { joinedTanks, type Binding, type CardCase, type Load, type Subject } from './cardCase'
+import { joinedTanks, type Binding, type CardCase, type Load, type Subject, type Turn } from './cardCase'
 import { holds } from './facts'
 import type { CardQuantity } from './numbers/made'
 import { quantityOf } from './quantities'
@@ -29,6 +29,8 @@ export interface Card {
   outlet: Id | null
   /** The pair that gray runs over in, where the words speak of it. */
   pair: { gray: Id | null; black: Id | null }
+  /** It goes on where the outlet before it stopped, and leads on to the next; left out: it is by itself. */
+  turn?: Pick<Turn, 'goesOn' | 'leadsOn'>
   /** Where it is done; null: it is not said. */
   place: Id | null
   /** A card of one's own. */
@@ -61,6 +63,19 @@ export interface CardStep {
   did: RunEntry['did']
   /** Which load of how many of its tank; null: it is about none. */
   load: Load | null
+  /** Whose it is where one person is inside and one at the hose; left out: there is no such choice. */
+  by?: Whose
+}
+
+export const WHOSE = ['inside', 'hose'] as const
+export type Whose = (typeof WHOSE)[number]
+
+/** Steps whose way hangs on whether there are two. */
+const FOR_TWO = ['rinse.watch', 'rinse.go-in', 'rinse.shut']
+
+/** Whether these cards ask for one person inside and one at the hose. */
+export function asksForTwo(cards: readonly Pick<Card, 'steps'>[]): boolean {
+  return cards.some(({ steps }) => steps.some(({ id }) => FOR_TWO.includes(id)))
 }
 
 /** An act with the valve or tank it is about. */
@@ -74,6 +89,7 @@ export const MOST_STEPS = 14
 
 interface Staged {
   step: CardStep
+  template: StepTemplate
   stage: number
 }
 
@@ -85,11 +101,15 @@ export function deriveCard(card: CardCase, asked: CardKind, about: Subject): Car
   const whole: Binding = { tank: subject.container, product: null, load: null }
   const items = !here ? [refused] : kind === 'by-hand' ? [] : TEMPLATES[kind].items
   for (const item of items) expand(item, card, subject, whole, state)
+  if (state.steps.some(({ template }) => template.needsTwo))
+    for (const { step, template } of state.steps) step.by = template.isInside ? 'inside' : 'hose'
+  const { goesOn, leadsOn } = card.turn
   return {
     kind,
     about: subject.container?.id ?? subject.outlet?.id ?? null,
     outlet: subject.outlet?.id ?? null,
     pair: pairOf(card, subject),
+    ...(goesOn || leadsOn ? { turn: { goesOn, leadsOn } } : {}),
     place: card.place?.id ?? null,
     own: null,
     steps: state.steps.map(({ step }) => step),
@@ -108,7 +128,7 @@ function expand(
   for (const binding of item.each ? bindingsOf(item.each, card, subject, outer) : [outer]) {
     if (!holds(item.when, card, subject, binding)) continue
     if (isBlock(item)) for (const inner of item.items) expand(inner, card, subject, binding, state)
-    else state.steps.push({ step: stepOf(item, card, subject, binding), stage: state.stage })
+    else state.steps.push({ step: stepOf(item, card, subject, binding), template: item, stage: state.stage })
   }
 }
 

@@ -6,7 +6,15 @@ import type { Amount } from '../quantities'
 import { newBlock } from '../runs'
 import { answersOf, didOf, levelsBefore, type StepAnswer } from '../schedule'
 import { litresOfLoad } from './amounts'
-import { contentsAt, type CardAsks, type CardCase, type Load, type Subject } from './cardCase'
+import {
+  NO_TURN,
+  contentsAt,
+  type CardAsks,
+  type CardCase,
+  type Load,
+  type Subject,
+  type Turn,
+} from './cardCase'
 import { deriveCard, type Card, type CardStep } from './derive'
 import { inflowOf } from './inflow'
 import { tapShare } from './numbers/filling'
@@ -66,6 +74,7 @@ export function cardCase(
     place,
     records: recordsOf(log),
     asks,
+    turn: NO_TURN,
     stock: stockLeft(crew.products, log),
     grayPerDay: days > 0 ? inflowOf(model, (to) => gray.has(to)) / days : 0,
   }
@@ -80,7 +89,9 @@ function blockOf(levels: Float64Array) {
 /** Cards of an errand in the order of the work, with what each of their steps moves; together they move what the run does. */
 export function cardsFor(card: CardCase): (Card & { stages: number[] })[] {
   const jobs = jobsOf(card)
-  const cards = jobs.map(({ kind, subject }) => deriveCard(card, kind, subject))
+  const cards = jobs.map(({ kind, subject }, k) =>
+    deriveCard({ ...card, turn: turnOf(jobs, k) }, kind, subject),
+  )
   const left = assign(card, cards)
   return left.length > 0 ? [...cards, byHand(card, left)] : cards
 }
@@ -133,6 +144,19 @@ interface Job {
   subject: Subject
 }
 
+/** Outlets that the same hose serves one after the other. */
+const BY_HOSE: readonly CardKind[] = ['dump', 'gray-only']
+/** Cards on which fresh water is offered before hands touch waste. */
+const OFFERS_FRESH: readonly CardKind[] = [...BY_HOSE, 'macerator', 'tote', 'cassette', 'rinse']
+function turnOf(jobs: readonly Job[], k: number): Turn {
+  const isHose = (at: number) => jobs[at] !== undefined && BY_HOSE.includes(jobs[at].kind)
+  return {
+    goesOn: isHose(k) && isHose(k - 1),
+    leadsOn: isHose(k) && isHose(k + 1),
+    isLater: jobs.slice(0, k).some(({ kind }) => OFFERS_FRESH.includes(kind)),
+  }
+}
+
 /** Before the fresh water, with it, the outlets, what is carried, and what comes last. */
 function jobsOf(card: CardCase): Job[] {
   const { stayCase, run } = card
@@ -167,16 +191,20 @@ function jobsOf(card: CardCase): Job[] {
   )
   for (const kind of ['cassette', 'urine', 'solids'] as const)
     add(kind, (one) => from(['empty', 'take'], one.container?.id))
-  const dumped = (id: Id | undefined) =>
-    jobs.some(
-      ({ kind, subject }) =>
-        CHARGES.includes(kind) &&
-        [
-          ...subject.blacks,
-          ...(stayCase.crew.schools.sides['gray-treated'] === 'always' ? subject.grays : []),
-        ].some((tank) => tank.id === id),
+  const { sides } = stayCase.crew.schools
+  const lets = ({ kind, subject }: Job, id: Id | undefined) =>
+    CHARGES.includes(kind) &&
+    [...subject.blacks, ...(sides['gray-treated'] === 'always' ? subject.grays : [])].some(
+      (tank) => tank.id === id,
     )
-  add('charge', (one) => to('charge', one) && !dumped(one.container?.id))
+  // With the hose still out nothing goes in: where another outlet follows a card of its own comes after.
+  const isOwed = (id: Id | undefined, leadsOn: boolean) =>
+    jobs.some((job, k) => turnOf(jobs, k).leadsOn === leadsOn && lets(job, id))
+  add('charge', (one) => {
+    const id = one.container?.id
+    if (isOwed(id, true)) return to('charge', one) || sides.treatment !== 'none'
+    return to('charge', one) && !isOwed(id, false)
+  })
   if (any.some(({ step }) => step.do === 'empty' && isSupply(card, step.from))) add('road-day', () => true)
   return jobs
 }

@@ -59,6 +59,13 @@ function mayPulse(
   )
 }
 
+/** L: less is not worth a hose. */
+const FLUSH_ROOM_L = 0.5
+/** m: a bore under this is that of a hose for gray alone. */
+const GRAY_HOSE_M = 0.06
+const isFresh = ({ rig }: CardCase['stayCase'], id: string | null) =>
+  rig.containers.some((one) => one.id === id && one.kind === 'fresh')
+
 /** A black tank that stands open to gray is a part of gray: nothing is topped up in it. */
 const isJoined = ({ rig }: CardCase['stayCase'], id: string) =>
   rig.outlets.some(({ joined }) => joined.includes(id))
@@ -123,8 +130,8 @@ const FACT: Record<Fact, Says> = {
   'joined-here': ({ stayCase }, subject) => joinedTanks(stayCase.rig, subject).length > 0,
   'top-up-cut': (card, { container }) => topUpOf(card, container).cut > NOTHING,
   'top-up-adds': (card, { container }) => {
-    const { fresh, hose } = topUpOf(card, container)
-    return fresh + hose + leftoverOf(card, container) > NOTHING
+    // What comes from fresh is aboard already.
+    return topUpOf(card, container).hose > NOTHING
   },
   'urine-here': (card) => has(card, 'urine'),
   'for-guests': ({ asks }) => asks.forGuests,
@@ -178,7 +185,19 @@ const FACT: Record<Fact, Says> = {
   'nothing-in': ({ place, stayCase, run }) => rulesFor(place, stayCase, run).includes('nothing'),
   hookup: ({ stayCase }) => stayCase.stay.site.sewer !== 'none' && stayCase.stay.site.hookupNights > 0,
   'has-fresh': (card) => has(card, 'fresh'),
-  'fresh-done': (card) => card.steps.some(({ step, moved }) => step.do === 'fill' && moved > NOTHING),
+  // It is filled on this run, was offered before, or is drained for the road afterwards.
+  'fresh-done': (card) =>
+    card.turn.isLater ||
+    card.steps.some(
+      ({ step, moved }) =>
+        (step.do === 'fill' && moved > NOTHING) || (step.do === 'empty' && isFresh(card.stayCase, step.from)),
+    ),
+  'two-people': ({ asks, stayCase }) => asks.areTwo ?? stayCase.crew.persons.length > 1,
+  'goes-on': ({ turn }) => turn.goesOn,
+  'leads-on': ({ turn }) => turn.leadsOn,
+  // A thin hose of its own for gray, as sites abroad have it: nothing to turn tight or press in.
+  'gray-hose': (_, { outlet, blacks }) =>
+    outlet !== null && blacks.length === 0 && outlet.bore.value < GRAY_HOSE_M,
   heights: (card) => headOver(card) !== null,
   'runs-over': (card, { grays, blacks }) => headOver(card)?.answer.ok ?? mayPulse(card, grays[0], blacks[0]),
   'rinse-now': (card, _, { tank }) => {
@@ -203,6 +222,8 @@ const FACT: Record<Fact, Says> = {
   'top-up-hose': (card, subject, { tank }) => topUpOf(card, tank ?? subject.container).hose > NOTHING,
   leftover: (card, { container }) => leftoverOf(card, container) > NOTHING,
   'flush-own': (card) => has(card, 'flush'),
+  'flush-room': (card, subject, binding) =>
+    (quantityOf('flush-litres', card, subject, binding)?.value ?? 0) >= FLUSH_ROOM_L,
   'flush-from-fresh': (card, { container }) => {
     const flush = card.stayCase.rig.containers.filter(({ kind }) => kind === 'flush')
     const drawn = flushFixtures(card, container?.id).map(({ draws }) => draws)

@@ -136,6 +136,11 @@ describe('the laws, each broken by a card that was tampered with', () => {
     'rinse-hose-and-breaker': [trailerDemo, 'dump', (card) => without(card, 'rinse.hose')],
     'blade-before-pulling': [vanDemo, 'cassette', (card) => moved(card, 'cassette.bowl', 'cassette.down')],
     'spout-before-button': [vanDemo, 'cassette', (card) => moved(card, 'cassette.down', 'cassette.seat')],
+    'cap-before-tilt': [
+      vanDemo,
+      'cassette',
+      (card) => changed(card, 'cassette.rinse-in', noAct('spout-cap-on')),
+    ],
     'no-chlorine-on-urine': [trailerDemo, 'sanitize', (card) => without(card, 'sanitize.waste')],
     'gloves-before-waste': [trailerDemo, 'dump', (card) => without(card, 'open.gloves')],
     'toilet-shut-before-waste': [trailerDemo, 'dump', (card) => moved(card, 'open.toilet', 'dump.black')],

@@ -2,7 +2,7 @@ import { sideOf, type Id, type Outlet, type Rig } from '../model'
 import type { Card, CardAct, CardStep } from './derive'
 import { outletsOf } from './subjects'
 import type { Act, Care } from './template'
-import { allShut, play, type Yard } from './yard'
+import { play, yardOf, type Yard } from './yard'
 
 /** What every card must keep to, whoever wrote it; each is named, so that a card that breaks one says which. */
 export const LAWS = [
@@ -17,6 +17,7 @@ export const LAWS = [
   'rinse-hose-and-breaker',
   'blade-before-pulling',
   'spout-before-button',
+  'cap-before-tilt',
   'no-chlorine-on-urine',
   'gloves-before-waste',
   'toilet-shut-before-waste',
@@ -93,10 +94,10 @@ const GAS_FREE: readonly Card['kind'][] = ['road-day']
  */
 export function broken(card: Card, rig: Rig): Breaking[] {
   const found: Breaking[] = []
-  const yard = allShut()
-  const hands: Hands = { gloves: false, soiled: false, loads: 0 }
+  const yard = yardOf(card)
+  const hands = handsOf(card)
   const outlet = outletsOf({ rig }).find(({ id }) => id === card.outlet) ?? null
-  const done = new Set<Act>()
+  const done = new Set<Act>(card.turn?.goesOn ? ['toilet-shut'] : [])
   const joined = new Set((outlet ? [outlet] : rig.outlets).flatMap((one) => one.joined))
   card.steps.forEach((step, at) => {
     const says = (law: Law) => void found.push({ law, step: at })
@@ -138,6 +139,12 @@ export interface Hands {
   gloves: boolean
   soiled: boolean
   loads: number
+}
+
+/** As a card finds them: gloves on, and on waste, where it goes on from another outlet. */
+export function handsOf({ turn }: Pick<Card, 'turn'>): Hands {
+  const isOn = turn?.goesOn ?? false
+  return { gloves: isOn, soiled: isOn, loads: 0 }
 }
 
 export function touch({ act }: CardAct, hands: Hands): void {
@@ -186,7 +193,8 @@ function ofAct({ act, tank }: CardAct, step: CardStep, walk: Walk, says: Says): 
     says('black-first-between-tanks')
   if (act === 'water-on') wateredTank(step, tank, walk, says)
   if (act === 'pull-out' && !done.has('blade-shut')) says('blade-before-pulling')
-  if (act === 'button' && !done.has('spout-down')) says('spout-before-button')
+  if (act === 'button' && (!done.has('spout-down') || yard.spoutCap)) says('spout-before-button')
+  if (act === 'tilt' && !(yard.spoutCap && yard.blade)) says('cap-before-tilt')
   if (act === 'chlorine' && !(done.has('waste-empty') && done.has('flushed'))) says('no-chlorine-on-urine')
   if (act === 'pump-on' && !done.has('hose-fixed')) says('hose-fixed-before-power')
   if (act === 'tow' && (yard.vent || !done.has('vent-shut'))) says('vent-shut-before-moving')
@@ -231,7 +239,13 @@ function wateredTank(step: CardStep, tank: Id | null, { outlet, yard, done, card
 }
 
 /** Out of a bucket or a wand, and in a queue: no hose at the rinse inlet. */
-const POURED: readonly string[] = ['rinse.buckets', 'rinse.wand', 'dump.queue']
+const POURED: readonly string[] = [
+  'rinse.buckets',
+  'rinse.buckets-alone',
+  'rinse.wand',
+  'rinse.wand-alone',
+  'dump.queue',
+]
 const isPoured = ({ id }: CardStep) => POURED.includes(id)
 
 /** Cards after which the rig is lived in: what stands joined on it does so again. */
@@ -247,11 +261,12 @@ const LEAVES: readonly Card['kind'][] = [
 ]
 
 /** How things stand when the last step is done. */
-function atTheEnd({ kind, steps }: Card, { yard, done, joined }: Omit<Walk, 'card'>, says: Says): void {
+function atTheEnd({ kind, steps, turn }: Card, { yard, done, joined }: Omit<Walk, 'card'>, says: Says): void {
   const stand =
     [...joined].every((id) => yard.open.has(id)) || !LEAVES.includes(kind) || !done.has('shut:all')
   const isAsLived = stand && [...yard.open].every((id) => joined.has(id))
   if (!isAsLived || yard.end || yard.water !== null || yard.cap || yard.pump) says('all-shut-at-the-end')
+  if (turn?.leadsOn) return
   const acts = steps.flatMap(({ acts: own }) => own.map(({ act }) => act))
   const lastWaste = Math.max(...RISKY.map((act) => acts.lastIndexOf(act)))
   if (lastWaste >= 0 && kind !== 'sanitize' && acts.lastIndexOf('hands') < lastWaste) says('hands-last')

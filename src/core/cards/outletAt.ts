@@ -2,7 +2,7 @@ import { isSoiled, type Id, type Rig } from '../model'
 import type { Card, CardStep } from './derive'
 import { outletsOf } from './subjects'
 import type { Act } from './template'
-import { allShut, play } from './yard'
+import { play, yardOf, type Yard } from './yard'
 
 /** The outlet of this rig as it stands while a step of a card is done: what the picture beside it shows. */
 export interface OutletState {
@@ -31,7 +31,7 @@ const UNDOES: Partial<Record<Act, readonly Act[]>> = {
 export function outletAt(card: Card, rig: Rig, upTo: number): OutletState | null {
   const outlet = outletsOf({ rig }).find(({ id }) => id === card.outlet)
   if (!outlet) return null
-  const yard = allShut()
+  const yard = yardOf(card)
   // Joined tanks stand open to each other until the card pushes them home.
   for (const id of outlet.joined) yard.open.add(id)
   const drained = new Set<Id>()
@@ -86,8 +86,7 @@ export function outletAt(card: Card, rig: Rig, upTo: number): OutletState | null
   }
 }
 
-const isOut = (yard: ReturnType<typeof allShut>, hasEnd: boolean) =>
-  yard.hose && yard.ground && (!hasEnd || yard.end)
+const isOut = (yard: Yard, hasEnd: boolean) => yard.hose && yard.ground && (!hasEnd || yard.end)
 
 function isTakenBack(act: Act, { acts }: CardStep): boolean {
   const undone = UNDOES[act]

@@ -1,10 +1,10 @@
 import { carrierFill, isSoiled, type Accepted, type Container, type Id, type Rig } from '../model'
 import type { Amount, Litres } from '../quantities'
 import type { Card, CardAct, CardStep } from './derive'
-import { touch, type Hands, CLEAN } from './laws'
+import { handsOf, touch, type Hands, CLEAN } from './laws'
 import { outletsOf } from './subjects'
 import type { QuantityId } from './template'
-import { allShut, play, type Yard } from './yard'
+import { play, yardOf, type Yard } from './yard'
 
 /** What goes wrong when a card is done to the letter. */
 export const MISHAPS = [
@@ -51,8 +51,8 @@ export function playCard(card: Card, { rig, levels: before, takes }: PlayedOn): 
     rig,
     levels,
     takes,
-    yard: allShut(),
-    hands: { gloves: false, soiled: false, loads: 0 },
+    yard: yardOf(card),
+    hands: handsOf(card),
     loaded: null,
     limits: new Map(rig.containers.map((one) => [one.id, Math.max(limitOf(one), before.get(one.id) ?? 0)])),
     says: () => undefined,

@@ -10,6 +10,8 @@ export interface TankRecord {
   owed: number
   /** Rounds that a rinse took, with how many had been skipped before it. */
   took: { rounds: number; skipped: number }[]
+  /** Minutes until its rush was over, each time somebody had the clock on it. */
+  drains: number[]
 }
 
 /** Of every tank that was emptied or rinsed, from the entries of its rig in their order. */
@@ -20,12 +22,13 @@ export function recordsOf(log: readonly LogEntry[]): Map<Id, TankRecord> {
     const rinses = new Map((entry.took?.rinses ?? []).map((rinse) => [rinse.container, rinse]))
     const emptied = entry.did.filter(({ what }) => what === 'emptied').map(({ container }) => container)
     for (const id of new Set([...emptied, ...rinses.keys()])) {
-      const before = records.get(id) ?? { skipped: 0, owed: 0, took: [] }
+      const before = records.get(id) ?? NO_RECORD
       const rinse = rinses.get(id)
       if (!rinse) records.set(id, { ...before, skipped: before.skipped + 1 })
       else if (rinse.owed > 0) records.set(id, { ...before, skipped: before.skipped + 1, owed: rinse.owed })
       else
         records.set(id, {
+          ...before,
           skipped: 0,
           owed: 0,
           took:
@@ -34,12 +37,16 @@ export function recordsOf(log: readonly LogEntry[]): Map<Id, TankRecord> {
               : before.took,
         })
     }
+    for (const { container, minutes } of entry.took?.drains ?? []) {
+      const before = records.get(container) ?? NO_RECORD
+      records.set(container, { ...before, drains: [...before.drains, minutes] })
+    }
   }
   return records
 }
 
 /** A tank of which nothing is recorded. */
-export const NO_RECORD: TankRecord = { skipped: 0, owed: 0, took: [] }
+export const NO_RECORD: TankRecord = { skipped: 0, owed: 0, took: [], drains: [] }
 
 /**
  * Rounds of rinsing expected (model.md section 8): what this tank took, less one for each emptying that had been skipped

@@ -2,7 +2,7 @@ import type { Id } from '../model'
 import type { Card, CardStep } from './derive'
 import { RISKY } from './laws'
 import type { Act } from './template'
-import { allShut, play } from './yard'
+import { play, yardOf } from './yard'
 
 export const SAFE_STEPS = [
   'water-off',
@@ -24,7 +24,7 @@ export type SafeStep = { safe: (typeof SAFE_STEPS)[number]; tank: Id | null }
  * towards the inlet and the cap on where nothing is left in it, hands washed. @param upTo steps that were begun
  */
 export function stopSafely(card: Card, upTo: number): SafeStep[] {
-  const yard = allShut()
+  const yard = yardOf(card)
   const done = new Set<Act>()
   for (const step of card.steps.slice(0, upTo))
     for (const act of step.acts) {
@@ -61,7 +61,7 @@ export function stopSafely(card: Card, upTo: number): SafeStep[] {
     ...(yard.hose ? [safe(yard.tote ? 'lift-hose-tote' : 'lift-hose')] : []),
     ...(yard.cap ? [safe('cap')] : []),
     ...(yard.vent ? [safe('vent')] : []),
-    ...(RISKY.some((act) => done.has(act)) ? [safe('hands')] : []),
+    ...(card.turn?.goesOn || RISKY.some((act) => done.has(act)) ? [safe('hands')] : []),
   ]
 }
 

@@ -55,6 +55,10 @@ export interface StepTemplate {
   timer?: QuantityId
   tally?: QuantityId
   cares?: Care[]
+  /** Indoors; on a card that needs two people the one inside does it. */
+  isInside?: true
+  /** Somebody is inside while the waste hose is open: it needs another one at the hose. */
+  needsTwo?: true
   /** What goes wrong at this step. */
   wrongs?: Wrong[]
 }
@@ -76,6 +80,7 @@ export const FACTS = [
   'toilet-here', 'bowl', 'flush-jug', 'goes-in', 'treats', 'charge-dropped', 'gray-enough', 'back-fill-here', 'joined-here',
   'top-up-cut', 'top-up-adds', 'rinses', 'pumped', 'last-load', 'waste-tank', 'probe-room', 'waste-here',
   'urine-here', 'for-guests', 'flush-plenty', 'showers-here', 'dishes-here', 'habits-on',
+  'two-people', 'goes-on', 'leads-on', 'gray-hose', 'flush-room',
 ] as const // prettier-ignore
 export type Fact = (typeof FACTS)[number]
 
@@ -84,7 +89,8 @@ export const ACTS = [
   'fresh-first', 'potable', 'fresh-in', 'toilet-shut', 'gloves', 'eyes', 'hands', 'point-clean', 'read-before', 'read-after',
   'shut:all', 'open:end', 'shut:end', 'open:tank', 'shut:tank', 'open:gray', 'shut:gray', 'open:black', 'shut:black',
   'shut:grays', 'open:joined', 'tote-on', 'tote-off', 'cap-off', 'cap-on', 'hose-on', 'hose-off', 'ground-on', 'ground-off', 'back-fill', 'rinse-hose',
-  'water-on', 'water-off', 'attend', 'blade-shut', 'pull-out', 'lift', 'spout-down', 'button', 'pour', 'push-in', 'dose',
+  'water-on', 'water-off', 'attend', 'blade-shut', 'pull-out', 'lift', 'spout-round', 'spout-cap-off', 'spout-cap-on',
+  'spout-down', 'spout-in', 'button', 'pour', 'upright', 'rinse-in', 'tilt', 'push-in', 'dose',
   'chlorine', 'waste-empty', 'flushed', 'hose-fixed', 'pump-on', 'pump-off', 'vent-shut', 'vent-open', 'tow', 'bag',
   'heater-off', 'pump-aboard-off', 'measure', 'time', 'move:empty', 'move:take', 'move:charge', 'move:top-up', 'move:fill',
   'move:head', 'move:loads', 'move:jugs', 'move:transfer', 'move:drain',

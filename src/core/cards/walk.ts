@@ -159,6 +159,8 @@ export interface Finished {
   /** Rounds that were counted for each tank, and whether a rinse was put off. */
   rinses: { container: Id; rounds: number; owed: number }[]
   doses: { container: Id; product: Id; amount: number }[]
+  /** Minutes until the rush of a tank was over, where a clock ran and was stopped. */
+  drains: { container: Id; minutes: number }[]
   minutes: number
   /** Tanks whose panel is read before and after. */
   read: Id[]
@@ -174,6 +176,7 @@ export function finished(walk: Walk, at: number): Finished {
   )
   const rinses = new Map<Id, { rounds: number; owed: number }>()
   const doses: Finished['doses'] = []
+  const drains: Finished['drains'] = []
   const read = new Set<Id>()
   for (const { step, key } of done) {
     const rounds = step.numbers.find(({ id }) => id === ROUNDS)
@@ -187,6 +190,12 @@ export function finished(walk: Walk, at: number): Finished {
       !rinses.has(step.tank)
     )
       rinses.set(step.tank, { rounds: 0, owed: 1 })
+    const timer = walk.timers[key]
+    if (step.timer === 'drain' && step.tank !== null && timer && timer.endedAt !== null)
+      drains.push({
+        container: step.tank,
+        minutes: Math.round((timer.endedAt - timer.startedAt) / 6_000) / 10,
+      })
     const dose = step.numbers.find(({ id }) => id === 'dose')
     if (step.product !== null && step.tank !== null && dose)
       doses.push({ container: step.tank, product: step.product, amount: dose.value })
@@ -199,6 +208,7 @@ export function finished(walk: Walk, at: number): Finished {
     did: merged(done.flatMap(({ step }) => step.did)),
     rinses: [...rinses].map(([container, rinse]) => ({ container, ...rinse })),
     doses,
+    drains: drains.filter((one) => one.minutes > 0),
     minutes: Math.max(0, Math.round((until - walk.startedAt) / 60_000)),
     read: [...read],
   }

@@ -1,5 +1,5 @@
 import type { Id } from '../model'
-import type { CardAct } from './derive'
+import type { Card, CardAct } from './derive'
 
 /** What is open, connected and running while a card is walked. */
 export interface Yard {
@@ -13,6 +13,9 @@ export interface Yard {
   pump: boolean
   tote: boolean
   vent: boolean
+  /** Of a cassette: its blade is shut, the cap is on its spout. */
+  blade: boolean
+  spoutCap: boolean
 }
 
 /** Everything shut, off and capped. */
@@ -26,6 +29,14 @@ export const allShut = (): Yard => ({
   pump: false,
   tote: false,
   vent: false,
+  blade: false,
+  spoutCap: true,
+})
+
+/** As a card finds it: where it goes on from another outlet its hose lies in the drain. */
+export const yardOf = ({ turn }: Pick<Card, 'turn'>): Yard => ({
+  ...allShut(),
+  ground: turn?.goesOn ?? false,
 })
 
 /** What an act leaves standing. */
@@ -68,6 +79,13 @@ export function play({ act, tank }: CardAct, yard: Yard): void {
     case 'pump-on':
     case 'pump-off':
       yard.pump = act === 'pump-on'
+      return
+    case 'blade-shut':
+      yard.blade = true
+      return
+    case 'spout-cap-on':
+    case 'spout-cap-off':
+      yard.spoutCap = act === 'spout-cap-on'
       return
     case 'water-on':
     case 'water-off':

@@ -1,6 +1,7 @@
 import { slotOfTime, type Slot } from '../calendar'
 import {
   carrierFill,
+  isSoiled,
   kgPerUnit,
   type CarrierContainer,
   type Container,
@@ -82,7 +83,7 @@ const WHEN: Partial<Record<UsualRun, UsualErrand['when']>> = {
 interface Has {
   rig: Rig
   crew: Crew
-  /** Built-in waste tanks in the order in which they are let go, black and gray. */
+  /** Built-in waste tanks in the order in which they are let go; a black tank that no toilet drains to is gray. */
   blacks: TankContainer[]
   grays: TankContainer[]
   fresh: Container[]
@@ -92,11 +93,14 @@ interface Has {
 /** The errands that this rig can do with what it has, the crew's sides taken; those that it cannot are left out. */
 export function usualRuns({ rig, crew, stay }: Pick<StayCase, 'rig' | 'crew' | 'stay'>): UsualErrand[] {
   const of = (kind: Container['kind']) => rig.containers.filter((container) => container.kind === kind)
+  const tanks = rig.containers.filter(
+    (one): one is TankContainer => one.kind === 'black' || one.kind === 'gray',
+  )
   const has: Has = {
     rig,
     crew,
-    blacks: of('black') as TankContainer[],
-    grays: of('gray') as TankContainer[],
+    blacks: tanks.filter((tank) => isSoiled(rig, tank)),
+    grays: tanks.filter((tank) => !isSoiled(rig, tank)),
     fresh: of('fresh'),
     of,
   }
@@ -177,8 +181,9 @@ const STEPS: Record<UsualRun, Steps> = {
   'fresh-into-black': ({ fresh, blacks }) =>
     fresh[0] && blacks[0] ? [step('transfer', fresh[0].id, blacks[0].id, school)] : [],
   restock: (has, site) => {
-    const empties =
-      site.sewer === 'all' ? dumpSteps(has) : site.sewer === 'gray' ? has.grays.map(emptied) : []
+    // What was once for toilet waste is asked about where only gray is taken.
+    const grays = has.grays.filter(({ kind }) => kind === 'gray')
+    const empties = site.sewer === 'all' ? dumpSteps(has) : site.sewer === 'gray' ? grays.map(emptied) : []
     return [...empties, ...(site.water === 'tap' ? fillSteps(has) : [])]
   },
   'arrive-empty': (has) => [...dumpSteps(has), ...fillSteps(has)],

@@ -1,4 +1,4 @@
-import { isOneOf, sparesOf, TANK_KINDS, type Container, type StayCase } from '../model'
+import { isOneOf, isSoiled, sparesOf, TANK_KINDS, type Container, type StayCase } from '../model'
 import type { UsualRun } from './catalog'
 
 /** What an errand wants that is not there. */
@@ -20,7 +20,10 @@ export function lacks({ rig, stay }: Pick<StayCase, 'rig' | 'stay'>): { usual: U
   const totes = of('tote')
   const rides = totes.some((tote) => 'payload' in tote && tote.payload !== null)
   const isTowed = totes.some((tote) => 'payload' in tote && tote.payload === null)
-  const [grays, blacks, cassettes] = [of('gray'), of('black'), of('cassette')]
+  const cassettes = of('cassette')
+  const tanks = containers.filter(({ kind }) => isOneOf(TANK_KINDS, kind))
+  const blacks = tanks.filter((tank) => isSoiled(rig, tank))
+  const grays = tanks.filter((tank) => !isSoiled(rig, tank))
   const shared = outlets.filter(({ containers: ids }) =>
     [grays, blacks].every((tanks) => tanks.some(({ id }) => ids.includes(id))),
   )

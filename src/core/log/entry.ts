@@ -91,6 +91,8 @@ export interface RunTook {
   fee: number | null
   /** Rounds of rinsing that were done, and those put off. */
   rinses: { container: Id; rounds: number; owed: number }[]
+  /** Minutes until the rush of a tank was over, by the clock of its card; left out: none was timed. */
+  drains?: { container: Id; minutes: number }[] | undefined
 }
 
 /** A dose of a product, in the product's unit. */

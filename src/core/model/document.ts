@@ -8,7 +8,7 @@ export const DOCUMENT_FORMAT = 'dry-count/document'
 
 export interface Document {
   format: typeof DOCUMENT_FORMAT
-  version: 10
+  version: 11
   currentStay: Id | null
   rigs: Rig[]
   crews: Crew[]
@@ -19,7 +19,7 @@ export interface Document {
 export function emptyDocument(): Document {
   return {
     format: 'dry-count/document',
-    version: 10,
+    version: 11,
     currentStay: null,
     rigs: [],
     crews: [],

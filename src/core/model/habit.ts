@@ -19,6 +19,9 @@ export const GEAR = [
   'macerator',
   'flow-meter',
   'rinse-wand',
+  'low-flow-head',
+  'shower-screen',
+  'cup',
 ] as const
 export type Gear = (typeof GEAR)[number]
 
@@ -45,6 +48,9 @@ export const CAUTIONS = [
   'trickle',
   'slippery',
   'not-for-drinking',
+  'plain-soap',
+  'damp',
+  'sun-warm',
 ] as const
 export type Caution = (typeof CAUTIONS)[number]
 

@@ -7,6 +7,7 @@ import { fromVersion6 } from './fromVersion6'
 import { fromVersion7 } from './fromVersion7'
 import { fromVersion8 } from './fromVersion8'
 import { fromVersion9 } from './fromVersion9'
+import { fromVersion10 } from './fromVersion10'
 
 export type Migration = (document: unknown) => unknown
 
@@ -21,6 +22,7 @@ export const chain: Record<number, Migration> = {
   7: fromVersion7,
   8: fromVersion8,
   9: fromVersion9,
+  10: fromVersion10,
 }
 
 /**

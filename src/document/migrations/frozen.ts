@@ -13,4 +13,5 @@ export const FROZEN = [
   { version: 8, schema: 'de13cb74b2a71f71', fixture: '43a3e3cae7db101b' },
   { version: 9, schema: '43154ae26f4fcbba', fixture: 'e73ee954b4021dba' },
   { version: 10, schema: 'bb9f27d82a7241d1', fixture: 'deced512c3301c99' },
+  { version: 11, schema: '98506a9ab6f01760', fixture: 'f0d34de8654e3184' },
 ]

@@ -1,2 +1,2 @@
 /** The newest version this application writes. */
-export const CURRENT_VERSION = 10
+export const CURRENT_VERSION = 11

@@ -39,6 +39,9 @@ const took = z.strictObject({
   kilometres: known(LIMITS.kilometres),
   fee: known(LIMITS.fee),
   rinses: listOf(z.strictObject({ container: idField, rounds, owed: rounds })),
+  drains: listOf(
+    z.strictObject({ container: idField, minutes: z.number().min(0).max(LIMITS.runMinutes.max) }),
+  ).optional(),
 })
 
 export const logEntrySchema = z.discriminatedUnion('kind', [

@@ -14,6 +14,7 @@ const OLD: Record<number, () => Promise<{ default: unknown }>> = {
   7: () => import('../../../docs/schema/document-7.schema.json'),
   8: () => import('../../../docs/schema/document-8.schema.json'),
   9: () => import('../../../docs/schema/document-9.schema.json'),
+  10: () => import('../../../docs/schema/document-10.schema.json'),
 }
 
 type Schema = Pick<z.ZodType, 'safeParse'>

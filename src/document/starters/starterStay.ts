@@ -103,7 +103,7 @@ export function startDocument(
   stay.levels = arrivalLevels(rig, choices, names)
   return {
     format: 'dry-count/document',
-    version: 10,
+    version: 11,
     currentStay: stay.id,
     rigs: [{ ...rig, chores: usualChores(rig.containers, crew.schools.sides) }],
     crews: [crew],

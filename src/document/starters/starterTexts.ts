@@ -40,5 +40,10 @@ export const STARTER_HABIT_IDS = [
   'line-cup',
   'tooth-cup',
   'damp-cloth',
+  'sun-bag',
+  'low-flow-head',
+  'screened-shower',
+  'cup-poured-out',
+  'wipe-wet-room',
 ] as const
 export type StarterHabitId = (typeof STARTER_HABIT_IDS)[number]

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { ownCopy } from '@/core/cards'
+import { asksForTwo, ownCopy, thingsFor } from '@/core/cards'
 import { CARD_KINDS, isOneOf, type CardKind, type Run } from '@/core/model'
+import AskSwitch from './AskSwitch.vue'
 import CardParts from './CardParts.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
@@ -15,7 +16,6 @@ import RunTroubles from '@/parts/runs/RunTroubles.vue'
 import { useRuns, whenOf } from '@/parts/runs/useRuns'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
-import AppSwitch from '@/ui/AppSwitch.vue'
 import { useCards } from './useCards'
 import { useCardWords } from './useCardWords'
 
@@ -102,6 +102,11 @@ function copy() {
   workspace.edit('card', (draft) => putCard(draft, id, card))
   void router.push(`/cards?show=own-${card.id}`)
 }
+const things = computed(() =>
+  thingsFor(parts.value)
+    .map((one) => t.things[one])
+    .join(', '),
+)
 const when = computed(() => (run.value && forecast.stay ? whenOf(forecast.stay, run.value) : null))
 const printLink = computed(() => ({
   path: '/cards/print',
@@ -136,26 +141,30 @@ const printLink = computed(() => ({
           class="sm:w-64"
           @choose="place = $event === '' ? null : $event"
         />
-        <div v-if="isRinsed" class="flex min-h-11 items-center gap-1">
-          <AppSwitch
-            :on="walk.asks.othersWait"
-            :label="t.cards.ask.others"
-            @change="walk.asks.othersWait = $event"
-          />
-          <span aria-hidden="true">{{ t.cards.ask.others }}</span>
-        </div>
-        <div v-if="isRinsed" class="flex min-h-11 items-center gap-1">
-          <AppSwitch :on="walk.asks.stays" :label="t.cards.ask.stays" @change="walk.asks.stays = $event" />
-          <span aria-hidden="true">{{ t.cards.ask.stays }}</span>
-        </div>
-        <div v-if="kinds.has('aboard')" class="flex min-h-11 items-center gap-1">
-          <AppSwitch
-            :on="walk.asks.forGuests"
-            :label="t.cards.ask.guests"
-            @change="walk.asks.forGuests = $event"
-          />
-          <span aria-hidden="true">{{ t.cards.ask.guests }}</span>
-        </div>
+        <AskSwitch
+          v-if="isRinsed"
+          :on="walk.asks.othersWait"
+          :label="t.cards.ask.others"
+          @change="walk.asks.othersWait = $event"
+        />
+        <AskSwitch
+          v-if="isRinsed"
+          :on="walk.asks.stays"
+          :label="t.cards.ask.stays"
+          @change="walk.asks.stays = $event"
+        />
+        <AskSwitch
+          v-if="asksForTwo(parts)"
+          :on="walk.asks.areTwo ?? (forecast.crew?.persons.length ?? 1) > 1"
+          :label="t.cards.ask.two"
+          @change="walk.asks.areTwo = $event"
+        />
+        <AskSwitch
+          v-if="kinds.has('aboard')"
+          :on="walk.asks.forGuests"
+          :label="t.cards.ask.guests"
+          @change="walk.asks.forGuests = $event"
+        />
         <label v-if="kinds.has('sanitize')" class="flex items-center gap-3">
           <span class="font-semibold">{{ t.cards.ask.bleach }}</span>
           <input
@@ -177,6 +186,9 @@ const printLink = computed(() => ({
         >
         <AppButton v-if="whole" kind="quiet" @click="copy">{{ t.cards.own.copy }}</AppButton>
       </div>
+      <p v-if="things" class="mt-5 max-w-3xl text-lg leading-snug" data-testid="things">
+        <b>{{ t.cards.things }}:</b> {{ things }}.
+      </p>
       <CardParts :parts="parts" class="max-w-3xl" />
     </template>
     <p v-else class="py-6 text-lg">{{ t.cards.noWaste }}</p>

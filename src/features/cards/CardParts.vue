@@ -38,6 +38,7 @@ const asked = ref<{ quantity: CardQuantity; step: CardStep } | null>(null)
         >
           <span class="figure text-lg font-bold text-soft">{{ k + 1 }}</span>
           <div>
+            <p v-if="step.by" class="text-[0.95rem] font-bold text-soft">{{ t.cards.whose[step.by] }}</p>
             <CardWords
               :step="step"
               :card="part"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { outletAt, type Card, type CardStep } from '@/core/cards'
+import { cassetteAt, outletAt, thingsFor, type Card, type CardStep } from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
+import CassettePicture from '@/parts/outlet/CassettePicture.vue'
 import OutletPicture from '@/parts/outlet/OutletPicture.vue'
 import * as t from '@/texts/t'
 import CardWords from './CardWords.vue'
@@ -11,9 +12,13 @@ import { useCardWords } from './useCardWords'
 const props = defineProps<{
   card: Card
   part: [number, number]
-  before: CardStep[]
+  before: readonly CardStep[]
+  /** Steps of all parts of its card. */
+  whole: readonly CardStep[]
   paper: 'a4' | 'letter'
 }>()
+/** Number, the one at the hose, the one inside, the box to tick. */
+const TWO = 'grid-cols-[1.6em_minmax(0,1fr)_minmax(0,1fr)_1.3em]'
 const SMALLEST_PT = 11
 const LARGEST_PT = 20
 /** pt × √letters of a page that is full. */
@@ -33,6 +38,20 @@ const outlet = computed(() => {
   const states = props.card.steps.map((_, k) => outletAt(whole, rig, props.before.length + k + 1))
   return states.find((state) => state !== null && state.runs.length > 0) ?? null
 })
+/** The cassette as it stands when it is poured. */
+const cassette = computed(() => {
+  const { rig } = forecast
+  if (!rig) return null
+  const states = props.card.steps.map((_, k) => cassetteAt(props.card, rig, k + 1))
+  return states.find((state) => state?.runs) ?? null
+})
+const hasPicture = computed(() => outlet.value !== null || cassette.value !== null)
+/** Somebody is inside and somebody at the hose: a column for each. */
+const isForTwo = computed(() => props.card.steps.some(({ by }) => by))
+/** Put ready before the first step. */
+const things = computed(() =>
+  props.part[0] === 1 ? thingsFor([{ steps: props.whole }]).map((one) => t.things[one]) : [],
+)
 /** Read from a wall, by somebody who ticks nothing off. */
 const isHung = computed(() => props.card.kind === 'aboard')
 /**
@@ -42,9 +61,11 @@ const isHung = computed(() => props.card.kind === 'aboard')
 const size = computed(() => {
   const letters = props.card.steps.reduce((sum, step) => {
     const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
-    return sum + Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
-  }, 0)
-  const page = isHung.value ? HUNG_PAGE : outlet.value ? WITH_PICTURE : FULL_PAGE
+    const letters = Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
+    // Half as wide, twice as high.
+    return sum + letters * (isForTwo.value ? 1.9 : 1)
+  }, things.value.join(', ').length)
+  const page = isHung.value ? HUNG_PAGE : hasPicture.value ? WITH_PICTURE : FULL_PAGE
   return Math.max(SMALLEST_PT, Math.min(isHung.value ? HUNG_PT : LARGEST_PT, page / Math.sqrt(letters)))
 })
 const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boolean).join(' · '))
@@ -68,21 +89,42 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
         </p>
       </div>
       <OutletPicture v-if="outlet" :state="outlet" is-printed class="w-[84mm] flex-none" />
+      <CassettePicture v-if="cassette" :state="cassette" is-printed class="w-[84mm] flex-none" />
     </header>
+    <p
+      v-if="things.length > 0"
+      class="border-b border-black py-1.5 text-[11pt] leading-snug"
+      data-testid="things"
+    >
+      <b>{{ t.cards.things }}:</b> {{ things.join(', ') }}.
+    </p>
+    <p
+      v-if="isForTwo"
+      class="grid border-b border-black py-1 text-[12pt] font-bold"
+      :class="TWO"
+      data-testid="two-columns"
+    >
+      <span /><span>{{ t.cards.whose.hose }}</span
+      ><span class="border-l border-black/40 pl-3">{{ t.cards.whose.inside }}</span>
+    </p>
     <ol class="grow" :style="{ fontSize: `${size}pt` }">
       <li
         v-for="(step, k) in card.steps"
         :key="k"
-        class="grid grid-cols-[1.6em_minmax(0,1fr)_1.3em] gap-x-2 border-b border-black/40 py-[0.28em] leading-[1.22]"
+        class="grid gap-x-2 border-b border-black/40 py-[0.28em] leading-[1.22]"
+        :class="isForTwo ? TWO : 'grid-cols-[1.6em_minmax(0,1fr)_1.3em]'"
+        :data-by="step.by"
       >
         <span class="figure font-extrabold">{{ k + 1 }}</span>
-        <span
+        <span v-if="isForTwo && step.by === 'inside'" />
+        <span :class="{ 'border-l border-black/40 pl-3': step.by === 'inside' }"
           ><CardWords :step="step" :card="card" /><template v-if="step.cares.length > 0"
             ><span class="block text-[0.78em] leading-[1.2] italic"
               >! {{ step.cares.map((care) => t.cares[care]).join(' ') }}</span
             ></template
           ></span
         >
+        <span v-if="isForTwo && step.by !== 'inside'" class="border-l border-black/40" />
         <span v-if="!isHung" class="mt-[0.1em] h-[1em] w-[1em] border-2 border-black" aria-hidden="true" />
       </li>
     </ol>

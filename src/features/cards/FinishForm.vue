@@ -39,6 +39,7 @@ const done = computed(() => finished(props.kept.walk, Date.now()))
 const lines = reactive(done.value.did.map((one) => ({ ...one, isDone: true })))
 const rinses = reactive(done.value.rinses.map((one) => ({ ...one })))
 const doses = reactive(done.value.doses.map((one) => ({ ...one, isDone: true })))
+const drains = reactive(done.value.drains.map((one) => ({ ...one, isKept: true })))
 const minutes = ref(done.value.minutes)
 const run = computed(() => forecast.stay?.runs.find(({ id }) => id === props.kept.run) ?? null)
 const fee = ref<number | null>(run.value ? run.value.fee.value : null)
@@ -76,11 +77,15 @@ function save() {
   const did = lines
     .filter(({ isDone }) => isDone)
     .map(({ container, what, litres }) => ({ container, what, litres }))
+  const timed = drains
+    .filter(({ isKept }) => isKept)
+    .map(({ container, minutes: n }) => ({ container, minutes: n }))
   const took = {
     minutes: minutes.value,
     kilometres: run.value ? run.value.kilometres.value : null,
     fee: fee.value,
     rinses: rinses.map((one) => ({ ...one })),
+    ...(timed.length > 0 ? { drains: timed } : {}),
   }
   const place = props.kept.place
   const main: Told[] =
@@ -182,6 +187,21 @@ function save() {
             :more="t.cards.oneMore"
             @change="rinse.rounds = $event"
           />
+        </li>
+        <li
+          v-for="drain in drains"
+          :key="drain.container"
+          class="flex min-h-14 items-center gap-2 border-b border-line"
+          :data-testid="`drained-${drain.container}`"
+        >
+          <AppSwitch
+            :on="drain.isKept"
+            :label="t.cards.field.drained(nameOf(drain.container), words.minutes(drain.minutes))"
+            @change="drain.isKept = $event"
+          />
+          <span class="text-lg" aria-hidden="true">{{
+            t.cards.field.drained(nameOf(drain.container), words.minutes(drain.minutes))
+          }}</span>
         </li>
         <li class="flex min-h-14 flex-wrap items-center gap-x-4 border-b border-line py-1">
           <span class="text-lg">{{ t.cards.field.minutes }}</span>

@@ -48,6 +48,11 @@ function partOf(k: number): [number, number] {
 }
 /** Steps of its card on the sheets before: what they left open stands open. */
 const before = (k: number) => sheets.value.slice(k - partOf(k)[0] + 1, k).flatMap(({ steps }) => steps)
+/** Steps of all parts of its card. */
+const wholeOf = (k: number) => {
+  const [at, of] = partOf(k)
+  return sheets.value.slice(k - at + 1, k - at + 1 + of).flatMap(({ steps }) => steps)
+}
 useStyleTag(computed(() => `@page { size: ${paper.value === 'a4' ? 'A4' : 'letter'}; margin: 0 }`))
 const print = () => {
   window.print()
@@ -78,6 +83,7 @@ const print = () => {
       :card="card"
       :part="partOf(k)"
       :before="before(k)"
+      :whole="wholeOf(k)"
       :paper="paper"
     />
   </div>

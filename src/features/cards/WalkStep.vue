@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import {
+  cassetteAt,
+  isAtCassette,
   isAtOutlet,
   keyOf,
   outletAt,
@@ -11,6 +13,7 @@ import {
 } from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWalkStore, type KeptWalk } from '@/data/walkStore'
+import CassettePicture from '@/parts/outlet/CassettePicture.vue'
 import OutletPicture from '@/parts/outlet/OutletPicture.vue'
 import PanelSteps from './PanelSteps.vue'
 import * as t from '@/texts/t'
@@ -38,11 +41,18 @@ const outlet = computed(() => {
   const now = underHand(props.kept.walk)
   return forecast.rig && now && isAtOutlet(props.step) ? outletAt(now.card, forecast.rig, now.upTo) : null
 })
+const cassette = computed(() => {
+  const now = underHand(props.kept.walk)
+  return forecast.rig && now && isAtCassette(props.step) ? cassetteAt(now.card, forecast.rig, now.upTo) : null
+})
 const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-before'))
 </script>
 
 <template>
   <div>
+    <p v-if="step.by" class="mb-2" data-testid="whose">
+      <span class="border-2 border-ink px-2 py-0.5 text-lg font-bold">{{ t.cards.whose[step.by] }}</span>
+    </p>
     <p
       class="font-display text-[2.5rem] leading-[1.04] font-extrabold tracking-tight sm:text-5xl"
       data-testid="step-words"
@@ -63,6 +73,7 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
       </li>
     </ul>
     <OutletPicture v-if="outlet" :state="outlet" class="mt-4" />
+    <CassettePicture v-if="cassette" :state="cassette" class="mt-4" />
     <p v-if="dial" class="mt-5 flex items-baseline gap-3" data-testid="dial">
       <span class="text-lg font-semibold text-soft">{{ t.cards.meter }}</span>
       <span class="figure text-6xl leading-none font-extrabold">{{ words.quantity(dial, step) }}</span>

@@ -12,7 +12,10 @@ import * as t from '@/texts/t'
 export type Piece = { text: string; quantity: CardQuantity | null }
 
 const FEET_PER_METRE = 3.28084
+/** Numbers that people remember, of every power of ten. */
+const ROUND = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9, 10]
 const SHORT_MINUTES = 1.5
+const LONG_MINUTES = 120
 
 /** What a card says, in the owner's words and units. */
 export function useCardWords() {
@@ -41,18 +44,33 @@ export function useCardWords() {
   function minutes(n: number): string {
     return n < SHORT_MINUTES
       ? t.cardUnits.seconds(formatNumber(Math.max(5, Math.round((n * 60) / 5) * 5), 0))
-      : t.cardUnits.minutes(formatNumber(Math.round(n), 0))
+      : n < LONG_MINUTES
+        ? t.cardUnits.minutes(formatNumber(Math.round(n), 0))
+        : t.cardUnits.hours(formatNumber(Math.round(n / 30) / 2))
   }
 
-  function quantity({ id, unit, value }: CardQuantity, step: CardStep | null): string {
+  const counted = (id: string, n: string) => t.cardCounts[id as keyof typeof t.cardCounts]?.(n) ?? n
+
+  /** A rule of thumb in a round number of the owner's unit, not one that was converted. @param per of the unit in one of SI */
+  function roundIn(value: number, per: number): number {
+    const own = value * per
+    const ten = 10 ** Math.floor(Math.log10(own))
+    const nearest = ROUND.reduce((best, one) =>
+      Math.abs(one * ten - own) < Math.abs(best * ten - own) ? one : best,
+    )
+    return (nearest * ten) / per
+  }
+
+  function quantity({ id, unit, value, why }: CardQuantity, step: CardStep | null): string {
+    const isThumb = value > 0 && why.length > 0 && why.every(({ term: of }) => of === 'of-thumb')
     switch (unit) {
       case 'volume':
       case 'level':
-        return gauge(value, 'L')
+        return isThumb ? volume(roundIn(value, perLitre())) : gauge(value, 'L')
       case 'uses':
         return gauge(value, 'uses')
       case 'mass':
-        return mass(Math.round(value * 2) / 2)
+        return mass(isThumb ? roundIn(value, fromSi(1, settings.units.mass)) : Math.round(value * 2) / 2)
       case 'share':
         return `${formatNumber(value * 100, 0)}\u00a0%`
       case 'seconds':
@@ -61,13 +79,16 @@ export function useCardWords() {
           formatNumber(id === 'head-seconds' ? Math.max(1, Math.floor(value)) : Math.round(value), 0),
         )
       case 'minutes':
-        return minutes(value)
+        // When a rush is over nobody knows to the second.
+        return id === 'drain'
+          ? t.cardUnits.minutes(formatNumber(Math.max(1, Math.round(value)), 0))
+          : minutes(value)
       case 'hours':
         return t.cardUnits.hours(formatNumber(Math.ceil(value), 0))
       case 'days':
         return t.cardUnits.days(formatNumber(Math.max(1, Math.floor(value)), 0))
       case 'count':
-        return formatNumber(Math.round(value), 0)
+        return counted(id, formatNumber(Math.round(value), 0))
       case 'percent':
         return t.cardUnits.percent(formatFigures(value))
       case 'millilitres':
@@ -75,7 +96,7 @@ export function useCardWords() {
       case 'dose':
         return dose(value, step?.product ?? null)
       case 'length':
-        return length(value)
+        return length(isThumb && settings.units.distance === 'mi' ? roundIn(value, FEET_PER_METRE) : value)
     }
   }
 
@@ -114,7 +135,7 @@ export function useCardWords() {
       case 'habits':
         return listed(habitsOn())
       case 'joined':
-        return listed(joinedOf(card))
+        return named(joinedOf(card))
       case 'load':
         return step.load
           ? t.cards.names.load(formatNumber(step.load.n, 0), formatNumber(step.load.of, 0))
@@ -138,6 +159,9 @@ export function useCardWords() {
     return all.flatMap(({ joined }) => joined.map((id) => tank(id)?.name ?? ''))
   }
 
+  const named = (all: readonly string[]) =>
+    all.length < 2 ? (all[0] ?? '') : `${listed(all.slice(0, -1))}${t.cards.names.and}${all.at(-1)!}`
+
   /** Every valve of the outlet by its tank, the end valve last; of other outlets too, where a valve may stand open unseen. */
   function valvesOf(card: Card): string {
     const ids = outlet(card.outlet)?.containers ?? []
@@ -147,7 +171,7 @@ export function useCardWords() {
       .filter(({ id }) => id !== card.outlet)
       .flatMap(({ containers }) => containers.map((id) => tank(id)?.name ?? ''))
     const all = [...new Set([...names, ...others]), ...end]
-    return all.length < 2 ? (all[0] ?? '') : `${listed(all.slice(0, -1))}${t.cards.names.and}${all.at(-1)!}`
+    return named(all)
   }
 
   /** The words of a step in pieces. */

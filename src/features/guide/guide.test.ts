@@ -19,7 +19,7 @@ it('finds by parts of words and slips of the finger, the title first, all words 
   expect(titles('plan on')[0]).toBe('Plan on')
   expect(titles('safe fil')[0]).toBe('Safe fill')
   expect(titles('casette')).toContain('Cassette')
-  expect(titles('bleach urine')[0]).toContain('Never bleach')
+  expect(titles('bleach urine')[0]).toContain('Never mix bleach')
   expect(titles('vault toilet')).toEqual(['May a cassette or a jug be emptied into a vault toilet?'])
   expect(titles('xyzzyq')).toEqual([])
 })

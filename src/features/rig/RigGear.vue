@@ -14,11 +14,15 @@ import AppSwitch from '@/ui/AppSwitch.vue'
 const props = defineProps<{ rig: Rig }>()
 const workspace = useWorkspaceStore()
 const { change, edit } = useRigEdit(() => props.rig)
-/** What some habit of the catalogue needs, and what the rig lists from before. */
+/** What run cards ask for, whatever the habits. */
+const FOR_CARDS: readonly Gear[] = ['flow-meter', 'rinse-wand', 'macerator']
+/** That, what some habit of the catalogue needs, and what the rig lists from before. */
 const items = computed(() =>
   GEAR.filter(
     (item) =>
-      props.rig.gear.includes(item) || workspace.document.habits.some(({ gear }) => gear.includes(item)),
+      FOR_CARDS.includes(item) ||
+      props.rig.gear.includes(item) ||
+      workspace.document.habits.some(({ gear }) => gear.includes(item)),
   ),
 )
 const supplies = () => props.rig.containers.filter(({ kind }) => kind === 'fresh')

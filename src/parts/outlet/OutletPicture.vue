@@ -2,7 +2,7 @@
 import { computed, useId } from 'vue'
 import type { OutletState } from '@/core/cards'
 import * as t from '@/texts/t'
-import { BASE, outletShape, outletWords } from './outletShape'
+import { BASE, PAPER, outletShape, outletWords } from './outletShape'
 
 /** The outlet of this rig as its valves, cap and hose stand at a step; drawn from the same state that its words come from. */
 const props = defineProps<{ state: OutletState; isPrinted?: boolean }>()
@@ -13,14 +13,6 @@ const hatch = `outlet-${useId()}`
 const { tankTop, tankFoot, valve, run, foot } = BASE
 /** Half the bore of a pipe as it is drawn. */
 const R = 6
-const PAPER = {
-  '--ink': '#000',
-  '--paper': '#fff',
-  '--card': '#fff',
-  '--grass': '#e4e4e4',
-  '--grass-ink': '#555',
-  '--soft': '#333',
-}
 </script>
 
 <template>

@@ -3,6 +3,15 @@ import * as t from '@/texts/t'
 
 /** Where everything of the picture stands, in its own pixels. */
 export const BASE = { tankTop: 30, tankFoot: 104, valve: 132, run: 168, foot: 246 } as const
+/** The colors of a picture on paper. */
+export const PAPER = {
+  '--ink': '#000',
+  '--paper': '#fff',
+  '--card': '#fff',
+  '--grass': '#e4e4e4',
+  '--grass-ink': '#555',
+  '--soft': '#333',
+}
 const MARGIN = 14
 const GAP = 18
 /** Room on the right for the stub, the hose and what it leads to. */

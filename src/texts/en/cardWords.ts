@@ -1,5 +1,5 @@
 /** What the cards themselves say besides their steps: names, cautions, mishaps, laws, where numbers come from. */
-import type { Care, Law, QuantityUnit, SafeStep, Term, WhyTerm, Wrong } from '@/core/cards'
+import type { Care, Law, QuantityId, QuantityUnit, SafeStep, Term, Thing, WhyTerm, Wrong } from '@/core/cards'
 import type { CardKind, PlaceRule } from '@/core/model'
 
 export const cardNames = {
@@ -31,7 +31,7 @@ export const cardNames = {
 
 export const cardFor = {
   dump: 'Black, a rinse, then gray',
-  'top-up': 'A tank that is nearly empty does not rinse itself',
+  'top-up': 'A tank that is nearly empty does not empty cleanly',
   rinse: 'A rinse that was owed or put off',
   charge: 'Water and treatment after an emptying',
   'gray-to-black': 'Room in gray, without going anywhere',
@@ -42,109 +42,112 @@ export const cardFor = {
   fresh: 'Tap, hose or jugs',
   tote: 'Carry it, and stay parked',
   macerator: 'Pump it uphill or far',
-  'road-day': 'Before the wheels turn',
-  arrival: 'When they stand still',
-  aboard: 'What everybody aboard is told; to hang up',
+  'road-day': 'Before you drive',
+  arrival: 'When you have parked',
+  aboard: 'What everybody aboard should know; to hang up',
   shakedown: 'Count at a hookup what each use costs you',
   sanitize: 'Before the season, and after long disuse',
   'lay-up': 'Between trips',
   frost: 'A night below freezing',
   probes: 'A panel that says full and is not',
-  seals: 'Keeps water in the bowl, and smell out',
+  seals: 'Keeps water in the bowl and the smell out',
   'bucket-test': 'How fast does this tap run?',
   'metered-fill': 'How much does this tank hold?',
   'by-hand': 'What else this run moves',
 } satisfies Record<CardKind, string>
 
 export const cares = {
-  gas: 'Gas from an open tank burns, and is poisonous in a closed room.',
+  gas: 'Gas from an open tank can burn. In a closed room it is poisonous.',
   eyes: 'Cover your eyes.',
   valves: 'A valve that looks shut may not be. Push it, and look.',
   stay: 'Stay here until it is off.',
-  backflow: 'No vacuum breaker, no rinsing: waste must never be sucked back into a tap.',
-  'two-hoses': 'Never the drinking hose, and this one never on the drinking inlet.',
-  'no-mix': 'Never bleach with urine, ammonia, acid or another cleaner.',
+  backflow: 'Never rinse without a vacuum breaker: waste must not be sucked back into a tap.',
+  'two-hoses': 'Never use the drinking hose here. Never put this hose on the fresh inlet.',
+  'no-mix': 'Never mix bleach with urine, ammonia, acid or another cleaner.',
   'no-bleach': 'No bleach, no acid, no ammonia.',
-  lift: 'Lift with your legs. Too heavy is too heavy.',
-  potable: 'A tap at a dump station is not drinking water unless it is marked so.',
-  'never-poke': 'Never poke into a valve: shut, water in, let it soak.',
+  lift: 'Lift with your legs. More than you can lift safely needs wheels or two people.',
+  potable: 'A tap at a dump station is not drinking water unless it is marked as that.',
+  'never-poke': 'Never poke into a valve. Shut it, put water in, let it soak.',
   tilt: 'A rig that is not level reads wrong and drains wrong.',
-  'local-rule': 'Only where the local written rule allows it. Never a ditch, a storm drain or near water.',
-  'not-compost': 'Weeks do not kill everything that lives in it. It is not compost.',
-  'open-bed': 'An open bed, strapped, never with people.',
-  'walking-pace': 'Walking pace, cap and vent shut.',
+  'local-rule':
+    'Only where the local written rule allows it. Never into a ditch, a storm drain or near water.',
+  'not-compost': 'Weeks do not kill everything in it. It is not compost.',
+  'open-bed': 'On an open bed, strapped down, never with people.',
+  'walking-pace': 'Walking pace. Cap and vent are shut.',
   'vent-room': 'Nobody inside, a window open.',
-  'no-flame': 'No flame near a tank, ever.',
-  antifreeze: 'Non-toxic, made for drinking-water lines.',
-  label: 'What the label says stands over this card.',
+  'no-flame': 'Never a flame near a tank.',
+  antifreeze: 'It is non-toxic and made for drinking-water lines.',
+  label: 'The label comes before this card.',
   'drinking-hose': 'Only the drinking hose, and never one that was near waste.',
-  'open-slowly': 'Slowly: what waits behind it comes out on you.',
-  'black-first': 'Black is the first one shut.',
-  'button-last': 'Spout first, button after. The other way round it comes out at you.',
-  septic: 'The wrong product kills a septic tank: ask.',
+  'open-slowly': 'Slowly: what stands behind the cap comes out at you.',
+  'black-first': 'Shut black first.',
+  'button-last': 'Spout first, then the button. The other way around it comes out at you.',
+  septic: 'The wrong product harms a septic tank. Ask.',
 } satisfies Record<Care, string>
+
+const SPILL = 'Clean up what fell with gloves, paper, water and soap. Tell the host.'
 
 export const wrongs = {
   leaks: {
     ask: 'It leaks',
     do: [
-      'Tank valve shut, then the end valve.',
-      'Lift the hose, drain it into the inlet.',
-      'Look at the gasket, seat it anew. A split hose is not mended, it is replaced.',
-      'What fell is rinsed into the inlet. Tell the host.',
+      'Shut the tank valve, then the end valve.',
+      'Lift the hose, and let it run empty into the drain.',
+      'Look at the gasket, and put it in again. Replace a split hose; do not mend it.',
+      'Rinse what fell into the drain. Tell the host.',
     ],
   },
   'no-flow': {
     ask: 'It will not drain',
     do: [
       'Shut the valve. Never poke.',
-      'Is there room in the tank? Then a large jug of water in. None? Leave it as it is.',
-      'Let it soak for an hour, or drive it about.',
-      'Open it again. Still nothing: a workshop, not a wire.',
+      'Is there room in the tank? Then put a large jug of water in. No room? Leave it as it is.',
+      'Let it soak for an hour, or drive with it.',
+      'Open it again. Still nothing? Ask a workshop.',
     ],
   },
   'tote-leaks': {
     ask: 'It leaks',
     do: [
-      'Tank valve shut, then the end valve.',
-      'Lift the hose, drain it into the tote.',
-      'Look at the gasket, put it in again. A split hose is not mended, it is replaced.',
-      'What fell on the ground: gloves, paper, water and soap. Tell the host.',
+      'Shut the tank valve, then the end valve.',
+      'Lift the hose, and let it drain into the tote.',
+      'Look at the gasket, and put it in again. Replace a split hose; do not mend it.',
+      SPILL,
     ],
   },
   'tote-jumps': {
     ask: 'The hose jumps',
-    do: ['Shut the tote.', 'Weight on the hose, or a foot.', 'Open it again, halfway.'],
+    do: ['Shut the tote.', 'Put a weight or a foot on the hose.', 'Open the tote again, halfway.'],
   },
   'tote-overflows': {
     ask: 'The tote is full too soon',
     do: [
-      'Tank valve shut, then the end valve.',
-      'Lift the hose, drain what is in it into the tote only if there is room.',
-      'What fell on the ground: gloves, paper, water and soap. Tell the host.',
-      'This load is smaller than expected: tow it, then go on.',
+      'Shut the tank valve, then the end valve.',
+      'Lift the hose. Let it drain into the tote only if there is room.',
+      SPILL,
+      'This load is smaller than expected. Tow it, then go on.',
     ],
   },
   'pump-leaks': {
     ask: 'It leaks',
     do: [
       'Pump off, power off.',
-      'Tank valve shut, then the end valve.',
-      'Lift the hose and let it run empty. Look at the clamp and the gasket.',
-      'What fell on the ground: gloves, paper, water and soap. Tell the host.',
+      'Shut the tank valve, then the end valve.',
+      'Lift the hose, and let it run empty. Look at the clamp and the gasket.',
+      SPILL,
     ],
   },
   jumps: {
     ask: 'The hose jumps',
-    do: ['Tank valve shut.', 'Weight on it, or a foot.', 'Open it again, halfway.'],
+    do: ['Shut the tank valve.', 'Put a weight or a foot on the hose.', 'Open the valve again, halfway.'],
   },
   overflows: {
     ask: 'It overflows',
     do: [
       'Tap off.',
-      'Tank valve open, if the hose is on.',
+      'Open the tank valve, if the hose is on and leads to the drain.',
       'Nobody uses the toilet. Keep children and pets away.',
-      'Gloves, paper, then water and soap. Not bleach.',
+      'Clean up with gloves and paper, then water and soap. No bleach.',
     ],
   },
   stuck: {
@@ -158,76 +161,79 @@ export const wrongs = {
   'too-much-in-pipe': {
     ask: 'More comes out',
     do: [
-      'Cap back on, now.',
-      'Push every valve again, all the way.',
-      'One stays open? Hose on first, and dump by that valve alone.',
+      'Put the cap back on, now.',
+      'Push every valve fully shut once more.',
+      'Does one stay open? Put the hose on first, and dump by that valve alone.',
     ],
   },
   'never-clear': {
     ask: 'It never runs clear',
     do: [
-      'Two rounds over the usual is enough.',
-      'Water in, shut, and drive on with it.',
-      'Come back to it at the next place: it is owed.',
+      'Two rounds more than usual are enough.',
+      'Put water in, shut it, and drive on with it.',
+      'Rinse it again at the next place: a rinse is owed.',
     ],
   },
   'air-lock': {
     ask: 'It spits back early',
-    do: ['Tap off, wait a minute: air is in the way.', 'Hose a hand’s breadth in, not deeper.', 'Slower.'],
+    do: [
+      'Tap off, wait a minute: air is in the way.',
+      'Put the hose a hand deep in, not deeper.',
+      'Go slower.',
+    ],
   },
   'called-away': {
     ask: 'I am called away',
-    do: [
-      'Tap off first, whoever calls.',
-      'Note what the meter or the clock says.',
-      'Begin from there, not from nought.',
-    ],
+    do: ['Tap off first.', 'Note what the meter or the clock says.', 'Go on from there, not from 0.'],
   },
   'level-wrong': {
     ask: 'A level was wrong',
     do: [
-      'Black shut, then gray.',
-      'Wait, read both again.',
-      'Lower than gray? Pulses of a few seconds from here on.',
+      'Shut black, then gray.',
+      'Wait, and read both again.',
+      'Lower than you thought? Only pulses of a few seconds from here on.',
     ],
   },
   'late-jug': {
     ask: 'It ran over',
     do: [
-      'It ran into the solids: dry medium in, more than usual.',
-      'Hatch open, fan on, nobody inside.',
-      'Empty it earlier: put it on the board.',
+      'It ran into the solids. Add dry medium, more than usual.',
+      'Open the hatch, fan on, nobody inside.',
+      'Empty it earlier: plan it on the board.',
     ],
   },
   'too-wet': {
     ask: 'It is too wet',
     do: [
-      'Dry medium in, turn it.',
+      'Add dry medium, and turn it.',
       'Fan on, hatch open, nobody inside, a window open.',
-      'Look whether liquids go the right way.',
+      'See that liquids go where they should.',
     ],
   },
   heavy: {
     ask: 'It is too heavy',
-    do: ['Do not carry it alone.', 'Wheels, a board, a second pair of hands.', 'Earlier next time.'],
+    do: ['Do not carry it alone.', 'Use wheels, a board or a second person.', 'Next time, go earlier.'],
   },
   races: {
-    ask: 'The pump races',
-    do: ['Off: it runs dry.', 'Valve open? Hose kinked? Look before you start it again.'],
+    ask: 'The pump speeds up',
+    do: [
+      'Switch it off: it runs dry.',
+      'Is the valve open? Is the hose kinked? Look before you start it again.',
+    ],
   },
   smells: {
     ask: 'It smells',
     do: [
       'Water over the blade, lid down.',
       'Look at the seal and the vent.',
-      'Never a scent over it: find where it comes from.',
+      'Do not cover it with a scent. Find where it comes from.',
     ],
   },
   'panel-lies': {
-    ask: 'The panel says otherwise',
+    ask: 'The panel says something else',
     do: [
       'Is the rig level?',
-      'You saw it run out: the probe is suspect, and noted as that.',
+      'You saw it run out: then the probe is marked as suspect.',
       'The card “Probes” cleans it.',
     ],
   },
@@ -237,19 +243,48 @@ export const safeSteps = {
   'water-off': 'Water off.',
   'pump-off': 'Pump off, power off.',
   'shut-tank': (tank: string) => `Shut ${tank}.`,
-  'shut-end': 'Then the end valve.',
+  'shut-end': 'Then shut the end valve.',
   'spout-up': 'Cassette upright, spout up, cap on.',
   'shut-tote': 'Shut the tote.',
-  'lift-hose-tote': 'Lift the hose and let it drain into the tote.',
-  'lift-hose': 'Lift the hose and let it drain into the inlet. Leave it there with a weight on it.',
-  cap: 'Hose off the rig only when it is empty. Cap on.',
-  vent: 'Vent and cap of the tote shut.',
+  'lift-hose-tote': 'Lift the hose, and let it drain into the tote.',
+  'lift-hose': 'Lift the hose, and let it run empty into the drain. Leave it there with a weight on it.',
+  cap: 'Take the hose off the rig only when it is empty. Cap on.',
+  vent: 'Shut the vent and the cap of the tote.',
   hands: 'Gloves off, hands washed.',
 } satisfies Record<SafeStep['safe'], unknown>
 
+export const things = {
+  'drinking-hose': 'drinking hose',
+  'tap-wipes': 'disinfectant for the tap',
+  'waste-hose': 'waste hose',
+  'gray-hose': 'gray hose',
+  adaptor: 'adaptor for this drain',
+  gasket: 'spare gasket',
+  elbow: 'clear elbow',
+  weight: 'something heavy',
+  'cap-bucket': 'bucket for under the cap',
+  'spare-cap': 'spare cap',
+  'rinse-hose': 'rinse hose',
+  breaker: 'vacuum breaker',
+  'clean-bucket': 'clean bucket',
+  tote: 'tote',
+  straps: 'straps',
+  pump: 'pump, clamp and power',
+  jugs: 'jugs',
+  product: 'treatment',
+  medium: 'new medium',
+  bags: 'two bags',
+  lubricant: 'lubricant',
+  bleach: 'plain bleach and a jug',
+  'meter-bucket': 'bucket with a mark, or a meter',
+  'spare-gloves': 'two pairs of gloves',
+  'eye-cover': 'eye cover',
+  wipes: 'wipes and paper',
+} satisfies Record<Thing, string>
+
 export const laws = {
   'fresh-before-waste': 'Fresh water comes before waste.',
-  'all-home-before-cap': 'Every valve is home before a cap is opened.',
+  'all-home-before-cap': 'Every valve is fully shut before a cap is opened.',
   'connected-before-open': 'The hose is on at both ends before a valve opens.',
   'end-first-opening-last-closing': 'The end valve opens first and shuts last.',
   'black-first-between-tanks': 'Between the tanks black is shut first, with the end valve shut.',
@@ -257,9 +292,10 @@ export const laws = {
     'A hose never runs into a shut tank without somebody there and a number to stop at.',
   'others-shut-while-filling-shut': 'While a shut tank is filled the others are shut.',
   'content-at-its-upper-bound': 'Before a shut tank is filled, its content is taken at the upper end.',
-  'rinse-hose-and-breaker': 'A rinse hose has its own inlet and a vacuum breaker.',
+  'rinse-hose-and-breaker': 'A rinse hose has its own rinse inlet and a vacuum breaker.',
   'blade-before-pulling': 'The blade is shut before a cassette is pulled.',
   'spout-before-button': 'The spout points down before the button is pressed.',
+  'cap-before-tilt': 'The blade is shut and the cap is on before a cassette is tilted.',
   'no-chlorine-on-urine': 'Chlorine never meets urine: waste tanks are emptied and rinsed before.',
   'gloves-before-waste': 'Gloves come before waste.',
   'toilet-shut-before-waste': 'The toilet is shut before a tank is opened.',
@@ -274,7 +310,7 @@ export const laws = {
   'cautions-stand': 'A caution stands where its danger is.',
   'valves-that-there-are': 'Only valves that this rig has.',
   'no-number-lacks': 'No number is missing.',
-  'held-where-it-matters': 'Valves and cautions want a hold.',
+  'held-where-it-matters': 'Steps with a valve or a caution need a hold.',
 } satisfies Record<Law, string>
 
 export const cardTerms = {
@@ -310,11 +346,12 @@ export const cardTerms = {
   'solid-flush': 'a flush',
   'each-use': 'each',
   'a-day': 'a day',
+  timed: 'times by the clock',
 } satisfies Record<Term, string>
 
 export const cardOrigins = {
   rig: 'your rig',
-  crew: 'your side',
+  crew: 'your choice',
   place: 'bucket test here',
   level: 'the count',
   record: 'your log',
@@ -323,6 +360,17 @@ export const cardOrigins = {
   assumed: 'assumed',
   errand: 'this errand',
 } satisfies Record<WhyTerm['from'], string>
+
+/** What is counted, with its noun. */
+export const cardCounts = {
+  rounds: (n: string) => (n === '1' ? '1\u00a0round' : `${n}\u00a0rounds`),
+  'rounds-stop': (n: string) => (n === '1' ? '1\u00a0round' : `${n}\u00a0rounds`),
+  'cassette-rounds': (n: string) => (n === '1' ? '1\u00a0round' : `${n}\u00a0rounds`),
+  bricks: (n: string) => (n === '1' ? '1\u00a0brick' : `${n}\u00a0bricks`),
+  'jug-loads': (n: string) => (n === '1' ? '1\u00a0jug' : `${n}\u00a0jugs`),
+  'tote-loads': (n: string) => (n === '1' ? '1\u00a0load' : `${n}\u00a0loads`),
+  stages: (n: string) => (n === '1' ? '1\u00a0stage' : `${n}\u00a0stages`),
+} satisfies Partial<Record<QuantityId, (n: string) => string>>
 
 export const cardUnits = {
   seconds: (n: string) => `${n}\u00a0s`,

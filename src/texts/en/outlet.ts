@@ -24,3 +24,26 @@ export const outlet = {
   runs: (names: string) => `${names} runs out.`,
   over: (from: string, to: string) => `${from} runs over into ${to}.`,
 }
+
+/** The words of the picture of a cassette. */
+export const cassette = {
+  bladeShut: 'blade shut',
+  bladeOpen: 'blade open',
+  button: 'air button',
+  pressed: 'pressed',
+  float: 'float',
+  capOn: 'cap on',
+  capOff: 'cap off',
+  spout: { in: 'spout turned in', out: 'spout turned out', down: 'spout down' },
+  where: (name: string, isIn: boolean) => `${name}: ${isIn ? 'in the rig' : 'out of the rig'}.`,
+  bladeIs: (isShut: boolean) => (isShut ? 'The blade is shut.' : 'The blade is open.'),
+  spoutIs: {
+    in: 'The spout is turned in.',
+    out: 'The spout is turned out.',
+    down: 'The spout points down into the drain.',
+  },
+  capIs: (isOn: boolean) => (isOn ? 'The cap is on the spout.' : 'The cap is off.'),
+  buttonDown: 'The air button is pressed.',
+  runs: 'It runs out of the spout.',
+  holds: { waste: 'It holds waste.', water: 'It holds rinse water.', nothing: 'It is empty.' },
+}

@@ -34,12 +34,24 @@ export const starters: StarterTexts = {
       note: 'Wipes on the days between; bag and bin them, never the toilet.',
     },
     'shower-bag': {
-      name: 'Shower from a bag',
-      note: 'A bag or a hand-pumped vessel, filled from jugs, warmed in the sun.',
+      name: 'Shower from a hand-pumped vessel',
+      note: 'Filled from jugs, with water warmed in an open pot.',
+    },
+    'sun-bag': {
+      name: 'Shower from a bag warmed by the sun',
+      note: 'Filled from jugs in the morning, hung up in the afternoon. It needs a warm, bright day.',
+    },
+    'low-flow-head': {
+      name: 'A shower head with less flow',
+      note: 'More pressure, less water. It saves most where the water is not paused.',
     },
     'outdoor-shower': {
       name: 'Shower outdoors',
       note: 'On mild days, in daylight, where the land allows it.',
+    },
+    'screened-shower': {
+      name: 'Shower behind a screen',
+      note: 'Outdoors behind a screen or the doors of your vehicle, on warm days while it is light. All of it runs outside.',
     },
     'shower-carried-out': {
       name: 'Carry the shower out',
@@ -81,12 +93,12 @@ export const starters: StarterTexts = {
       note: 'A quick spray in place of a long rinse. Keep water on the solids.',
     },
     'bowl-liners': {
-      name: 'Line the bowl with paper',
-      note: 'It takes the solids along: a shorter flush does, for a little more paper.',
+      name: 'Two crossed strips of paper in the bowl',
+      note: 'Thin paper, laid crosswise. It takes the solids along: a shorter flush is enough, for a little more paper.',
     },
     'paper-bin': {
-      name: 'Paper into a lidded bin',
-      note: 'Out of the tank, with liquids and solids alike.',
+      name: 'Paper into a lidded can',
+      note: 'A can of about 5 L for the bathroom, with bags of another color than the kitchen’s. Carry the bags out.',
     },
     'dry-bowl': {
       name: 'Leave no water in the bowl',
@@ -111,6 +123,10 @@ export const starters: StarterTexts = {
       name: 'A cup at night',
       note: 'Carried to the site toilet in the morning: no flush.',
     },
+    'cup-poured-out': {
+      name: 'A cup, poured out at a set place',
+      note: 'Day and night, where the rule allows it: one place, away from water, that everybody knows. No flush.',
+    },
     'pump-off': {
       name: 'Pump off between uses',
       note: 'Nothing drips, and you think before you open a tap.',
@@ -121,6 +137,10 @@ export const starters: StarterTexts = {
     },
     'tooth-cup': { name: 'A cup for teeth', note: 'Fill it once, tap off.' },
     'damp-cloth': { name: 'Damp cloth cleaning', note: 'Spray and wipe, no bucket.' },
+    'wipe-wet-room': {
+      name: 'Wipe the wet room down after a shower',
+      note: 'Five to seven minutes with a cloth, window and fan open. Less to scrub with water later.',
+    },
   },
 }
 

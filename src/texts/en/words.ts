@@ -87,12 +87,15 @@ export const gearNames = {
   'lidded-pail': 'a lidded pail',
   'spray-bottle': 'a spray bottle',
   'bowl-liners': 'paper to line the bowl',
-  'lidded-bin': 'a lidded bin',
-  'shower-bag': 'a shower bag or hand-pumped vessel',
+  'lidded-bin': 'a lidded can for the bathroom',
+  'shower-bag': 'a shower bag or a hand-pumped vessel',
   'water-jugs': 'jugs of water',
   macerator: 'a macerator pump',
   'flow-meter': 'a flow meter for the rinse hose',
   'rinse-wand': 'a rinse wand',
+  'low-flow-head': 'a shower head with less flow',
+  'shower-screen': 'a screen, or doors that shield an outdoor shower',
+  cup: 'a cup of about half a liter with a lid',
 } satisfies Record<Gear, string>
 
 export const landRules = {
@@ -117,6 +120,10 @@ export const cautions = {
   slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
   'not-for-drinking':
     'Catch it in a clean vessel, keep it covered, use it the same day; boil it where it goes into cooking. Never drink it as it is.',
+  'plain-soap':
+    'Pour out only what holds a soap that breaks down, and little of it. It does not belong in a lake or a stream either.',
+  damp: 'Open the window and run the fan until the walls are dry: a damp wet room grows mold.',
+  'sun-warm': 'Its warmth depends on the day. Feel it with your hand before it runs over you: it can scald.',
 } satisfies Record<Caution, string>
 
 export const roles = {

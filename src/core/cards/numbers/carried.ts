@@ -125,6 +125,7 @@ function cassetteRinse(card: CardCase, { container }: Subject): Made {
   if (container?.kind !== 'cassette') return null
   const most = liftedRinse(card, container)
   const isTwice = card.stayCase.crew.schools.sides['cassette-rinse'] === 'twice'
+  if (isTwice && HANDS.rinseTwice <= most) return thumb(HANDS.rinseTwice, 'volume')
   return {
     value: isTwice ? Math.min(HANDS.rinseTwice, most) : most,
     why: [

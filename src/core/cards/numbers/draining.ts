@@ -26,11 +26,18 @@ export const draining = {
 
 /**
  * Minutes that a full tank takes to run out by itself: its height h of water over its bottom, from which
- * t = 2√h ÷ (Cd·a·√(2g)) × base (Torricelli for a prismatic tank; slow end of the valves' loss).
+ * t = 2√h ÷ (Cd·a·√(2g)) × base (Torricelli for a prismatic tank; slow end of the valves' loss). What was timed at this tank stands over it: the one in the middle.
  */
 function drainOf(card: CardCase, subject: Subject, binding: Binding): Made {
   const tank = of(binding, subject)
   if (!tank || !('safeFill' in tank) || tank.kind === 'solids') return null
+  const timed = (card.records.get(tank.id)?.drains ?? []).toSorted((a, b) => a - b)
+  const middle = timed[Math.floor((timed.length - 1) / 2)]
+  if (middle !== undefined)
+    return {
+      value: Math.max(1, middle),
+      why: [{ term: 'timed', value: timed.length, unit: 'count', from: 'record' }],
+    }
   const content = Math.max(card.contents.get(tank.id)?.likely ?? 0, topUpOf(card, tank).level, 1)
   const capacity = tank.capacity.value
   const height = 'shape' in tank && tank.shape ? tank.shape.height.value : HANDS.tankHeightMetres

@@ -23,7 +23,7 @@ export const TERMS = [
   'capacity', 'content', 'content-high', 'safe-fill', 'threshold', 'target', 'flow', 'bore',
   'pipe-length', 'rounds-usual', 'skipped', 'lift-limit', 'shell', 'label-dose', 'label-litres', 'charge', 'reserve',
   'per-litre', 'heater', 'lines', 'chlorine', 'wanted', 'tote', 'head-of-water', 'stock', 'gray-a-day', 'hose-gray',
-  'moved', 'of-thumb', 'solid-flush', 'each-use', 'a-day',
+  'moved', 'of-thumb', 'solid-flush', 'each-use', 'a-day', 'timed',
 ] as const // prettier-ignore
 export type Term = (typeof TERMS)[number]
 

@@ -1,13 +1,16 @@
 import type { CardTemplate } from '../template'
 import {
   charging,
+  closeRead,
   connecting,
   disconnecting,
   opening,
   outsideDone,
   rinseHose,
+  rinseHoseNext,
   rinsing,
   whereTo,
+  whereToGray,
 } from './shared'
 
 /** Card 1: black, rinse, gray, by the crew's sides. */
@@ -22,13 +25,19 @@ export const dump: CardTemplate = {
       when: ['!others-wait'],
       items: [{ id: 'dump.top-up', when: ['under-threshold'], shows: ['content', 'threshold', 'top-up'] }],
     },
-    { id: 'dump.hookup', when: ['hookup', 'gray-at-hookup=open'], shows: ['shut-hours'] },
-    { id: 'dump.hookup-kept', when: ['hookup', 'gray-at-hookup=shut'], shows: ['shut-hours'] },
-    { id: 'dump.take' },
-    { id: 'dump.park', cares: ['tilt'] },
-    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    {
+      when: ['!goes-on'],
+      items: [
+        { id: 'dump.hookup', when: ['hookup', 'gray-at-hookup=open'], shows: ['shut-hours'] },
+        { id: 'dump.hookup-kept', when: ['hookup', 'gray-at-hookup=shut'], shows: ['shut-hours'] },
+        { id: 'dump.take' },
+        { id: 'dump.park', cares: ['tilt'] },
+        { id: 'dump.read', when: ['panel'], acts: ['read-before'], isInside: true },
+      ],
+    },
+    { id: 'dump.next', when: ['goes-on'], cares: ['tilt'] },
     opening,
-    { when: ['rinses'], items: [rinseHose] },
+    { when: ['rinses'], items: [rinseHose, rinseHoseNext] },
     connecting,
     {
       stage: true,
@@ -110,9 +119,14 @@ export const dump: CardTemplate = {
       stage: true,
       items: [
         outsideDone,
-        { each: 'black', items: [charging] },
-        { each: 'gray', when: ['gray-treated=always'], items: [charging] },
-        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+        {
+          when: ['!leads-on'],
+          items: [
+            { each: 'black', items: [charging] },
+            { each: 'gray', when: ['gray-treated=always'], items: [charging] },
+            closeRead,
+          ],
+        },
       ],
     },
   ],
@@ -123,7 +137,7 @@ export const topUp: CardTemplate = {
   kind: 'top-up',
   about: 'black',
   items: [
-    { id: 'top-up.see', shows: ['content', 'top-up-level', 'top-up'] },
+    { id: 'top-up.see', shows: ['content', 'content-high', 'top-up-level', 'top-up'] },
     { id: 'top-up.no-room', when: ['top-up-cut'], shows: ['content-high', 'limit'] },
     {
       id: 'top-up.fresh',
@@ -180,11 +194,7 @@ export const rinse: CardTemplate = {
     disconnecting,
     {
       stage: true,
-      items: [
-        outsideDone,
-        charging,
-        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
-      ],
+      items: [outsideDone, charging, closeRead],
     },
   ],
 }
@@ -211,12 +221,12 @@ export const grayToBlackCard: CardTemplate = {
   kind: 'gray-to-black',
   about: 'outlet',
   items: [
-    { id: 'open.toilet', acts: ['toilet-shut'], cares: ['gas'] },
-    { id: 'open.gloves', acts: ['gloves', 'eyes'] },
     { id: 'over.level', cares: ['tilt'] },
     { id: 'over.read', when: ['panel'], acts: ['read-before'], wrongs: ['level-wrong'] },
-    // Where the sum refuses nothing is opened.
+    // Where the sum refuses nothing is opened, and no glove is put on.
     { id: 'over.refused', when: ['!runs-over'], wrongs: ['level-wrong'] },
+    { id: 'open.toilet', when: ['runs-over'], acts: ['toilet-shut'], cares: ['gas'] },
+    { id: 'open.gloves', when: ['runs-over'], acts: ['gloves', 'eyes'] },
     { id: 'over.end', when: ['runs-over'], acts: ['shut:all', 'cap-on'], cares: ['valves'] },
     { id: 'over.gray-open', when: ['runs-over'], acts: ['open:gray'], cares: ['black-first'] },
     {
@@ -240,8 +250,8 @@ export const grayToBlackCard: CardTemplate = {
     { id: 'over.black-shut', when: ['runs-over'], acts: ['shut:black'] },
     { id: 'over.gray-shut', when: ['runs-over'], acts: ['shut:gray'] },
     { id: 'over.again', when: ['runs-over'], wrongs: ['level-wrong'] },
-    { id: 'close.hands', acts: ['hands'] },
-    { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+    { id: 'close.hands', when: ['runs-over'], acts: ['hands'] },
+    { ...closeRead, when: ['panel', 'runs-over'] },
   ],
 }
 
@@ -250,9 +260,9 @@ export const grayOnly: CardTemplate = {
   kind: 'gray-only',
   about: 'outlet',
   items: [
-    { id: 'gray-only.ask', cares: ['local-rule'] },
-    whereTo,
-    { id: 'dump.read', when: ['panel'], acts: ['read-before'] },
+    whereToGray,
+    { id: 'dump.read', when: ['panel', '!goes-on'], acts: ['read-before'] },
+    { id: 'dump.next', when: ['goes-on'], cares: ['tilt'] },
     opening,
     connecting,
     {
@@ -274,8 +284,10 @@ export const grayOnly: CardTemplate = {
       stage: true,
       items: [
         outsideDone,
-        { each: 'gray', when: ['gray-treated=always'], items: [charging] },
-        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+        {
+          when: ['!leads-on'],
+          items: [{ each: 'gray', when: ['gray-treated=always'], items: [charging] }, closeRead],
+        },
       ],
     },
   ],
@@ -347,11 +359,7 @@ export const macerator: CardTemplate = {
     disconnecting,
     {
       stage: true,
-      items: [
-        outsideDone,
-        { each: 'black', items: [charging] },
-        { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
-      ],
+      items: [outsideDone, { each: 'black', items: [charging] }, closeRead],
     },
   ],
 }

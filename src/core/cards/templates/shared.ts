@@ -5,6 +5,7 @@ export const refused: StepTemplate = { id: 'where.refused', cares: ['local-rule'
 
 /** Only where it goes: nobody has said yet that this drain takes toilet waste. */
 export const whereTo: Block = {
+  when: ['!goes-on'],
   items: [
     { id: 'where.ask', when: ['ask-toilet'], cares: ['local-rule'] },
     { id: 'where.ask-gray', when: ['!ask-toilet', 'ask-gray'], cares: ['local-rule'] },
@@ -17,60 +18,86 @@ export const whereTo: Block = {
   ],
 }
 
+/** The same where nothing but gray is let go. */
+export const whereToGray: Block = {
+  when: ['!goes-on'],
+  items: [
+    { id: 'where.ask-gray', when: ['ask-gray'], cares: ['local-rule'] },
+    { id: 'gray-only.ask', when: ['!ask-gray'], cares: ['local-rule'] },
+    { id: 'where.old-black', when: ['old-black', 'no-toilet-waste', '!ask-gray'], cares: ['local-rule'] },
+  ],
+}
+
 /** Drinking water only where it is known to be that, or is asked for. */
 export const freshFirst: StepTemplate[] = [
   { id: 'open.fresh-first', when: ['has-fresh', '!fresh-done', 'drinking-here'], acts: ['fresh-first'] },
   { id: 'open.fresh-ask', when: ['has-fresh', '!fresh-done', 'drinking-asked'], acts: ['fresh-first'] },
 ]
 
-/** What opens every card with waste on it. */
+/** What opens every card with waste on it; once on a run, however many outlets it has. */
 export const opening: Block = {
   stage: true,
+  when: ['!goes-on'],
   items: [
     ...freshFirst,
-    { id: 'open.toilet', when: ['toilet-here'], acts: ['toilet-shut'], cares: ['gas'] },
-    { id: 'open.air', when: ['!toilet-here'], acts: ['toilet-shut'], cares: ['gas'] },
+    { id: 'open.toilet', when: ['toilet-here'], acts: ['toilet-shut'], cares: ['gas'], isInside: true },
+    { id: 'open.air', when: ['!toilet-here'], acts: ['toilet-shut'], cares: ['gas'], isInside: true },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
   ],
 }
 
 /** What closes it: the point left clean, dirty gloves off; then, with clean hands, what goes indoors. */
 export const outsideDone: Block = {
+  when: ['!leads-on'],
   items: [
     { id: 'close.point', acts: ['point-clean'] },
     { id: 'close.hands', acts: ['hands'] },
   ],
 }
-export const closing: Block = {
-  items: [outsideDone, { id: 'close.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] }],
+export const closeRead: StepTemplate = {
+  id: 'close.read',
+  when: ['panel'],
+  acts: ['read-after'],
+  wrongs: ['panel-lies'],
+  isInside: true,
 }
+export const closing: Block = { items: [outsideDone, closeRead] }
 
 /** Liquid and treatment for the tank of the block, carried indoors by hands that touched no waste. */
 export const charging: Block = {
   items: [
-    { id: 'charge.dropped', when: ['charge-dropped'] },
-    { id: 'charge.gloves', when: ['goes-in'], acts: ['gloves', 'eyes'] },
+    { id: 'charge.dropped', isInside: true, when: ['charge-dropped'] },
+    { id: 'charge.gloves', isInside: true, when: ['goes-in'], acts: ['gloves', 'eyes'] },
     {
       id: 'charge.fresh',
+      isInside: true,
       when: ['charge-some', '!charge-from-tap'],
       acts: ['move:charge'],
       shows: ['charge'],
     },
     {
       id: 'charge.tap',
+      isInside: true,
       when: ['charge-some', 'charge-from-tap'],
       acts: ['move:charge'],
       shows: ['charge'],
       cares: ['two-hoses'],
     },
-    { id: 'charge.septic', when: ['septic', 'treats'], cares: ['septic'] },
-    { id: 'charge.nothing', when: ['nothing-in', 'treats'], cares: ['septic'] },
+    { id: 'charge.septic', isInside: true, when: ['septic', 'treats'], cares: ['septic'] },
+    { id: 'charge.nothing', isInside: true, when: ['nothing-in', 'treats'], cares: ['septic'] },
+    {
+      id: 'charge.mixture',
+      isInside: true,
+      when: ['treats', 'treatment=household', 'own-product'],
+      cares: ['no-bleach'],
+    },
     {
       each: 'product',
-      when: ['treats', '!treatment=household'],
+      when: ['treats'],
       items: [
         {
           id: 'charge.powder',
+          isInside: true,
           when: ['powder'],
           acts: ['dose'],
           shows: ['dose'],
@@ -78,6 +105,7 @@ export const charging: Block = {
         },
         {
           id: 'charge.dose',
+          isInside: true,
           when: ['!powder'],
           acts: ['dose'],
           shows: ['dose'],
@@ -87,6 +115,7 @@ export const charging: Block = {
     },
     {
       id: 'charge.label',
+      isInside: true,
       when: ['!own-product', 'treats', '!treatment=household'],
       acts: ['dose'],
       shows: ['capacity'],
@@ -94,12 +123,13 @@ export const charging: Block = {
     },
     {
       id: 'charge.household',
-      when: ['treats', 'treatment=household'],
+      isInside: true,
+      when: ['treats', 'treatment=household', '!own-product'],
       acts: ['dose'],
       shows: ['capacity'],
       cares: ['eyes', 'no-mix', 'no-bleach'],
     },
-    { id: 'charge.hands', when: ['goes-in'], acts: ['hands'] },
+    { id: 'charge.hands', isInside: true, when: ['goes-in'], acts: ['hands'] },
   ],
 }
 
@@ -107,6 +137,7 @@ const metered: Block = {
   when: ['rinse-way=metered', 'stays-there', 'rinse-inlet'],
   items: [
     { id: 'rinse.shut', acts: ['shut:tank'] },
+    { id: 'rinse.look-in', when: ['two-people', 'toilet-here'], needsTwo: true, isInside: true },
     {
       id: 'rinse.meter',
       when: ['meter'],
@@ -184,27 +215,61 @@ const openValve: Block = {
   ],
 }
 
+/** Somebody is inside with the water, and the hose is outside: two people, or one who goes in once. */
 const noInlet: Block = {
   when: ['!rinse-inlet', ['!rinse-way=back-fill', '!end-valve', '!stays-there']],
   items: [
     {
-      id: 'rinse.wand',
-      when: ['wand'],
-      acts: ['water-on', 'water-off'],
-      shows: ['rinse-minutes', 'rounds', 'rounds-stop'],
-      timer: 'rinse-minutes',
-      tally: 'rounds',
-      cares: ['stay'],
-      wrongs: ['overflows', 'never-clear'],
+      when: ['two-people'],
+      items: [
+        { id: 'rinse.watch', needsTwo: true },
+        {
+          id: 'rinse.wand',
+          when: ['wand'],
+          isInside: true,
+          acts: ['water-on', 'water-off'],
+          shows: ['rinse-minutes', 'rounds'],
+          timer: 'rinse-minutes',
+          cares: ['stay'],
+          wrongs: ['overflows'],
+        },
+        {
+          id: 'rinse.buckets',
+          when: ['!wand'],
+          isInside: true,
+          acts: ['water-on', 'water-off'],
+          shows: ['bucket-size', 'rounds'],
+          cares: ['stay'],
+          wrongs: ['overflows'],
+        },
+        { id: 'rinse.call', shows: ['rounds', 'rounds-stop'], tally: 'rounds', wrongs: ['never-clear'] },
+      ],
     },
     {
-      id: 'rinse.buckets',
-      when: ['!wand'],
-      acts: ['water-on', 'water-off'],
-      shows: ['bucket-size', 'rounds', 'rounds-stop'],
-      tally: 'rounds',
-      cares: ['stay'],
-      wrongs: ['overflows', 'never-clear'],
+      when: ['!two-people'],
+      items: [
+        { id: 'rinse.go-in', acts: ['hands', 'gloves'] },
+        {
+          id: 'rinse.wand-alone',
+          when: ['wand'],
+          acts: ['water-on', 'water-off'],
+          shows: ['rinse-minutes', 'rounds', 'rounds-stop'],
+          timer: 'rinse-minutes',
+          tally: 'rounds',
+          cares: ['stay'],
+          wrongs: ['overflows', 'never-clear'],
+        },
+        {
+          id: 'rinse.buckets-alone',
+          when: ['!wand'],
+          acts: ['water-on', 'water-off'],
+          shows: ['bucket-size', 'rounds', 'rounds-stop'],
+          tally: 'rounds',
+          cares: ['stay'],
+          wrongs: ['overflows', 'never-clear'],
+        },
+        { id: 'rinse.go-out' },
+      ],
     },
   ],
 }
@@ -213,9 +278,16 @@ const noInlet: Block = {
 export const rinseHose: StepTemplate = {
   id: 'rinse.hose',
   each: 'first-black',
-  when: [['rinse-inlet', 'back-fill-here', 'wand'], 'water-here'],
+  when: [['rinse-inlet', 'back-fill-here', 'wand'], 'water-here', '!goes-on'],
   acts: ['rinse-hose'],
   cares: ['backflow', 'two-hoses'],
+}
+/** The same at the next outlet, where gloves were on waste. */
+export const rinseHoseNext: StepTemplate = {
+  ...rinseHose,
+  id: 'rinse.hose-next',
+  when: [['rinse-inlet', 'back-fill-here', 'wand'], 'water-here', 'goes-on'],
+  acts: ['hands', 'rinse-hose', 'gloves'],
 }
 
 /** A black tank that stands open at a connected hose, rinsed in the crew's way as far as this rig and place let it. */
@@ -243,11 +315,12 @@ export const connecting: Block = {
     { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
     {
       id: 'dump.ground-first',
-      when: ['first-connection=ground'],
+      when: ['first-connection=ground', '!goes-on', '!gray-hose'],
       acts: ['ground-on'],
       shows: ['hose-weight'],
       wrongs: ['jumps'],
     },
+    { id: 'dump.ground-lies', when: ['gray-hose', '!goes-on'], acts: ['ground-on'], wrongs: ['jumps'] },
     {
       id: 'dump.cap',
       acts: ['cap-off'],
@@ -255,10 +328,11 @@ export const connecting: Block = {
       cares: ['eyes', 'open-slowly'],
       wrongs: ['too-much-in-pipe'],
     },
-    { id: 'dump.rig-end', acts: ['hose-on'], wrongs: ['leaks'] },
+    { id: 'dump.rig-end', when: ['!gray-hose'], acts: ['hose-on'], wrongs: ['leaks'] },
+    { id: 'dump.rig-gray', when: ['gray-hose'], acts: ['hose-on'], wrongs: ['leaks'] },
     {
       id: 'dump.ground-last',
-      when: ['first-connection=rig'],
+      when: ['first-connection=rig', '!goes-on', '!gray-hose'],
       acts: ['ground-on'],
       shows: ['hose-weight'],
       wrongs: ['jumps'],
@@ -275,15 +349,25 @@ export const standJoined: StepTemplate = {
   cares: ['valves'],
 }
 
-/** The hose off again, washed by the crew's way, and everything home. */
+/** The hose off again, washed by the crew's way, and everything shut; where another outlet follows it stays in the drain. */
 export const disconnecting: Block = {
   stage: true,
   items: [
     { id: 'dump.end-shut', when: ['end-valve'], acts: ['shut:end'] },
     { id: 'dump.rig-off', acts: ['hose-off', 'cap-on'], wrongs: ['leaks'] },
-    { id: 'dump.hose-fresh', when: ['hose-wash=fresh', 'water-here'], cares: ['two-hoses'] },
-    { id: 'dump.hose-soap', when: ['hose-wash=soap', 'water-here'], cares: ['two-hoses'] },
-    { id: 'dump.ground-off', acts: ['ground-off'] },
+    {
+      when: ['!leads-on'],
+      items: [
+        { id: 'dump.hose-fresh', when: ['hose-wash=fresh', 'water-here'], cares: ['two-hoses'] },
+        { id: 'dump.hose-soap', when: ['hose-wash=soap', 'water-here'], cares: ['two-hoses'] },
+        {
+          id: 'dump.hose-clear',
+          when: ['hose-wash=gray', '!gray-here', 'water-here'],
+          cares: ['two-hoses'],
+        },
+        { id: 'dump.ground-off', acts: ['ground-off'] },
+      ],
+    },
     { id: 'dump.home', acts: ['shut:all'] },
     standJoined,
   ],

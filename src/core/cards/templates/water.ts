@@ -61,7 +61,12 @@ export const fresh: CardTemplate = {
         ['fresh-room', 'jugs'],
       ],
     },
-    { id: 'fresh.read', when: ['panel'], acts: ['read-after'], wrongs: ['panel-lies'] },
+    {
+      id: 'fresh.read',
+      when: ['panel', ['fresh-room', 'jugs']],
+      acts: ['read-after'],
+      wrongs: ['panel-lies'],
+    },
   ],
 }
 
@@ -126,7 +131,8 @@ export const arrival: CardTemplate = {
   items: [
     { id: 'arrival.level', cares: ['tilt'] },
     { id: 'arrival.fresh', when: ['has-fresh'], cares: ['potable'] },
-    { id: 'arrival.shut', acts: ['shut:all'], cares: ['valves'] },
+    { id: 'arrival.shut', when: ['black-here'], acts: ['shut:all'], cares: ['valves'] },
+    { id: 'arrival.shut-gray', when: ['!black-here'], acts: ['shut:all'], cares: ['valves'] },
     standJoined,
     { id: 'arrival.hookup', when: ['hookup'], shows: ['shut-hours'] },
     { id: 'arrival.empty', when: ['hookup'] },
@@ -173,7 +179,8 @@ export const meteredFill: CardTemplate = {
   items: [
     { id: 'metered.empty' },
     { id: 'metered.level', cares: ['tilt'] },
-    { id: 'metered.hose', cares: ['backflow'] },
+    { id: 'metered.hose', when: ['!waste-tank'], cares: ['drinking-hose'] },
+    { id: 'metered.hose-waste', when: ['waste-tank'], cares: ['backflow', 'two-hoses'] },
     { id: 'metered.shut', acts: ['shut:all'] },
     { id: 'open.gloves', when: ['waste-tank'], acts: ['gloves', 'eyes'] },
     {

@@ -425,10 +425,10 @@ export const staySchema = z.strictObject({
   }),
 })
 
-/** Document version 10; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
+/** Document version 11; `docs/format.md` says it in words. Once shipped it is frozen: a change is a new version with a migration. */
 export const documentSchema = z.strictObject({
   format: z.literal(DOCUMENT_FORMAT),
-  version: z.literal(10),
+  version: z.literal(11),
   currentStay: idField.nullable(),
   rigs: listOf(rigSchema),
   crews: listOf(crewSchema),
