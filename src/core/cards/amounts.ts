@@ -68,6 +68,11 @@ const compiled = ({ model }: CardCase, { id }: Container) =>
 export function chargeOfTank(card: CardCase, tank: Container): Litres {
   const step = card.steps.find((one) => one.step.do === 'charge' && one.step.to === tank.id)
   if (step) return step.moved
+  const joined = card.stayCase.rig.outlets.find((outlet) => outlet.joined.includes(tank.id))?.joined ?? []
+  const isWithAnother = card.steps.some(
+    (one) => one.step.do === 'charge' && one.step.to !== null && joined.includes(one.step.to),
+  )
+  if (isWithAnother) return 0
   const { sides } = card.stayCase.crew.schools
   const isGray = tank.kind === 'gray' && sides['gray-treated'] !== 'never'
   return tank.kind === 'black' || isGray
@@ -105,6 +110,33 @@ export function chargeDropped(card: CardCase, tank: Container): boolean {
 export function loadedOf<T extends Pick<Container, 'id'>>(card: CardCase, tanks: readonly T[]): T[] {
   const from = new Set(card.steps.flatMap(({ step }) => (step.do === 'loads' ? [step.from] : [])))
   return tanks.filter(({ id }) => from.has(id))
+}
+
+/**
+ * What of an errand's loads comes out of one tank: L, and the step that moves them. Of tanks that stand open to each other the ledger
+ * empties all by the first; on the card every valve is shut first, so each gives what is its own.
+ */
+export function loadsFrom(
+  { steps, stayCase: { rig }, contents }: Pick<CardCase, 'steps' | 'stayCase' | 'contents'>,
+  tank: Id,
+  tote: Id,
+): { answer: StepAnswer; litres: Litres } | null {
+  const joined = rig.outlets.find((outlet) => outlet.joined.includes(tank))?.joined ?? [tank]
+  const answers = steps.filter(
+    ({ step }) => step.do === 'loads' && step.to === tote && step.from !== null && joined.includes(step.from),
+  )
+  const [first, ...rest] = answers
+  if (!first || !answers.some(({ step }) => step.from === tank)) return null
+  const answer = rest.reduce((most, one) => (one.moved > most.moved ? one : most), first)
+  if (joined.length < 2) return { answer, litres: answer.moved }
+  const own = (id: Id) => {
+    const one = rig.containers.find((container) => container.id === id)
+    const residue = one && 'residue' in one ? one.residue.value : 0
+    return Math.max(0, (contents.get(id)?.likely ?? 0) - residue)
+  }
+  const all = answers.reduce((sum, { step }) => sum + own(step.from!), 0)
+  const moved = answers.reduce((sum, one) => sum + one.moved, 0)
+  return { answer, litres: all > 0 ? (moved * own(tank)) / all : 0 }
 }
 
 /** L of one load among those of its tank: each as much as a tote may hold, the last what is left. */

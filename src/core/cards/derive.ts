@@ -2,7 +2,7 @@ import type { CardKind, Container, Id, OwnCard, Product, TreatedKind } from '../
 import type { Amount } from '../quantities'
 import type { RunEntry } from '../log'
 import { loadsFor } from '../errands'
-import { productsFor } from './amounts'
+import { NOTHING, loadsFrom, productsFor } from './amounts'
 import { joinedTanks, type Binding, type CardCase, type Load, type Subject, type Turn } from './cardCase'
 import { holds } from './facts'
 import type { CardQuantity } from './numbers/made'
@@ -86,6 +86,8 @@ export interface CardAct {
 
 /** The most steps of one card; a longer one is split between its stages. */
 export const MOST_STEPS = 14
+/** The same where it has a column for each of two people. */
+const MOST_FOR_TWO = 10
 
 interface Staged {
   step: CardStep
@@ -153,8 +155,11 @@ function bindingsOf(
     case 'fresh':
       return tanks(of('fresh'))
     case 'loaded': {
-      const loaded = card.steps.filter(({ step }) => step.do === 'loads' && step.to === container?.id)
-      return tanks([...grays, ...blacks].filter(({ id }) => loaded.some(({ step }) => step.from === id)))
+      const from = (id: Id) => (container ? loadsFrom(card, id, container.id) : null)
+      const loaded = [...grays, ...blacks].filter(({ id }) => from(id) !== null)
+      const some = loaded.filter(({ id }) => from(id)!.litres > NOTHING)
+      // Nothing in any of them: the card is as it would be for the first.
+      return tanks(some.length > 0 ? some : loaded.slice(0, 1))
     }
     case 'product': {
       const treated = outer.tank ?? container
@@ -162,8 +167,8 @@ function bindingsOf(
       return products.map((product) => ({ ...outer, product }))
     }
     case 'load': {
-      const step = card.steps.find((one) => one.step.do === 'loads' && one.step.from === outer.tank?.id)
-      const n = step && container && 'payload' in container ? loadsFor(step.moved, container) : 1
+      const from = outer.tank && container ? loadsFrom(card, outer.tank.id, container.id) : null
+      const n = from && container && 'payload' in container ? loadsFor(from.litres, container) : 1
       return Array.from({ length: n }, (_, k) => ({ ...outer, load: { n: k + 1, of: n } }))
     }
     case 'joined':
@@ -232,12 +237,13 @@ function boundActs(act: Act, subject: Subject, { tank }: Binding, card: CardCase
 /** Cards of at most fourteen steps: whole stages together as far as they fit, a longer stage cut where it must be. */
 export function split({ stages, ...card }: Card & { stages: readonly number[] }): Card[] {
   const parts: CardStep[][] = [[]]
+  const most = card.steps.some(({ by }) => by) ? MOST_FOR_TWO : MOST_STEPS
   const groups = [...new Set(stages)].map((stage) => card.steps.filter((_, k) => stages[k] === stage))
   for (const group of groups) {
     const open = parts.at(-1)!
-    if (open.length > 0 && open.length + group.length > MOST_STEPS) parts.push([])
+    if (open.length > 0 && open.length + group.length > most) parts.push([])
     for (const step of group) {
-      if (parts.at(-1)!.length === MOST_STEPS) parts.push([])
+      if (parts.at(-1)!.length === most) parts.push([])
       parts.at(-1)!.push(step)
     }
   }

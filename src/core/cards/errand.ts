@@ -5,7 +5,7 @@ import type { LogEntry } from '../log'
 import type { Amount } from '../quantities'
 import { newBlock } from '../runs'
 import { answersOf, didOf, levelsBefore, type StepAnswer } from '../schedule'
-import { litresOfLoad } from './amounts'
+import { litresOfLoad, loadsFrom } from './amounts'
 import {
   NO_TURN,
   contentsAt,
@@ -245,42 +245,46 @@ function assign(card: CardCase, cards: readonly Card[]): StepAnswer[] {
     for (const { act, tank } of step.acts) {
       const does = CARRIES[act]
       if (!does) continue
+      if (step.load) {
+        if (tank !== null) loaded(card, step, step.load, tank, taken)
+        continue
+      }
       const answers = card.steps.filter(
         (one) => !taken.has(one) && one.step.do === does && isAbout(one, act, tank),
       )
       for (const answer of answers) {
-        // Of what goes in loads each load has its share; what was done is done with the last.
-        if (step.load && step.load.n < step.load.of) {
-          const share = shareOf(card, answer, step.load)
-          step.moves.push(
-            ...movesOf(card, answer).map(({ container, by }) => ({ container, by: by * share })),
-          )
-          step.did.push({
-            container: answer.step.from!,
-            what: 'took-out',
-            litres: Math.round(answer.moved * share * 10) / 10,
-          })
-          continue
-        }
         taken.add(answer)
-        const share = step.load ? shareOf(card, answer, step.load) : 1
-        step.moves.push(...movesOf(card, answer).map(({ container, by }) => ({ container, by: by * share })))
-        step.did.push(
-          ...didOf(answer).map((did) =>
-            did.what === 'took-out' && did.litres !== null
-              ? { ...did, litres: Math.round(did.litres * share * 10) / 10 }
-              : did,
-          ),
-        )
+        step.moves.push(...movesOf(card, answer))
+        step.did.push(...didOf(answer))
       }
     }
   return card.steps.filter((one) => !taken.has(one) && changes(one))
 }
 
-/** Share of a tank's litres that one load takes. */
-function shareOf({ stayCase }: CardCase, { step, moved }: StepAnswer, load: Load): number {
-  const tote = stayCase.rig.containers.find(({ id }) => id === step.to)
-  return tote && 'payload' in tote && moved > 0 ? litresOfLoad(moved, tote, load) / moved : 1
+/** Each load takes its share of its tank; what was done is done with the last. */
+function loaded(card: CardCase, step: CardStep, load: Load, tank: Id, taken: Set<StepAnswer>): void {
+  const tote = card.steps.find((one) => one.step.do === 'loads' && one.step.from === tank)?.step.to
+  const carrier = card.stayCase.rig.containers.find(({ id }) => id === tote)
+  const from = tote ? loadsFrom(card, tank, tote) : null
+  if (!from || !carrier || !('payload' in carrier)) return
+  const litres = litresOfLoad(from.litres, carrier, load)
+  const share = from.answer.moved > 0 ? litres / from.answer.moved : 1
+  step.moves.push(...movesOf(card, from.answer).map(({ container, by }) => ({ container, by: by * share })))
+  const isLast = load.n === load.of
+  const tookOut = { container: tank, what: 'took-out' as const, litres: Math.round(litres * 10) / 10 }
+  if (!isLast) {
+    step.did.push(tookOut)
+    return
+  }
+  for (const one of card.steps)
+    if (one.step.do === 'loads' && (one.step.from === tank || one === from.answer)) taken.add(one)
+  step.did.push(
+    ...didOf(from.answer).map((did) =>
+      did.what === 'took-out'
+        ? tookOut
+        : { ...did, container: did.container === from.answer.step.from ? tank : did.container },
+    ),
+  )
 }
 
 function isAbout({ step }: StepAnswer, act: Act, tank: Id | null): boolean {

@@ -3,6 +3,7 @@ import {
   pointTaking,
   pointWithWater,
   sparesOf,
+  wasteOf,
   type ActivityKind,
   type Container,
   type Place,
@@ -76,13 +77,17 @@ const FACT: Record<Fact, Says> = {
   'gray-here': (card, { outlet, grays }) => (outlet ? grays.length > 0 : hasGray(card)),
   'black-here': (card, { outlet, blacks }) => (outlet ? blacks.length > 0 : hasBlack(card)),
   // What a card lets go of, and whether that is known to be taken.
-  'ask-toilet': (card, { blacks, container }) => {
-    const what = container?.kind === 'cassette' ? 'cassette' : 'black'
-    const isLet =
-      what === 'cassette' || (container?.kind === 'tote' ? loadedOf(card, blacks).length : blacks.length) > 0
-    return isLet && takenHere(card, what) === 'ask'
+  'ask-toilet': (card, { blacks, grays, container }) => {
+    if (container?.kind === 'cassette') return takenHere(card, 'cassette') === 'ask'
+    const all = [...blacks, ...grays]
+    const given = container?.kind === 'tote' ? loadedOf(card, all) : all
+    return (
+      given.some((tank) => wasteOf(card.stayCase.rig, tank) === 'black') && takenHere(card, 'black') === 'ask'
+    )
   },
-  'ask-gray': (card, { grays }) => grays.length > 0 && takenHere(card, 'gray') === 'ask',
+  'ask-gray': (card, { grays }) =>
+    grays.some((tank) => wasteOf(card.stayCase.rig, tank) === 'gray') && takenHere(card, 'gray') === 'ask',
+  'toilet-in-gray': (card, { grays }) => grays.some((tank) => wasteOf(card.stayCase.rig, tank) === 'black'),
   'old-black': ({ stayCase: { rig } }, { grays }) =>
     grays.some((one) => one.kind === 'black' && !isSoiled(rig, one)),
   'no-toilet-waste': (card) => takenHere(card, 'black') !== 'yes',
@@ -199,7 +204,10 @@ const FACT: Record<Fact, Says> = {
   'gray-hose': (_, { outlet, blacks }) =>
     outlet !== null && blacks.length === 0 && outlet.bore.value < GRAY_HOSE_M,
   heights: (card) => headOver(card) !== null,
-  'runs-over': (card, { grays, blacks }) => headOver(card)?.answer.ok ?? mayPulse(card, grays[0], blacks[0]),
+  'runs-over': (card, { grays, blacks }) => {
+    const over = headOver(card)
+    return over ? over.answer.ok && over.answer.value.volume > NOTHING : mayPulse(card, grays[0], blacks[0])
+  },
   'rinse-now': (card, _, { tank }) => {
     // One that stands open to gray holds nothing that clings.
     if (tank && isJoined(card.stayCase, tank.id)) return false

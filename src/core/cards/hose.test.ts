@@ -38,7 +38,7 @@ const trailer = () => {
 /** The run of a rig with a tank of each kind at two outlets. */
 const twoOutlets = (): StayCase => {
   const found = starterCases().find(
-    ({ rig }) => subjectsOf({ rig } as never, 'dump').length > 0 && rig.outlets.length > 1,
+    (one) => subjectsOf(one, 'dump').length > 0 && one.rig.outlets.length > 1,
   )!
   const [one] = [structuredClone(found)]
   for (const level of one.stay.levels) {

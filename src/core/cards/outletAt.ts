@@ -106,7 +106,16 @@ const AT_OUTLET: readonly Act[] = [
     'hose-on',
     'hose-off',
   ] as const),
-  ...(['ground-on', 'ground-off', 'tote-on', 'tote-off', 'water-on', 'water-off', 'pump-on'] as const),
+  ...([
+    'ground-on',
+    'ground-off',
+    'tote-on',
+    'tote-off',
+    'water-on',
+    'water-off',
+    'pump-on',
+    'attend',
+  ] as const),
 ]
 export function isAtOutlet({ acts }: CardStep): boolean {
   return acts.some(({ act }) => AT_OUTLET.includes(act))

@@ -155,9 +155,10 @@ function runsOut(tank: Id, { yard, card, rig }: State): boolean {
   return yard.open.has(tank) && yard.hose && yard.ground && (!outlet?.endValve || yard.end)
 }
 
+/** What stands open to a tank that a toilet drains to is toilet waste, whatever it is called. */
 const wasteOf = ({ rig }: State, tank: Id): Accepted => {
-  const one = found(rig, tank)
-  return one && isSoiled(rig, one) ? 'black' : 'gray'
+  const together = rig.outlets.find(({ joined }) => joined.includes(tank))?.joined ?? [tank]
+  return together.some((id) => isSoiled(rig, found(rig, id) ?? { id, kind: 'gray' })) ? 'black' : 'gray'
 }
 
 /** A valve opens: out of the hose it goes, into a tote only by its own act, or into the tank it stands open to. */

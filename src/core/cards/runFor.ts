@@ -24,8 +24,15 @@ export function runFor(stayCase: StayCase, kind: CardKind, subject: Subject): Ru
   })
   const { blacks, grays, container } = subject
   const out = ({ id }: Container) => step('empty', id, null)
+  // What stands open to each other is charged once.
+  const isFirstOfJoined = ({ id }: Container, k: number, all: readonly Container[]) => {
+    const joined = rig.outlets.find((outlet) => outlet.joined.includes(id))?.joined ?? []
+    return !all.slice(0, k).some((one) => joined.includes(one.id))
+  }
   const charges = (tanks: readonly Container[]) =>
-    crew.schools.sides.charge === 'none' ? [] : tanks.map(({ id }) => step('charge', null, id, 'school'))
+    crew.schools.sides.charge === 'none'
+      ? []
+      : tanks.filter(isFirstOfJoined).map(({ id }) => step('charge', null, id, 'school'))
   const treated = crew.schools.sides['gray-treated'] === 'always' ? grays : []
   const fresh = rig.containers.find(({ kind: its }) => its === 'fresh')
   const steps = ((): RunStep[] => {

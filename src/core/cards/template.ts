@@ -80,7 +80,7 @@ export const FACTS = [
   'toilet-here', 'bowl', 'flush-jug', 'goes-in', 'treats', 'charge-dropped', 'gray-enough', 'back-fill-here', 'joined-here',
   'top-up-cut', 'top-up-adds', 'rinses', 'pumped', 'last-load', 'waste-tank', 'probe-room', 'waste-here',
   'urine-here', 'for-guests', 'flush-plenty', 'showers-here', 'dishes-here', 'habits-on',
-  'two-people', 'goes-on', 'leads-on', 'gray-hose', 'flush-room',
+  'two-people', 'goes-on', 'leads-on', 'gray-hose', 'flush-room', 'toilet-in-gray',
 ] as const // prettier-ignore
 export type Fact = (typeof FACTS)[number]
 

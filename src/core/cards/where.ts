@@ -1,4 +1,4 @@
-import { pointTaking, stepBlocked, type Accepted, type CardKind, type RunStep } from '../model'
+import { pointTaking, stepBlocked, wasteOf, type Accepted, type CardKind, type RunStep } from '../model'
 import type { CardCase, Subject } from './cardCase'
 
 /** Whether what leaves on a card may leave where it is done: it is known, it is to be asked, or it may not. */
@@ -36,10 +36,11 @@ export function atPlace(
   subject: Subject,
 ): { kind: CardKind; subject: Subject } | null {
   const is = (what: Accepted) => takenHere(card, what) !== 'no'
+  const { rig } = card.stayCase
   const served: Subject = {
     ...subject,
-    blacks: is('black') ? subject.blacks : [],
-    grays: is('gray') ? subject.grays : [],
+    blacks: subject.blacks.filter((tank) => is(wasteOf(rig, tank)!)),
+    grays: subject.grays.filter((tank) => is(wasteOf(rig, tank)!)),
   }
   const { container } = subject
   const isLeft = served.blacks.length + served.grays.length > 0

@@ -2,6 +2,7 @@ import { slotOfTime, type Slot } from '../calendar'
 import {
   carrierFill,
   isSoiled,
+  wasteOf,
   kgPerUnit,
   type CarrierContainer,
   type Container,
@@ -182,7 +183,7 @@ const STEPS: Record<UsualRun, Steps> = {
     fresh[0] && blacks[0] ? [step('transfer', fresh[0].id, blacks[0].id, school)] : [],
   restock: (has, site) => {
     // What was once for toilet waste is asked about where only gray is taken.
-    const grays = has.grays.filter(({ kind }) => kind === 'gray')
+    const grays = has.grays.filter((tank) => tank.kind === 'gray' && wasteOf(has.rig, tank) === 'gray')
     const empties = site.sewer === 'all' ? dumpSteps(has) : site.sewer === 'gray' ? grays.map(emptied) : []
     return [...empties, ...(site.water === 'tap' ? fillSteps(has) : [])]
   },

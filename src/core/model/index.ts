@@ -141,4 +141,4 @@ export type {
   Stay,
   Weather,
 } from './stay'
-export { isSoiled } from './isSoiled'
+export { isSoiled, wasteOf } from './isSoiled'

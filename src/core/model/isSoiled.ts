@@ -1,4 +1,5 @@
-import type { Container } from './containers'
+import { isOneOf, type Container } from './containers'
+import { ACCEPTED, type Accepted } from './place'
 import type { Rig } from './rig'
 
 /**
@@ -12,4 +13,18 @@ export function isSoiled(
   if (kind !== 'black') return false
   const toilets = new Set(roles.filter(({ role }) => role === 'toilet').map(({ fixture }) => fixture))
   return fixtures.some((one) => toilets.has(one.id) && (one.drains === id || one.solids === id))
+}
+
+/**
+ * What a place has to take for what is let out of a container; null: nothing that a place is asked for. Gray that stands open to what a
+ * toilet brings is toilet waste.
+ */
+export function wasteOf(
+  { fixtures, roles, outlets, containers }: Pick<Rig, 'fixtures' | 'roles' | 'outlets' | 'containers'>,
+  one: Pick<Container, 'id' | 'kind'>,
+): Accepted | null {
+  if (one.kind !== 'black' && one.kind !== 'gray') return isOneOf(ACCEPTED, one.kind) ? one.kind : null
+  const joined = outlets.find((outlet) => outlet.joined.includes(one.id))?.joined ?? [one.id]
+  const isToilet = containers.some((tank) => joined.includes(tank.id) && isSoiled({ fixtures, roles }, tank))
+  return isToilet ? 'black' : 'gray'
 }

@@ -1,7 +1,8 @@
-import { isOneOf, sideOf, type Container } from './containers'
+import { sideOf, type Container } from './containers'
 import type { Id } from './ids'
 import type { Outlet, Rig } from './rig'
-import { ACCEPTED, pointTaking, pointWithWater, type Accepted, type Place } from './place'
+import { wasteOf } from './isSoiled'
+import { pointTaking, pointWithWater, type Accepted, type Place } from './place'
 import type { Run, RunStep } from './run'
 
 /** Why a step of a run cannot be done at all, whatever the levels: then it moves nothing. */
@@ -19,16 +20,19 @@ export type Blocked =
 export function stepBlocked(
   step: RunStep,
   { kind }: Pick<Run, 'kind'>,
-  { containers, outlets, gear }: Pick<Rig, 'containers' | 'outlets' | 'gear'>,
+  rig: Pick<Rig, 'containers' | 'fixtures' | 'gear' | 'outlets' | 'roles'>,
   place: Place | null,
 ): Blocked | null {
+  const { containers, outlets, gear } = rig
   const container = (id: Id | null) => containers.find((one) => one.id === id)
   if (kind === 'macerate' && !gear.includes('macerator')) return { why: 'no-macerator' }
   if (step.do === 'by-head') return headBlocked(step, outlets, container)
   const isJoined = outlets.some(({ joined }) => joined.includes(step.from!) && joined.includes(step.to!))
   if (step.do === 'transfer' && isJoined) return { why: 'joined' }
   const from = container(step.from)
-  const what = from && wasteOf(from, step)
+  // Into a tote it leaves the rig too.
+  const leaves = step.do === 'loads' || step.to === null
+  const what = from && leaves ? wasteOf(rig, from) : null
   if (what && place && !pointTaking(place, what)) return { why: 'not-accepted', what }
   if (step.do !== 'fill' && step.do !== 'jugs') return null
   const into = container(step.to)
@@ -36,12 +40,6 @@ export function stepBlocked(
   const { water } = pointWithWater(place)
   if (water === 'none') return { why: 'no-water' }
   return water === 'not-potable' && into.kind === 'fresh' ? { why: 'not-potable' } : null
-}
-
-/** What of the rig comes to the place by this step. */
-function wasteOf({ kind }: Container, { do: does, to }: RunStep): Accepted | null {
-  const leaves = does === 'loads' || to === null
-  return leaves && isOneOf(ACCEPTED, kind) ? kind : null
 }
 
 function headBlocked(

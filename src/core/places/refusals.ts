@@ -1,8 +1,7 @@
 import {
-  ACCEPTED,
   MOVING_KINDS,
   found,
-  isOneOf,
+  wasteOf,
   pointTaking,
   type Accepted,
   type Crew,
@@ -43,11 +42,14 @@ export function refusalsOf({ rig, crew }: { rig: Rig; crew: Crew }, run: Run, pl
 }
 
 /** What of the rig a run lets go there. */
-export function wastesOf({ containers }: Pick<Rig, 'containers'>, { steps }: Pick<Run, 'steps'>): Accepted[] {
+export function wastesOf(
+  rig: Pick<Rig, 'containers' | 'fixtures' | 'outlets' | 'roles'>,
+  { steps }: Pick<Run, 'steps'>,
+): Accepted[] {
   const kinds = steps.flatMap(({ do: does, from, to }): Accepted[] => {
     if (from === null || (does !== 'loads' && to !== null)) return []
-    const { kind } = found(containers, from, 'container')
-    return isOneOf(ACCEPTED, kind) ? [kind] : []
+    const what = wasteOf(rig, found(rig.containers, from, 'container'))
+    return what ? [what] : []
   })
   return [...new Set(kinds)]
 }

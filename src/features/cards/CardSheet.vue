@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useResizeObserver } from '@vueuse/core'
+import { computed, nextTick, ref, watch } from 'vue'
 import { cassetteAt, outletAt, thingsFor, type Card, type CardStep } from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
 import CassettePicture from '@/parts/outlet/CassettePicture.vue'
@@ -18,7 +19,7 @@ const props = defineProps<{
   paper: 'a4' | 'letter'
 }>()
 /** Number, the one at the hose, the one inside, the box to tick. */
-const TWO = 'grid-cols-[1.6em_minmax(0,1fr)_minmax(0,1fr)_1.3em]'
+const TWO = 'grid-cols-[1.6em_minmax(0,1.7fr)_minmax(0,1fr)_1.3em]'
 const SMALLEST_PT = 11
 const LARGEST_PT = 20
 /** pt × √letters of a page that is full. */
@@ -58,21 +59,42 @@ const isHung = computed(() => props.card.kind === 'aboard')
  * Letters as large as the page takes: what a page holds goes with the square of their size. Every step has a line of its own,
  * whatever its length.
  */
-const size = computed(() => {
+const estimate = computed(() => {
   const letters = props.card.steps.reduce((sum, step) => {
     const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
     const letters = Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
-    // Half as wide, twice as high.
-    return sum + letters * (isForTwo.value ? 1.9 : 1)
+    // A narrow column is a high one.
+    return sum + letters * (step.by === 'hose' ? 1.35 : step.by === 'inside' ? 2 : 1)
   }, things.value.join(', ').length)
   const page = isHung.value ? HUNG_PAGE : hasPicture.value ? WITH_PICTURE : FULL_PAGE
   return Math.max(SMALLEST_PT, Math.min(isHung.value ? HUNG_PT : LARGEST_PT, page / Math.sqrt(letters)))
 })
+/** As estimated, and smaller where the page shows that it does not hold it. */
+const size = ref(estimate.value)
+const sheet = ref<HTMLElement | null>(null)
+const list = ref<HTMLElement | null>(null)
+const STEP_PT = 0.5
+const LEAST_PT = 9
+const isOver = (page: HTMLElement) => page.scrollHeight > page.clientHeight + 1
+async function fit() {
+  size.value = estimate.value
+  await nextTick()
+  shrink()
+}
+/** Also once its letters are there: until then a page is of other ones. */
+function shrink() {
+  if (!sheet.value || !isOver(sheet.value) || size.value <= LEAST_PT) return
+  size.value -= STEP_PT
+  void nextTick(shrink)
+}
+watch([estimate, () => props.paper], () => void fit())
+useResizeObserver(list, shrink)
 const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boolean).join(' · '))
 </script>
 
 <template>
   <article
+    ref="sheet"
     class="sheet mx-auto mb-6 flex flex-col overflow-hidden bg-white px-[14mm] py-[12mm] text-black print:m-0"
     :class="[
       'shadow-[0_0_0_1px_#0003] print:shadow-none',
@@ -107,7 +129,7 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
       <span /><span>{{ t.cards.whose.hose }}</span
       ><span class="border-l border-black/40 pl-3">{{ t.cards.whose.inside }}</span>
     </p>
-    <ol class="grow" :style="{ fontSize: `${size}pt` }">
+    <ol ref="list" class="grow" :style="{ fontSize: `${size}pt` }">
       <li
         v-for="(step, k) in card.steps"
         :key="k"

@@ -125,7 +125,7 @@ function leave(isLogged: boolean) {
     data-testid="walk"
     :data-step="step.id"
   >
-    <div class="flex items-start justify-between gap-3 border-b-2 border-ink pt-3 pb-2">
+    <div class="flex flex-wrap items-start justify-between gap-x-3 border-b-2 border-ink pt-3 pb-2">
       <h1 class="text-lg leading-tight font-bold">{{ words.title(card) }}</h1>
       <AppButton kind="quiet" class="-mt-2 -mr-1 flex-none" @click="isWhole = true">{{
         t.cards.glance
@@ -158,7 +158,7 @@ function leave(isLogged: boolean) {
     <button
       type="button"
       :class="[
-        'sticky bottom-0 min-h-24 max-w-none overflow-hidden bg-ink pt-3 pb-4 text-left text-paper',
+        'sticky bottom-0 min-h-[min(6rem,25dvh)] max-w-none overflow-hidden bg-ink pt-3 pb-4 text-left text-paper',
         '-mx-4 w-[calc(100%+2rem)] px-5 sm:-mx-8 sm:w-[calc(100%+4rem)] sm:px-8',
       ]"
       data-testid="walk-next"
@@ -170,10 +170,12 @@ function leave(isLogged: boolean) {
         :style="{ width: `${share * 100}%` }"
         aria-hidden="true"
       />
-      <span class="font-display relative block text-3xl leading-tight font-bold">{{
+      <span class="font-display relative block text-[min(1.875rem,10vw)] leading-tight font-bold">{{
         step.holds ? t.cards.hold : t.cards.tap
       }}</span>
-      <span v-if="then" class="relative block text-lg leading-snug opacity-85">{{ t.cards.then(then) }}</span>
+      <span v-if="then" class="relative line-clamp-2 text-[min(1.125rem,6vw)] leading-snug opacity-85">{{
+        t.cards.then(then)
+      }}</span>
     </button>
     <AppDialog :open="isWhole" :title="words.title(card)" :close-label="t.why.close" @close="isWhole = false">
       <CardParts :parts="[card]" />

@@ -54,19 +54,19 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
       <span class="border-2 border-ink px-2 py-0.5 text-lg font-bold">{{ t.cards.whose[step.by] }}</span>
     </p>
     <p
-      class="font-display text-[2.5rem] leading-[1.04] font-extrabold tracking-tight sm:text-5xl"
+      class="font-display text-[min(2.5rem,13vw)] leading-[1.04] font-extrabold tracking-tight sm:text-5xl"
       data-testid="step-words"
     >
       <CardWords :step="step" :card="card" part="act" asks @why="asked = $event" />
     </p>
-    <p class="mt-3 max-w-[36rem] text-[1.35rem] leading-snug">
+    <p class="mt-3 max-w-[36rem] text-[min(1.35rem,9vw)] leading-snug">
       <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
     </p>
     <ul v-if="step.cares.length > 0" class="mt-4 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
       <li
         v-for="care in step.cares"
         :key="care"
-        class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-lg leading-snug"
+        class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-[min(1.125rem,8vw)] leading-snug"
       >
         <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
         ><span>{{ t.cares[care] }}</span>

@@ -38,7 +38,7 @@ export const cardSteps: Record<string, string> = {
   'dump.read': 'Read the panel, and enter what it shows.',
   'dump.top-up':
     'Top {tank} up first: add {top-up}. It holds about {content}, and you dump it from {threshold} on. The card for it is “Top up before a dump”.',
-  'dump.all-home': 'Push every valve fully shut, also those out of sight: {valves}.',
+  'dump.all-home': 'Push every valve fully shut. Also those out of sight: {valves}.',
   'dump.ground-first':
     'Put the ground end of the hose into the drain: screw it in, or press the soft ring in. A foot or {hose-weight} on it.',
   'dump.ground-lies':
@@ -122,7 +122,7 @@ export const cardSteps: Record<string, string> = {
   'charge.see': '{tank} is empty and shut. It takes {charge} of water.',
   'charge.fresh': 'Pump on: {charge} from fresh into {tank}, so that nothing dries onto the bottom.',
   'charge.tap':
-    'Put {charge} of water into {tank}, with a clean bucket down its drain. Then nothing dries onto the bottom.',
+    'Put {charge} of water into {tank}, with a clean bucket, down what leads into it. Then nothing dries onto the bottom.',
   'charge.gloves': 'Put on fresh gloves for what you carry indoors. Cover your eyes where you pour.',
   'charge.dropped':
     'No water and no treatment into {tank} now: there is no room, or the rig would be too heavy. Do it after the drive.',
@@ -274,7 +274,7 @@ export const cardSteps: Record<string, string> = {
   'road.full': 'Fresh stays as full as it is: {content}.',
   'road.low': 'Fresh holds {content}. The road needs {road-reserve}.',
   'road.weight': 'Water and waste aboard weigh {road-kg}.',
-  'road.charge': 'Black holds {charge} of water, so that nothing dries onto the bottom.',
+  'road.charge': 'After its last dump black keeps {charge} of water, so that nothing dries onto the bottom.',
   'road.bowl-some': 'Leave a little water in the bowl as a seal. Lid down.',
   'road.bowl': 'Empty the bowl, shut the blade, lid down.',
   'road.pump': 'Switch the water pump off.',

@@ -1,7 +1,7 @@
 import { carrierFill, WATER_KG_PER_L, type CarrierContainer } from '../../model'
 import type { Litres } from '../../quantities'
 import { loadsFor } from '../../errands'
-import { litresOfLoad } from '../amounts'
+import { NOTHING, litresOfLoad, loadsFrom } from '../amounts'
 import type { Binding, CardCase, Subject } from '../cardCase'
 import { inflowOf } from '../inflow'
 import { carriedKg, contentOfOne, liftedRinse } from '../weights'
@@ -72,18 +72,18 @@ export const carried = {
   'jug-loads': (card, subject) => carrierMade(card, 'jug', 'loads', subject),
   'jug-litres': (card, subject) => carrierMade(card, 'jug', 'litres', subject),
   'jug-kg': (card, subject) => carrierMade(card, 'jug', 'kg', subject),
-  'tote-loads': (card, subject, { tank }) => {
-    const step = tank && card.steps.find((one) => one.step.do === 'loads' && one.step.from === tank.id)
-    const carrier = subject.container as CarrierContainer
-    return step
-      ? {
-          value: Math.max(1, loadsFor(step.moved, carrier)),
-          why: [
-            { term: 'moved', value: step.moved, unit: 'volume', from: 'errand' },
-            { term: 'tote', value: carrierFill(carrier), unit: 'volume', from: 'rig' },
-          ],
-        }
-      : carrierMade(card, 'tote', 'loads', subject)
+  'tote-loads': (card, { container, grays, blacks }) => {
+    const tote = container as CarrierContainer
+    const litres = [...grays, ...blacks].map(({ id }) => loadsFrom(card, id, tote.id)?.litres ?? 0)
+    const isSome = litres.some((one) => one > NOTHING)
+    return {
+      // Black and gray go apart: each tank has loads of its own.
+      value: isSome ? litres.reduce((sum, one) => sum + (one > NOTHING ? loadsFor(one, tote) : 0), 0) : 1,
+      why: [
+        { term: 'moved', value: litres.reduce((sum, one) => sum + one, 0), unit: 'volume', from: 'errand' },
+        { term: 'tote', value: carrierFill(tote), unit: 'volume', from: 'rig' },
+      ],
+    }
   },
   'load-litres': (card, subject, binding) => loadMade(card, subject, binding),
   'load-kg': (card, subject, binding) => {
@@ -110,12 +110,13 @@ export const carried = {
 
 /** L of one load: a full tote, and what is left of the tank in the last one. */
 function loadMade(card: CardCase, { container }: Subject, { tank, load }: Binding): Made {
-  const step = card.steps.find((one) => one.step.do === 'loads' && one.step.from === tank?.id)
-  if (!container || !('payload' in container) || !step || !load) return null
+  if (!container || !('payload' in container) || !tank || !load) return null
+  const from = loadsFrom(card, tank.id, container.id)
+  if (!from) return null
   return {
-    value: litresOfLoad(step.moved, container, load),
+    value: litresOfLoad(from.litres, container, load),
     why: [
-      { term: 'moved', value: step.moved, unit: 'volume', from: 'errand' },
+      { term: 'moved', value: from.litres, unit: 'volume', from: 'errand' },
       { term: 'tote', value: carrierFill(container), unit: 'volume', from: 'rig' },
     ],
   }

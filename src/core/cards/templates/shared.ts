@@ -22,8 +22,9 @@ export const whereTo: Block = {
 export const whereToGray: Block = {
   when: ['!goes-on'],
   items: [
+    { id: 'where.ask', when: ['ask-toilet', 'toilet-in-gray'], cares: ['local-rule'] },
     { id: 'where.ask-gray', when: ['ask-gray'], cares: ['local-rule'] },
-    { id: 'gray-only.ask', when: ['!ask-gray'], cares: ['local-rule'] },
+    { id: 'gray-only.ask', when: ['!ask-gray', '!toilet-in-gray'], cares: ['local-rule'] },
     { id: 'where.old-black', when: ['old-black', 'no-toilet-waste', '!ask-gray'], cares: ['local-rule'] },
   ],
 }
@@ -222,7 +223,7 @@ const noInlet: Block = {
     {
       when: ['two-people'],
       items: [
-        { id: 'rinse.watch', needsTwo: true },
+        { id: 'rinse.watch', needsTwo: true, acts: ['attend'] },
         {
           id: 'rinse.wand',
           when: ['wand'],
