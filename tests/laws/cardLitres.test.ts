@@ -18,8 +18,8 @@ interface Second {
   about: Container | null
 }
 const KG = 0.998
-/** L: the rule leaves a hair of a millilitre where a tank would run empty. */
-const HAIR = 1e-5
+/** L */
+const HAIR = 1e-6
 const BUCKET = 10
 const nineInTen = 1.2816
 

@@ -43,8 +43,8 @@ export function headOver({
   // By itself it is done on what is known now: gray at its lower end, black at its upper.
   const wide = ({ content, ...tank }: TankState, id: Id | null): Range => {
     const known = run.id === BY_ITSELF ? contents.get(id ?? '') : undefined
-    const off = known ? known.high - known.likely : 0
-    const likely = (content.low + content.high) / 2
+    const likely = known?.likely ?? 0
+    const off = known ? known.high - likely : 0
     return known
       ? {
           low: Math.max(0, Math.min(content.low, likely - off)),
