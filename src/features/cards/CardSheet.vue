@@ -23,9 +23,9 @@ const TWO = 'grid-cols-[1.6em_minmax(0,1.7fr)_minmax(0,1fr)_1.3em]'
 const SMALLEST_PT = 11
 const LARGEST_PT = 20
 /** pt × √letters of a page that is full. */
-const FULL_PAGE = 560
+const FULL_PAGE = 640
 /** The same with the picture of the outlet at its head. */
-const WITH_PICTURE = 480
+const WITH_PICTURE = 560
 /** Of what hangs on a wall. */
 const HUNG_PAGE = 640
 const HUNG_PT = 24
@@ -43,7 +43,8 @@ const outlet = computed(() => {
 const cassette = computed(() => {
   const { rig } = forecast
   if (!rig) return null
-  const states = props.card.steps.map((_, k) => cassetteAt(props.card, rig, k + 1))
+  const whole = { ...props.card, steps: [...props.before, ...props.card.steps] }
+  const states = props.card.steps.map((_, k) => cassetteAt(whole, rig, props.before.length + k + 1))
   return states.find((state) => state?.runs) ?? null
 })
 const hasPicture = computed(() => outlet.value !== null || cassette.value !== null)
@@ -107,7 +108,7 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
         <h1 class="text-[26pt] leading-none font-extrabold">{{ words.title(card) }}</h1>
         <p class="mt-1 flex justify-between gap-4 text-[11pt]">
           <span>{{ isOf }}</span
-          ><span v-if="part[1] > 1" class="font-bold">{{ t.cards.part(part[0], part[1]) }}</span>
+          ><span v-if="part[1] > 1" class="flex-none font-bold">{{ t.cards.part(part[0], part[1]) }}</span>
         </p>
       </div>
       <OutletPicture v-if="outlet" :state="outlet" is-printed class="w-[84mm] flex-none" />

@@ -137,7 +137,13 @@ function leave(isLogged: boolean) {
         {{ t.cards.step(place.at, place.all) }}
       </p>
     </div>
-    <WalkStep :kept="kept" :card="card" :step="step" :is-awake="isHeld" class="max-w-3xl grow pt-4 pb-4" />
+    <WalkStep
+      :kept="kept"
+      :card="card"
+      :step="step"
+      :is-awake="isHeld"
+      class="max-w-3xl grow pt-4 pb-4 lg:max-w-6xl"
+    />
     <div class="-ml-1 flex flex-wrap gap-x-4 pb-2">
       <AppButton v-for="one in step.wrongs" :key="one" kind="quiet" @click="wrong = one">{{
         t.wrongs[one].ask

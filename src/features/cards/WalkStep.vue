@@ -49,53 +49,72 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
 </script>
 
 <template>
-  <div>
-    <p v-if="step.by" class="mb-2" data-testid="whose">
-      <span class="border-2 border-ink px-2 py-0.5 text-lg font-bold">{{ t.cards.whose[step.by] }}</span>
-    </p>
-    <p
-      class="font-display text-[min(2.5rem,13vw)] leading-[1.04] font-extrabold tracking-tight sm:text-5xl"
-      data-testid="step-words"
-    >
-      <CardWords :step="step" :card="card" part="act" asks @why="asked = $event" />
-    </p>
-    <p class="mt-3 max-w-[36rem] text-[min(1.35rem,9vw)] leading-snug">
-      <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
-    </p>
-    <ul v-if="step.cares.length > 0" class="mt-4 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
-      <li
-        v-for="care in step.cares"
-        :key="care"
-        class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-[min(1.125rem,8vw)] leading-snug"
+  <!-- On a wide screen the picture stands beside the words. -->
+  <div
+    class="content-start"
+    :class="{ 'lg:grid lg:grid-cols-[minmax(0,1fr)_28rem] lg:gap-x-10': outlet || cassette }"
+  >
+    <div>
+      <p v-if="step.by" class="mb-2" data-testid="whose">
+        <span class="border-2 border-ink px-2 py-0.5 text-lg font-bold">{{ t.cards.whose[step.by] }}</span>
+      </p>
+      <p
+        class="font-display text-[min(2.5rem,13vw)] leading-[1.04] font-extrabold tracking-tight sm:text-5xl"
+        data-testid="step-words"
       >
-        <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
-        ><span>{{ t.cares[care] }}</span>
-      </li>
-    </ul>
-    <OutletPicture v-if="outlet" :state="outlet" class="mt-4" />
-    <CassettePicture v-if="cassette" :state="cassette" class="mt-4" />
-    <p v-if="dial" class="mt-5 flex items-baseline gap-3" data-testid="dial">
-      <span class="text-lg font-semibold text-soft">{{ t.cards.meter }}</span>
-      <span class="figure text-6xl leading-none font-extrabold">{{ words.quantity(dial, step) }}</span>
-    </p>
-    <WalkTimer v-if="step.timer" :key="step.id" :kept="kept" :step="step" :is-awake="isAwake" class="mt-5" />
-    <div v-if="usual" class="mt-5" data-testid="tally">
-      <AppStepper
-        :value="count"
-        :text="t.cards.tally(count, words.quantity(usual, step))"
-        :min="0"
-        :max="60"
-        :fewer="t.cards.oneLess"
-        :more="t.cards.oneMore"
-        @change="walk.act({ do: 'tally', by: $event > count ? 1 : -1 })"
-      />
+        <CardWords :step="step" :card="card" part="act" asks @why="asked = $event" />
+      </p>
+      <p class="mt-3 max-w-[36rem] text-[min(1.35rem,9vw)] leading-snug">
+        <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
+      </p>
+      <ul v-if="step.cares.length > 0" class="mt-4 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
+        <li
+          v-for="care in step.cares"
+          :key="care"
+          class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-[min(1.125rem,8vw)] leading-snug"
+        >
+          <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
+          ><span>{{ t.cares[care] }}</span>
+        </li>
+      </ul>
     </div>
-    <PanelSteps
-      v-if="isPanel"
-      :seen="kept.before"
-      class="mt-5"
-      @choose="(tank, lit) => walk.readBefore(tank, lit)"
+    <OutletPicture v-if="outlet" :state="outlet" class="mt-4 lg:col-start-2 lg:row-span-2 lg:row-start-1" />
+    <CassettePicture
+      v-if="cassette"
+      :state="cassette"
+      class="mt-4 lg:col-start-2 lg:row-span-2 lg:row-start-1"
     />
-    <NumberWhy :quantity="asked" :step="step" @close="asked = null" />
+    <div>
+      <p v-if="dial" class="mt-5 flex items-baseline gap-3" data-testid="dial">
+        <span class="text-lg font-semibold text-soft">{{ t.cards.meter }}</span>
+        <span class="figure text-6xl leading-none font-extrabold">{{ words.quantity(dial, step) }}</span>
+      </p>
+      <WalkTimer
+        v-if="step.timer"
+        :key="step.id"
+        :kept="kept"
+        :step="step"
+        :is-awake="isAwake"
+        class="mt-5"
+      />
+      <div v-if="usual" class="mt-5" data-testid="tally">
+        <AppStepper
+          :value="count"
+          :text="t.cards.tally(count, words.quantity(usual, step))"
+          :min="0"
+          :max="60"
+          :fewer="t.cards.oneLess"
+          :more="t.cards.oneMore"
+          @change="walk.act({ do: 'tally', by: $event > count ? 1 : -1 })"
+        />
+      </div>
+      <PanelSteps
+        v-if="isPanel"
+        :seen="kept.before"
+        class="mt-5"
+        @choose="(tank, lit) => walk.readBefore(tank, lit)"
+      />
+      <NumberWhy :quantity="asked" :step="step" @close="asked = null" />
+    </div>
   </div>
 </template>
