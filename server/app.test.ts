@@ -1,4 +1,4 @@
-import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { connect, type AddressInfo } from 'node:net'
@@ -36,6 +36,15 @@ describe('the server', () => {
     expect(gunzipSync(script.rawPayload).toString()).toContain('hi')
     expect(script.headers['cache-control']).toContain('immutable')
     expect((await app.inject('/stay')).headers.location).toBe('/#/stay')
+    expect((await app.inject('/cards/dump/outlet?place=a')).headers.location).toBe(
+      '/#/cards/dump/outlet?place=a',
+    )
+    // Every screen of the application has an address.
+    const router = readFileSync('src/app/router.ts', 'utf8')
+    const screens = [...router.matchAll(/path: '\/([a-z-]+)/g)].map(([, screen]) => screen!)
+    expect(screens.length).toBeGreaterThan(15)
+    for (const screen of new Set(screens))
+      expect((await app.inject(`/${screen}`)).headers.location).toBe(`/#/${screen}`)
     for (const url of ['/nowhere', '/../package.json', '/%2e%2e/package.json', '/assets/'])
       expect([403, 404]).toContain((await app.inject(url)).statusCode)
   })

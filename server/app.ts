@@ -16,8 +16,9 @@ export interface ServerOptions {
 }
 
 const ONE_YEAR_S = 31_536_000
-/** Addresses people may type; the application itself routes by hash. */
-const SCREENS = [
+const LONGEST_ADDRESS = 2_000
+/** Addresses people may type or reload; the application itself routes by hash. What follows a screen goes along. */
+export const SCREENS = [
   'stay',
   'habits',
   'runs',
@@ -25,6 +26,12 @@ const SCREENS = [
   'season',
   'log',
   'rig',
+  'budget',
+  'shower',
+  'chores',
+  'review',
+  'cards',
+  'walk',
   'practice',
   'guide',
   'settings',
@@ -67,7 +74,9 @@ export async function createServer({ root, demo, https = null }: ServerOptions):
         .header('cache-control', 'no-cache')
         .send(await page()),
     )
-  for (const screen of SCREENS) app.get(`/${screen}`, (_request, reply) => reply.redirect(`/#/${screen}`))
+  for (const screen of SCREENS)
+    for (const path of [`/${screen}`, `/${screen}/*`])
+      app.get(path, (request, reply) => reply.redirect(`/#${request.url.slice(0, LONGEST_ADDRESS)}`))
   await app.register(fastifyStatic, {
     root,
     index: false,

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { expect, it } from 'vitest'
 import type { LogEntry } from '@/core/log'
 import { trailerLog } from '../../scripts/demo/trailerLog'
@@ -59,7 +60,7 @@ it('reads it whole or not at all: what is wrong is said by line and column, colu
   expect(header).toBe(LOG_COLUMNS.join(','))
   expect(logFromCsv('name,price\nbread,2')).toEqual({
     ok: false,
-    missing: ['id', 'at', 'utc', 'kind'],
+    missing: ['id', 'rig', 'at', 'utc', 'kind'],
     faults: [],
   })
   expect(logFromCsv('')).toMatchObject({ ok: false })
@@ -84,4 +85,41 @@ it('reads it whole or not at all: what is wrong is said by line and column, colu
     ok: false,
     faults: [{ line: 2, column: 'kind', found: 'dance' }],
   })
+})
+
+it('reads what spreadsheets make of it: semicolons, tabs, TRUE and FALSE, decimal commas, a byte-order mark', () => {
+  const log = ALL.map((one, k) => ({ ...one, isRemoved: k % 3 === 0, note: '' }))
+  const rows = Papa.parse<string[]>(logToCsv(log).trim()).data
+  const numbers = ['n', 'litres', 'minutes'].map((name) => LOG_COLUMNS.indexOf(name as 'n'))
+  for (const [delimiter, comma] of [
+    [';', true],
+    ['\t', false],
+    [',', false],
+  ] as const) {
+    const written = rows.map((row, r) =>
+      r === 0
+        ? row
+        : row.map((cell, c) =>
+            cell === 'true' || cell === 'false'
+              ? cell.toUpperCase()
+              : comma && numbers.includes(c)
+                ? cell.replace('.', ',')
+                : cell,
+          ),
+    )
+    const text = `\uFEFF${Papa.unparse(written, { delimiter, newline: '\r\n' })}`
+    expect(logFromCsv(text)).toEqual({ ok: true, log, unknown: [] })
+  }
+  // A word that is neither of the two is said, and removes or brings back nothing.
+  const [header, first] = logToCsv(ALL.slice(0, 1)).split('\r\n') as [string, string]
+  expect(logFromCsv(`${header}\r\n${first.replace('false', 'perhaps')}`)).toMatchObject({
+    ok: false,
+    faults: [{ line: 2, column: 'removed', found: 'perhaps' }],
+  })
+  const without = (column: string) => {
+    const at = rows[0]!.indexOf(column)
+    return Papa.unparse(rows.map((row) => row.filter((_, c) => c !== at)))
+  }
+  for (const column of ['id', 'rig', 'at', 'utc', 'kind'])
+    expect(logFromCsv(without(column))).toMatchObject({ ok: false, missing: [column] })
 })

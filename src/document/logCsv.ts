@@ -13,7 +13,7 @@ export const LOG_COLUMNS = [
 ] as const // prettier-ignore
 type Column = (typeof LOG_COLUMNS)[number]
 /** Those without which a line is no entry. */
-const NEEDED: readonly Column[] = ['id', 'at', 'utc', 'kind']
+const NEEDED: readonly Column[] = ['id', 'rig', 'at', 'utc', 'kind']
 
 /** What a spreadsheet would take for a formula is led by an apostrophe; what begins with one already gets another. */
 const FORMULA = /^['=+\-@\t\r]/
@@ -60,9 +60,24 @@ export type CsvRead =
 
 const FAULTS_KEPT = 50
 
-/** Reads a log from CSV: every line, or none and what is wrong. Columns that are not ours are named and left aside. */
+/** What spreadsheets put between cells, by their language. */
+const BETWEEN = [',', ';', '\t'] as const
+
+/** The one that parts the most names in the first line. */
+function delimiterOf(text: string): string {
+  const [header = ''] = text.split(/\r?\n/, 1)
+  const parts = (mark: string) => header.split(mark).length
+  return BETWEEN.reduce((best, mark) => (parts(mark) > parts(best) ? mark : best))
+}
+
+/**
+ * Reads a log from CSV: every line, or none and what is wrong. Columns that are not ours are named and left aside. As spreadsheets write
+ * it too: semicolons or tabs, TRUE and FALSE, decimal commas, a byte-order mark.
+ */
 export function logFromCsv(text: string): CsvRead {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+  const body = text.replace(/^\uFEFF/, '')
+  const { data, meta } = Papa.parse<Record<string, string>>(body, {
+    delimiter: delimiterOf(body),
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (name) => name.trim(),
@@ -109,13 +124,20 @@ function faultOf(path: readonly PropertyKey[], cell: Cell, line: number): CsvFau
 }
 
 const orNull = (text: string) => (text === '' ? null : text)
-const numberOr = (text: string) => (text === '' ? null : Number(text))
+const numberOr = (text: string) => (text === '' ? null : numberOf(text))
+/** With a decimal comma, where there is nothing that it could part but a number. */
+const numberOf = (text: string) => Number(/^-?\d+,\d+$/.test(text) ? text.replace(',', '.') : text)
+/** Neither of the two is a fault of its cell: what was removed must not come back because of how it was written. */
+function booleanOf(text: string): boolean | string {
+  const said = text.toLowerCase()
+  return said === 'true' ? true : said === 'false' || said === '' ? false : text
+}
 
 function entryOf(cell: Cell): unknown {
   const head = {
     id: cell('id'),
-    revision: cell('revision') === '' ? 1 : Number(cell('revision')),
-    isRemoved: cell('removed') === 'true',
+    revision: cell('revision') === '' ? 1 : numberOf(cell('revision')),
+    isRemoved: booleanOf(cell('removed')),
     rig: cell('rig'),
     stay: orNull(cell('stay')),
     at: cell('at'),
@@ -136,7 +158,7 @@ function ofKind(cell: Cell): object {
   }
   switch (cell('kind')) {
     case 'start':
-      return { valvesShut: cell('valvesShut') === 'true' }
+      return { valvesShut: booleanOf(cell('valvesShut')) }
     case 'use':
       return {
         activity: cell('activity'),
@@ -147,7 +169,7 @@ function ofKind(cell: Cell): object {
         ...((cell('details') === '' ? null : (details() as object | null)) ?? {}),
       }
     case 'reading':
-      return { container: cell('container'), saw: details(), isOffLevel: cell('offLevel') === 'true' }
+      return { container: cell('container'), saw: details(), isOffLevel: booleanOf(cell('offLevel')) }
     case 'run':
       return (details() as object | null) ?? { did: null }
     case 'dose':

@@ -126,3 +126,11 @@ describe('opening hours', () => {
     ])
   })
 })
+
+it('is not held up by blanks, however many: the text is read as with one of them', () => {
+  for (const blanks of [1, 26, 60, 240]) {
+    const many = ' '.repeat(blanks)
+    expect(read(`PH off;${many}+`)).toEqual(read('PH off; +'))
+    expect(read(`Mo-Fr${many}08:00-18:00`)).toEqual(DAYTIME)
+  }
+})

@@ -366,7 +366,7 @@ describe('what the log teaches', () => {
     await take('same.csv', text)
     await csv.getByText('All of it was here already.').waitFor()
     await take('other.csv', 'day,litres\n1,20\n')
-    await csv.getByText('these columns are missing: id, at, utc, kind.').waitFor()
+    await csv.getByText('these columns are missing: id, rig, at, utc, kind.').waitFor()
     const [header, first, ...lines] = text.split('\r\n') as [string, string, ...string[]]
     await take('bad.csv', [header, first.replace('2027-09-11T16:00', 'noon')].join('\r\n'))
     await csv.getByText(/Line 2, at: “noon” cannot be that\./).waitFor()

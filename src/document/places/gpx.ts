@@ -56,6 +56,8 @@ function featuresOf(document: Document): Waypoint[] {
   return (toGeoJson(document) as unknown as { features: Waypoint[] }).features
 }
 
+/** What no XML may hold, whatever the name of a place is made of. */
+const NOT_XML = /[^\t\n\r\u{20}-\u{D7FF}\u{E000}-\u{FFFD}\u{10000}-\u{10FFFF}]/gu
 const NAMESPACE = 'http://www.topografix.com/GPX/1/1'
 
 /** Places with a position as GPX 1.1 waypoints, for a device that finds the way. @param wordsOf what is to be known of one */
@@ -71,9 +73,10 @@ export function gpxOf(places: readonly Place[], xml: Xml, wordsOf: (place: Place
       ['name', place.name],
       ['desc', wordsOf(place)],
     ] as const) {
-      if (words === '') continue
+      const written = words.replace(NOT_XML, '')
+      if (written === '') continue
       const element = document.createElementNS(NAMESPACE, key)
-      element.textContent = words
+      element.textContent = written
       point.appendChild(element)
     }
     root.appendChild(point)

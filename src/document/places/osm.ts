@@ -80,7 +80,7 @@ export function placeOfTags(id: string, tags: Tags, position: Position | null, n
   if (opening !== undefined && /^[^<\p{Cc}]{1,255}$/u.test(opening)) place.opening = opening
   else if (opening !== undefined) used.delete('opening_hours')
   const access = tag('access')
-  if (access !== undefined && access in ACCESS) place.access = ACCESS[access]!
+  if (access !== undefined && Object.hasOwn(ACCESS, access)) place.access = ACCESS[access]!
   else if (access !== undefined) used.delete('access')
   place.fee = feeOf(tag, used)
   for (const [key, field, range] of [
@@ -112,7 +112,7 @@ export function placeOfTags(id: string, tags: Tags, position: Position | null, n
   const words = [tag('description'), tag('note'), tag('phone') ?? tag('contact:phone')]
   place.note = plainText(words.filter(Boolean).join('; '), LIMITS.noteLength)
   const verified = tag('check_date') ?? tag('survey:date')
-  if (verified && /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d)$/.test(verified)) place.verified = verified
+  if (verified && /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(verified)) place.verified = verified
   const notUnderstood = Object.entries(tags)
     .filter(([key]) => !used.has(key) && !SILENT.test(key))
     .map(([key, value]) => plainText(`${key}=${value}`, LIMITS.nameLength))

@@ -347,3 +347,44 @@ describe('GPX', () => {
     expect(none.ok && none.report.places).toEqual([])
   })
 })
+
+it('one odd feature is left out and named, and the rest is taken: a charge, a date, an access that cannot be', () => {
+  const at = (name: string, own: object) => ({
+    type: 'Feature',
+    geometry: { type: 'Point', coordinates: [7, 46] },
+    properties: { name, amenity: 'sanitary_dump_station', ...own },
+  })
+  const features = [
+    at('Dear', { charge: '1000000' }),
+    at('Never', { check_date: '2027-02-30' }),
+    at('Method', { access: 'toString' }),
+    at('Late', { check_date: '2027-05-31' }),
+    at('Plain', {}),
+  ]
+  const found = readGeoJson(JSON.stringify({ type: 'FeatureCollection', features }), () => 'id', 'Nameless')
+  if (!found.ok) throw new Error(found.code)
+  expect(found.report.leftOut).toEqual([{ why: 'not-valid', n: 2, example: 'Dear' }])
+  expect(found.report.places.map(({ name, access, verified }) => [name, access, verified])).toEqual([
+    ['Method', 'unknown', null],
+    ['Late', 'unknown', '2027-05-31'],
+    ['Plain', 'unknown', null],
+  ])
+})
+
+it('a name made of any characters gives a GPX file that can be read again', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary', minLength: 1, maxLength: 40 }), (name) => {
+      for (const odd of [name, `${name}\uFFFE`, `\uD800${name}`, `${name}\u0000]]>`]) {
+        const place = { ...newPlace('x', odd), position: { lat: 45, lon: 7 } }
+        const read = readGpx(
+          gpxOf([place], xml, () => odd),
+          xml,
+          () => 'id',
+          'Nameless',
+        )
+        expect(read.ok && read.report.places.length).toBe(1)
+      }
+    }),
+    { numRuns: 200 },
+  )
+})

@@ -1,7 +1,14 @@
 import type { Place } from '@/core/model'
+import { placeSchema } from '../schema/places'
 
 /** Why something in a file of places was left out. */
-export type LeftOut = 'other-geometry' | 'no-position' | 'off-the-globe' | 'not-of-interest' | 'too-many'
+export type LeftOut =
+  | 'other-geometry'
+  | 'no-position'
+  | 'off-the-globe'
+  | 'not-of-interest'
+  | 'not-valid'
+  | 'too-many'
 
 /** What was understood of a file of places, and what was not. */
 export interface PlacesReport {
@@ -37,6 +44,11 @@ export function placesReport() {
     take(place: Place, notUnderstood: readonly string[]): void {
       if (places.length >= MOST_READ) {
         this.leave('too-many', place.name)
+        return
+      }
+      // By the rule that reads documents: what it would refuse is left out, and the rest is taken.
+      if (!placeSchema.safeParse(place).success) {
+        this.leave('not-valid', place.name)
         return
       }
       places.push(place)

@@ -42,6 +42,8 @@ const own = computed(() =>
     ? (forecast.rig?.cards.find(({ id }) => id === String(route.params.own)) ?? null)
     : null,
 )
+/** What a card of one's own, or one from elsewhere, would break here: then it is not started. */
+const unsafe = computed(() => (own.value ? (cards.brokenBy(own.value) ?? []) : []))
 const kind = computed((): CardKind | null => {
   const asked = String(route.params.kind)
   return route.name === 'card' && isOneOf(CARD_KINDS, asked) ? asked : null
@@ -175,7 +177,11 @@ const printLink = computed(() => ({
           />
         </label>
       </section>
-      <div class="mt-4 flex flex-wrap gap-3">
+      <div v-if="unsafe.length > 0" class="mt-4 max-w-3xl border-2 border-ink p-3" data-testid="unsafe">
+        <p class="font-bold">{{ t.cards.own.notSafe }}</p>
+        <p v-for="law in unsafe" :key="law">{{ t.laws[law] }}</p>
+      </div>
+      <div v-else class="mt-4 flex flex-wrap gap-3">
         <AppButton kind="primary" class="min-w-40" data-testid="start-card" @click="start">{{
           t.cards.start
         }}</AppButton>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cardFile, templateStepIds } from '@/core/cards'
+import { cardFile, templateStepIds, type Law } from '@/core/cards'
 import type { OwnCard } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
@@ -12,12 +12,16 @@ import { saveFile } from '@/parts/files/saveFile'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import OwnCardEditor from './OwnCardEditor.vue'
+import { useCards } from './useCards'
 
 /** Cards of one's own, made from a copy: opened, changed, shared as a file, taken in from one. */
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
+const cards = useCards()
 const own = computed(() => forecast.rig?.cards ?? [])
 const fault = ref('')
+/** Laws that a card from elsewhere breaks here: it is not taken in. */
+const broken = ref<Law[]>([])
 const editing = ref<string | null>(null)
 
 function share(card: OwnCard) {
@@ -34,7 +38,8 @@ async function take(event: Event) {
   const read = readCard(await file.text(), newId('card'), templateStepIds())
   input.value = ''
   fault.value = read.ok ? '' : t.cards.own.faults[read.fault]
-  if (!read.ok) return
+  broken.value = read.ok ? (cards.brokenBy(read.card) ?? []) : []
+  if (!read.ok || broken.value.length > 0) return
   const { id } = forecast.rig!
   workspace.edit('card', (draft) => putCard(draft, id, read.card))
 }
@@ -94,5 +99,14 @@ function remove(card: OwnCard) {
       />
     </label>
     <p v-if="fault" class="mt-2 font-semibold" role="alert">{{ fault }}</p>
+    <div
+      v-if="broken.length > 0"
+      class="mt-2 border-2 border-ink p-3"
+      role="alert"
+      data-testid="taken-refused"
+    >
+      <p class="font-bold">{{ t.cards.own.notTaken }}</p>
+      <p v-for="law in broken" :key="law">{{ t.laws[law] }}</p>
+    </div>
   </FoldSection>
 </template>

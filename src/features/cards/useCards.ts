@@ -3,6 +3,7 @@ import {
   cardCase,
   cardOf,
   cardsFor,
+  ownFaults,
   recordsOf,
   runFor,
   split,
@@ -10,6 +11,7 @@ import {
   withOwn,
   type Card,
   type CardGround,
+  type Law,
   type Subject,
 } from '@/core/cards'
 import { CARD_KINDS, type CardKind, type Id, type OwnCard, type Run } from '@/core/model'
@@ -58,7 +60,9 @@ export function useCards() {
   function single(kind: CardKind, about: Id | null, place: Id | null = null) {
     const on = ground.value
     if (!on) return null
-    const subject = subjectsOf(on.stayCase, kind).find((one) => idOf(one) === about)
+    // An address without its tank is that of the first.
+    const all = subjectsOf(on.stayCase, kind)
+    const subject = all.find((one) => idOf(one) === about) ?? (about === null ? all[0] : undefined)
     if (!subject) return null
     return cardOf(cardCase(on, runFor(on.stayCase, kind, subject), walk.asks, place), kind, subject)
   }
@@ -84,11 +88,15 @@ export function useCards() {
   }
 
   function own(card: OwnCard): Card[] {
-    const on = ground.value
-    if (!on) return []
-    const subject = subjectsOf(on.stayCase, card.kind)[0]
-    const whole = subject ? single(card.kind, idOf(subject)) : null
+    const whole = single(card.kind, null)
     return whole ? split(withOwn(whole, card)) : []
+  }
+
+  /** Laws that a card of one's own breaks on this rig; null: it has nothing that such a card is about. */
+  function brokenBy(card: OwnCard): Law[] | null {
+    const whole = single(card.kind, null)
+    const { rig } = forecast
+    return whole && rig ? [...new Set(ownFaults(whole, card, rig).map(({ law }) => law))] : null
   }
 
   /** Tanks with a rinse owed. */
@@ -103,6 +111,7 @@ export function useCards() {
     single,
     ofRun,
     own,
+    brokenBy,
     owed,
     parts: (card: Card & { stages: number[] }) => split(card),
   }

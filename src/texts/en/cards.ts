@@ -103,6 +103,8 @@ export const cards = {
     down: (step: string) => `Later: ${step}`,
     drop: (step: string) => `Drop: ${step}`,
     refused: 'Not like this:',
+    notTaken: 'That card was not taken in. On your rig it would break this:',
+    notSafe: 'This card cannot be started on your rig. It would break this:',
     share: 'Share as a file',
     take: 'Take in a card',
     remove: 'Remove it',

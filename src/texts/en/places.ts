@@ -143,6 +143,7 @@ export const places = {
     'no-position': (n: number) => `${n} left out: without a position`,
     'off-the-globe': (n: number) => `${n} left out: their position is not on the globe`,
     'not-of-interest': (n: number) => `${n} left out: tagged as something no run goes to`,
+    'not-valid': (n: number) => `${n} left out: they say something that cannot be, such as a date or a fee`,
     'too-many': (n: number) => `${n} left out: more than can be looked through`,
   },
   such: (example: string) => `, such as ${example}`,

@@ -98,7 +98,7 @@ export const starters: StarterTexts = {
     },
     'paper-bin': {
       name: 'Paper into a lidded can',
-      note: 'A can of about 5 L for the bathroom, with bags of another color than the kitchen’s. Carry the bags out.',
+      note: 'A small can for the bathroom, with bags of another color than the kitchen’s. Carry the bags out.',
     },
     'dry-bowl': {
       name: 'Leave no water in the bowl',

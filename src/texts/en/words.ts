@@ -95,7 +95,7 @@ export const gearNames = {
   'rinse-wand': 'a rinse wand',
   'low-flow-head': 'a shower head with less flow',
   'shower-screen': 'a screen, or doors that shield an outdoor shower',
-  cup: 'a cup of about half a liter with a lid',
+  cup: 'a small cup with a lid',
 } satisfies Record<Gear, string>
 
 export const landRules = {
