@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, it } from 'vitest'
+import { generate } from 'selfsigned'
 import { createServer } from './app'
 import { credentialsFor, lanWords, ownAddresses } from './lan'
 import { startOptions } from './options'
@@ -34,6 +35,8 @@ it('makes a certificate for its addresses once, keeps it to itself, and makes an
   const read = new X509Certificate(first.cert)
   expect(read.checkIP('192.0.2.7')).toBe('192.0.2.7')
   expect(read.checkIP('192.0.2.8')).toBeUndefined()
+  // It vouches for this server and for nothing else.
+  expect(read.ca).toBe(false)
   // Phones refuse what is valid for more than 398 days.
   expect(Date.parse(read.validTo) - Date.parse(read.validFrom)).toBeLessThan(398 * DAY_MS)
   expect(statSync(file).mode & 0o077).toBe(0)
@@ -41,6 +44,17 @@ it('makes a certificate for its addresses once, keeps it to itself, and makes an
   expect((await credentialsFor(['192.0.2.7'], file, now + 380 * DAY_MS)).cert).not.toBe(first.cert)
   const other = await credentialsFor(['192.0.2.9'], file, now)
   expect(new X509Certificate(other.cert).checkIP('192.0.2.9')).toBe('192.0.2.9')
+  // One of before, an authority that could vouch for anything, is not kept.
+  const authority = await generate([{ name: 'commonName', value: 'Dry Count' }], {
+    keyType: 'ec',
+    extensions: [{ name: 'basicConstraints', cA: true, critical: true }],
+  })
+  const until = now + 390 * DAY_MS
+  writeFileSync(
+    file,
+    JSON.stringify({ key: authority.private, cert: authority.cert, addresses: ['192.0.2.9'], until }),
+  )
+  expect(new X509Certificate((await credentialsFor(['192.0.2.9'], file, now)).cert).ca).toBe(false)
   writeFileSync(file, '{ torn')
   expect((await credentialsFor(['192.0.2.9'], file, now)).cert).toContain('BEGIN CERTIFICATE')
 })

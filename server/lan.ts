@@ -1,3 +1,4 @@
+import { X509Certificate } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { networkInterfaces } from 'node:os'
 import { dirname } from 'node:path'
@@ -41,7 +42,12 @@ export async function credentialsFor(
   now: number,
 ): Promise<Credentials> {
   const kept = read(file)
-  if (kept && kept.addresses.join() === addresses.join() && kept.until - now > LEAST_DAYS * DAY_MS)
+  if (
+    kept &&
+    !isAuthority(kept) &&
+    kept.addresses.join() === addresses.join() &&
+    kept.until - now > LEAST_DAYS * DAY_MS
+  )
     return kept
   const until = now + VALID_DAYS * DAY_MS
   const { private: key, cert } = await generate([{ name: 'commonName', value: 'Dry Count' }], {
@@ -51,8 +57,9 @@ export async function credentialsFor(
     notBeforeDate: new Date(now),
     notAfterDate: new Date(until),
     extensions: [
-      { name: 'basicConstraints', cA: true, critical: true },
-      { name: 'keyUsage', digitalSignature: true, keyCertSign: true, critical: true },
+      // Of this server alone: a phone that trusts it trusts nothing else by it.
+      { name: 'basicConstraints', cA: false, critical: true },
+      { name: 'keyUsage', digitalSignature: true, critical: true },
       { name: 'extKeyUsage', serverAuth: true },
       {
         name: 'subjectAltName',
@@ -73,6 +80,11 @@ export async function credentialsFor(
 /** Kinds of alternative names of a certificate (RFC 5280, section 4.2.1.6). */
 const DNS_NAME = 2
 const IP_ADDRESS = 7
+
+/** Made before, it could have vouched for any address there is. */
+function isAuthority({ cert }: Credentials): boolean {
+  return new X509Certificate(cert).ca
+}
 
 function read(file: string): Kept | null {
   if (!existsSync(file)) return null
