@@ -253,6 +253,9 @@ function unsure(ground: Ground, { state, shown }: Filter, { container }: Odd): n
   return 0
 }
 
+/** Own levels below this are as doubtful as this one. */
+const LEAST_OWN = 0.05
+
 /** Uses that are known to have been made; their litres are not, unless metered. */
 function use(ground: Ground, state: Gaussian, { at, activity, n, litres, isExtra }: Used): number {
   const { model, effects, activities, containers } = ground
@@ -264,10 +267,11 @@ function use(ground: Ground, state: Gaussian, { at, activity, n, litres, isExtra
   const spread = activities[activity]!.spread
   const volume = model.volume[row]!
   let logZ = 0
-  const isMetered = litres !== null && volume > 0
+  const isMetered = litres !== null && volume > 0 && n > 0
   if (isMetered && !isExtra) {
     const look: Look = { at: [own], weights: [1] }
-    const m = state.mean[own]!
+    // A use of nothing at all leaves some doubt too: without any, the next look would be divided by none.
+    const m = Math.max(LEAST_OWN, state.mean[own]!)
     logZ = observe(state, look, litres / (n * volume), (m * spread) ** 2 / n)
   }
   const m = isMetered ? litres / (n * volume) : state.mean[own]!

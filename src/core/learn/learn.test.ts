@@ -66,6 +66,26 @@ it('by hand: ten counted uses and 100 L measured where 80 were expected', () => 
   expect(metered.activities[0]!.factor).toBeCloseTo(1 + (0.04 / (0.04 + 0.35 ** 2)) * 0.5, 9)
 })
 
+it('uses that took nothing, a meter that stood still, none at all: every number stays one', () => {
+  const { stayCase, model } = sink()
+  for (const uses of [
+    Array.from({ length: 12 }, (_, k) => used(0.05 * (k + 1), 1, 0)),
+    Array.from({ length: 60 }, (_, k) => used(0.01 * (k + 1), 2, 0)),
+    [used(0.5, 0, 0), used(0.6, 0, 5), used(0.7, 1, 0)],
+  ]) {
+    const after = learn(
+      stayCase,
+      model,
+      [...uses, { kind: 'measured', at: 1, container: FRESH, level: 150, deviation: 2 }],
+      { counted: new Set(['sink']), until: 1 },
+    )
+    const { factor, spread, posterior } = after.activities[0]!
+    for (const one of [factor, spread, ...Object.values(posterior), ...after.levels.map(({ mean }) => mean)])
+      expect(Number.isFinite(one)).toBe(true)
+    expect(factor).toBeGreaterThan(0)
+  }
+})
+
 it('a second way: trips drawn one by one and weighed by what the panel showed', () => {
   const { stayCase, model } = sink()
   const generator = mersenne(7)
