@@ -46,8 +46,9 @@ const MINUTE = 60_000
 /** Walked to a step, a minute a step. */
 function to(walk: Walk, id: string): Walk {
   let now = walk
+  const from = Math.max(walk.startedAt, ...Object.values(walk.left))
   for (let k = 1; stepAt(now) && stepAt(now)!.id !== id; k++)
-    now = walked(now, { do: 'next', at: now.startedAt + k * MINUTE })
+    now = walked(now, { do: 'next', at: from + k * MINUTE })
   return now
 }
 
@@ -120,6 +121,19 @@ describe('walking a card', () => {
     })
     // What was not walked was not done.
     expect(finished(to(startWalk(parts, 0), 'dump.black'), MINUTE).did).toEqual([])
+  })
+
+  it('a card that lay aside for days, or a clock that was set back, adds no hours', () => {
+    const DAY = 24 * 60 * MINUTE
+    let walk = startWalk(parts, 0)
+    walk = walked(walk, { do: 'next', at: 5 * MINUTE })
+    walk = walked(walk, { do: 'next', at: 3 * DAY })
+    walk = walked(walk, { do: 'next', at: 3 * DAY + 4 * MINUTE })
+    expect(finished(walk, 0).minutes).toBe(9)
+    // An hour back in the middle, then on.
+    walk = walked(walk, { do: 'next', at: 3 * DAY - 56 * MINUTE })
+    walk = walked(walk, { do: 'next', at: 3 * DAY - 53 * MINUTE })
+    expect(finished(walk, 0).minutes).toBe(12)
   })
 
   it('where others wait a rinse is owed, and the next card asks a round more', () => {

@@ -202,16 +202,28 @@ export function finished(walk: Walk, at: number): Finished {
     if (step.did.some(({ what }) => what === 'emptied'))
       for (const { container } of step.did) read.add(container)
   }
-  const last = Math.max(walk.startedAt, ...Object.values(walk.left), walk.stoppedAt ?? 0)
-  const until = Object.keys(walk.left).length > 0 ? last : at
+  const left = cards.flatMap(({ steps }, c) => steps.flatMap((_, k) => walk.left[keyOf(c, k)] ?? []))
+  const times = [walk.startedAt, ...left, ...(walk.stoppedAt === null ? [] : [walk.stoppedAt])]
+  if (left.length === 0 && walk.stoppedAt === null) times.push(at)
   return {
     did: merged(done.flatMap(({ step }) => step.did)),
     rinses: [...rinses].map(([container, rinse]) => ({ container, ...rinse })),
     doses,
     drains: drains.filter((one) => one.minutes > 0),
-    minutes: Math.max(0, Math.round((until - walk.startedAt) / 60_000)),
+    minutes: Math.round(workedMs(times) / 60_000),
     read: [...read],
   }
+}
+
+/** Between two steps nobody works longer than this: the card was laid aside. A hold of bleach is shorter. */
+const LAID_ASIDE_MS = 6 * 3_600_000
+
+/** @param times of the steps in their order; a clock that was set back between two of them adds nothing */
+function workedMs(times: readonly number[]): number {
+  return times.slice(1).reduce((sum, time, k) => {
+    const gap = time - times[k]!
+    return gap > 0 && gap <= LAID_ASIDE_MS ? sum + gap : sum
+  }, 0)
 }
 
 /** Each container once for each thing that was done to it. */

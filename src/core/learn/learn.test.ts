@@ -80,7 +80,14 @@ it('uses that took nothing, a meter that stood still, none at all: every number 
       { counted: new Set(['sink']), until: 1 },
     )
     const { factor, spread, posterior } = after.activities[0]!
-    for (const one of [factor, spread, ...Object.values(posterior), ...after.levels.map(({ mean }) => mean)])
+    for (const one of [
+      factor,
+      spread,
+      posterior.median,
+      posterior.low80,
+      posterior.high80,
+      ...after.levels.map(({ mean }) => mean),
+    ])
       expect(Number.isFinite(one)).toBe(true)
     expect(factor).toBeGreaterThan(0)
   }
