@@ -1,4 +1,24 @@
 /** Habits: the catalogue, the search for the least bother, the two sides of the flush. */
+import type { Caution } from '@/core/model'
+
+export const cautions = {
+  'stored-gray': 'Stored gray: lidded, under a day, for the toilet only.',
+  'bin-not-bowl': 'Wipes and paper towels are bagged and binned, never put into a tank.',
+  'hot-vessel':
+    'Never heat a closed vessel for a shower, and never run a stove in a closed room: burns and carbon monoxide.',
+  'land-rules': 'Only as the land manager’s written rules allow. Packing it out is always right.',
+  'clear-of-water': 'Stay well clear of water and wildlife; never a storm drain or ditch.',
+  mound: 'Less water on the solids: keep your water per solid use, or rinse hard at the dump.',
+  'wash-hands': 'Wash your hands afterwards; that water is never saved.',
+  trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
+  slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
+  'not-for-drinking':
+    'Catch it in a clean vessel, keep it covered, use it the same day; boil it where it goes into cooking. Never drink it as it is.',
+  'plain-soap':
+    'Pour out only what holds a soap that breaks down, and little of it. It does not belong in a lake or a stream either.',
+  damp: 'Open the window and run the fan until the walls are dry: a damp wet room grows mold.',
+  'sun-warm': 'Its warmth depends on the day. Feel it with your hand before it runs over you: it can scald.',
+} satisfies Record<Caution, string>
 
 export const habits = {
   others: 'What buys nothing now',
