@@ -4,6 +4,7 @@ import { BY_ITSELF } from './runFor'
 import {
   carrierFill,
   isSoiled,
+  joinedWith,
   type CarrierContainer,
   type Container,
   type Id,
@@ -68,7 +69,7 @@ const compiled = ({ model }: CardCase, { id }: Container) =>
 export function chargeOfTank(card: CardCase, tank: Container): Litres {
   const step = card.steps.find((one) => one.step.do === 'charge' && one.step.to === tank.id)
   if (step) return step.moved
-  const joined = card.stayCase.rig.outlets.find((outlet) => outlet.joined.includes(tank.id))?.joined ?? []
+  const joined = joinedWith(card.stayCase.rig, tank.id)
   const isWithAnother = card.steps.some(
     (one) => one.step.do === 'charge' && one.step.to !== null && joined.includes(one.step.to),
   )
@@ -121,7 +122,7 @@ export function loadsFrom(
   tank: Id,
   tote: Id,
 ): { answer: StepAnswer; litres: Litres } | null {
-  const joined = rig.outlets.find((outlet) => outlet.joined.includes(tank))?.joined ?? [tank]
+  const joined = joinedWith(rig, tank)
   const answers = steps.filter(
     ({ step }) => step.do === 'loads' && step.to === tote && step.from !== null && joined.includes(step.from),
   )

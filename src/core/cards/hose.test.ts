@@ -5,7 +5,8 @@ import { starterCases } from '../../../tests/support/starterRigs'
 import { compile } from '../compile'
 import { count } from '../count'
 import { usualRuns } from '../errands'
-import { caseOf, isSoiled, type Run, type StayCase } from '../model'
+import { caseOf, isSoiled, type OwnCard, type Run, type StayCase } from '../model'
+import { fromVersion10 } from '@/document/migrations/fromVersion10'
 import { owned } from '../quantities'
 import type { LogEntry } from '../log'
 import {
@@ -17,6 +18,9 @@ import {
   cardOf,
   cardsFor,
   cassetteAt,
+  ownCopy,
+  ownFaults,
+  ownSteps,
   runFor,
   stopSafely,
   subjectsOf,
@@ -139,6 +143,21 @@ describe('two people, or one', () => {
       expect(at('rinse.go-out')).toBeGreaterThan(at('rinse.go-in'))
       for (const made of [one, two]) expect(broken(made, trailer().rig)).toEqual([])
     }
+  })
+
+  it('a card of one’s own that was copied as two has the way of one person too, and of before', () => {
+    const own = ownCopy(card(true), 'own', 'Ours')
+    const alone = ownSteps(card(false), own).map(({ id }) => id)
+    expect(alone).toEqual(expect.arrayContaining(['rinse.go-in', 'rinse.buckets-alone', 'rinse.go-out']))
+    expect(ownFaults(card(false), own, trailer().rig)).toEqual([])
+    const before = {
+      ...own,
+      steps: own.steps.filter((one) => !('step' in one) || !one.step.startsWith('rinse.')),
+    }
+    const at = before.steps.findIndex((one) => 'step' in one && one.step === 'dump.black')
+    before.steps.splice(at + 1, 0, { step: 'rinse.buckets' })
+    const { rigs } = fromVersion10({ rigs: [{ cards: [before] }] }) as { rigs: { cards: OwnCard[] }[] }
+    expect(ownSteps(card(false), rigs[0]!.cards[0]!).map(({ id }) => id)).toContain('rinse.buckets-alone')
   })
 
   it('as many as the crew is, where nobody said', () => {

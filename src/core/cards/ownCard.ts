@@ -16,6 +16,14 @@ export function templateStepIds(): string[] {
   return [...ids]
 }
 
+/** Ways of doing one thing, of which one applies at a time: a card of one's own has all of them, whoever is there when it is walked. */
+const WAYS: readonly (readonly string[])[] = [
+  [
+    ...['rinse.watch', 'rinse.wand', 'rinse.buckets', 'rinse.call'],
+    ...['rinse.go-in', 'rinse.wand-alone', 'rinse.buckets-alone', 'rinse.go-out'],
+  ],
+]
+
 /** A copy to begin with: the steps that the card has on this rig, each once; what only a later tank has stands in its place. */
 export function ownCopy(card: Card, id: string, name: string): OwnCard {
   const ids: string[] = []
@@ -24,7 +32,11 @@ export function ownCopy(card: Card, id: string, name: string): OwnCard {
     const before = card.steps[k - 1]
     ids.splice(before ? ids.indexOf(before.id) + 1 : 0, 0, step.id)
   })
-  return { id, name, kind: card.kind, from: 'own', steps: ids.map((step) => ({ step })) }
+  const all = ids.flatMap((step) => {
+    const ways = WAYS.find((one) => one.includes(step))
+    return ways ? (ids.find((one) => ways.includes(one)) === step ? ways : []) : [step]
+  })
+  return { id, name, kind: card.kind, from: 'own', steps: all.map((step) => ({ step })) }
 }
 
 /**

@@ -1,4 +1,4 @@
-import { carrierFill, isSoiled, type Accepted, type Container, type Id, type Rig } from '../model'
+import { carrierFill, isSoiled, joinedWith, type Accepted, type Container, type Id, type Rig } from '../model'
 import type { Amount, Litres } from '../quantities'
 import type { Card, CardAct, CardStep } from './derive'
 import { handsOf, touch, type Hands, CLEAN } from './laws'
@@ -157,8 +157,9 @@ function runsOut(tank: Id, { yard, card, rig }: State): boolean {
 
 /** What stands open to a tank that a toilet drains to is toilet waste, whatever it is called. */
 const wasteOf = ({ rig }: State, tank: Id): Accepted => {
-  const together = rig.outlets.find(({ joined }) => joined.includes(tank))?.joined ?? [tank]
-  return together.some((id) => isSoiled(rig, found(rig, id) ?? { id, kind: 'gray' })) ? 'black' : 'gray'
+  return joinedWith(rig, tank).some((id) => isSoiled(rig, found(rig, id) ?? { id, kind: 'gray' }))
+    ? 'black'
+    : 'gray'
 }
 
 /** A valve opens: out of the hose it goes, into a tote only by its own act, or into the tank it stands open to. */

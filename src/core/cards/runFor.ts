@@ -1,4 +1,13 @@
-import type { CardKind, Container, Id, Run, RunStep, StayCase, TankContainer } from '../model'
+import {
+  joinedWith,
+  type CardKind,
+  type Container,
+  type Id,
+  type Run,
+  type RunStep,
+  type StayCase,
+  type TankContainer,
+} from '../model'
 import { fromSource } from '../quantities'
 import { loadsFor } from '../errands'
 import type { Subject } from './cardCase'
@@ -26,7 +35,7 @@ export function runFor(stayCase: StayCase, kind: CardKind, subject: Subject): Ru
   const out = ({ id }: Container) => step('empty', id, null)
   // What stands open to each other is charged once.
   const isFirstOfJoined = ({ id }: Container, k: number, all: readonly Container[]) => {
-    const joined = rig.outlets.find((outlet) => outlet.joined.includes(id))?.joined ?? []
+    const joined = joinedWith(rig, id)
     return !all.slice(0, k).some((one) => joined.includes(one.id))
   }
   const charges = (tanks: readonly Container[]) =>

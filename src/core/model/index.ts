@@ -141,4 +141,4 @@ export type {
   Stay,
   Weather,
 } from './stay'
-export { isSoiled, wasteOf } from './isSoiled'
+export { isSoiled, joinedWith, wasteOf } from './isSoiled'

@@ -1,4 +1,5 @@
 import { isOneOf, type Container } from './containers'
+import type { Id } from './ids'
 import { ACCEPTED, type Accepted } from './place'
 import type { Rig } from './rig'
 
@@ -15,6 +16,11 @@ export function isSoiled(
   return fixtures.some((one) => toilets.has(one.id) && (one.drains === id || one.solids === id))
 }
 
+/** A tank and all that stand open to it: they are one by height. */
+export function joinedWith({ outlets }: Pick<Rig, 'outlets'>, id: Id): readonly Id[] {
+  return outlets.find(({ joined }) => joined.includes(id))?.joined ?? [id]
+}
+
 /**
  * What a place has to take for what is let out of a container; null: nothing that a place is asked for. Gray that stands open to what a
  * toilet brings is toilet waste.
@@ -24,7 +30,7 @@ export function wasteOf(
   one: Pick<Container, 'id' | 'kind'>,
 ): Accepted | null {
   if (one.kind !== 'black' && one.kind !== 'gray') return isOneOf(ACCEPTED, one.kind) ? one.kind : null
-  const joined = outlets.find((outlet) => outlet.joined.includes(one.id))?.joined ?? [one.id]
+  const joined = joinedWith({ outlets }, one.id)
   const isToilet = containers.some((tank) => joined.includes(tank.id) && isSoiled({ fixtures, roles }, tank))
   return isToilet ? 'black' : 'gray'
 }

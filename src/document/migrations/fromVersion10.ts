@@ -1,5 +1,17 @@
 /** Steps of a card that are now several, one act each. */
+const RINSED = [
+  ...['rinse.watch', 'rinse.wand', 'rinse.buckets', 'rinse.call'],
+  ...['rinse.go-in', 'rinse.wand-alone', 'rinse.buckets-alone', 'rinse.go-out'],
+]
 const NOW: Record<string, readonly string[]> = {
+  'rinse.wand': RINSED,
+  'rinse.buckets': RINSED,
+  'gray-only.ask': ['where.ask-gray', 'gray-only.ask'],
+  'dump.ground-first': ['dump.ground-first', 'dump.ground-lies'],
+  'dump.rig-end': ['dump.rig-end', 'dump.rig-gray'],
+  'charge.household': ['charge.mixture', 'charge.household'],
+  'arrival.shut': ['arrival.shut', 'arrival.shut-gray'],
+  'metered.hose': ['metered.hose', 'metered.hose-waste'],
   'cassette.rinse-twice': ['cassette.rinse-in', 'cassette.tilt', 'cassette.rinse-out'],
   'cassette.rinse-soak': ['cassette.rinse-in', 'cassette.soak', 'cassette.tilt', 'cassette.rinse-out'],
 }
@@ -22,10 +34,19 @@ export function fromVersion10(document: unknown): unknown {
       ...rig,
       cards: rig.cards.map((card) => ({
         ...card,
-        steps: card.steps.flatMap((one): Step[] =>
-          'step' in one ? (NOW[one.step] ?? [one.step]).map((step) => ({ step })) : [one],
-        ),
+        steps: each(card.steps),
       })),
     })),
   }
+}
+
+/** Each step once, where it stood first. */
+function each(steps: readonly Step[]): Step[] {
+  const seen = new Set<string>()
+  return steps.flatMap((one): Step[] => {
+    if ('words' in one) return [one]
+    const now = (NOW[one.step] ?? [one.step]).filter((step) => !seen.has(step))
+    for (const step of now) seen.add(step)
+    return now.map((step) => ({ step }))
+  })
 }

@@ -2,6 +2,7 @@
 import { useResizeObserver } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { cassetteAt, outletAt, thingsFor, type Card, type CardStep } from '@/core/cards'
+import type { Rig } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import CassettePicture from '@/parts/outlet/CassettePicture.vue'
 import OutletPicture from '@/parts/outlet/OutletPicture.vue'
@@ -13,8 +14,9 @@ import { useCardWords } from './useCardWords'
 const props = defineProps<{
   card: Card
   part: [number, number]
-  before: readonly CardStep[]
-  /** Steps of all parts of its card. */
+  /** Steps of its card on the sheets before. */
+  from: number
+  /** Steps of all its parts. */
   whole: readonly CardStep[]
   paper: 'a4' | 'letter'
 }>()
@@ -31,22 +33,22 @@ const HUNG_PAGE = 640
 const HUNG_PT = 24
 const words = useCardWords()
 const forecast = useForecastStore()
+/** All parts as one: what an earlier sheet left open stands open. */
+const wholeCard = computed(() => ({ ...props.card, steps: [...props.whole] }))
 /** The outlet as it stands where the first tank runs out. */
-const outlet = computed(() => {
-  const { rig } = forecast
-  if (!rig) return null
-  const whole = { ...props.card, steps: [...props.before, ...props.card.steps] }
-  const states = props.card.steps.map((_, k) => outletAt(whole, rig, props.before.length + k + 1))
-  return states.find((state) => state !== null && state.runs.length > 0) ?? null
-})
+const outlet = computed(() => pictured(outletAt, (state) => state.runs.length > 0))
 /** The cassette as it stands when it is poured. */
-const cassette = computed(() => {
+const cassette = computed(() => pictured(cassetteAt, (state) => state.runs))
+/** The first state on this sheet of which that is so. */
+function pictured<T>(
+  at: (card: Card, of: Rig, upTo: number) => T | null,
+  isSo: (state: T) => boolean,
+): T | null {
   const { rig } = forecast
   if (!rig) return null
-  const whole = { ...props.card, steps: [...props.before, ...props.card.steps] }
-  const states = props.card.steps.map((_, k) => cassetteAt(whole, rig, props.before.length + k + 1))
-  return states.find((state) => state?.runs) ?? null
-})
+  const states = props.card.steps.map((_, k) => at(wholeCard.value, rig, props.from + k + 1))
+  return states.find((state) => state !== null && isSo(state)) ?? null
+}
 const hasPicture = computed(() => outlet.value !== null || cassette.value !== null)
 /** Somebody is inside and somebody at the hose: a column for each. */
 const isForTwo = computed(() => props.card.steps.some(({ by }) => by))
@@ -63,9 +65,9 @@ const isHung = computed(() => props.card.kind === 'aboard')
 const estimate = computed(() => {
   const letters = props.card.steps.reduce((sum, step) => {
     const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
-    const letters = Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
+    const own = Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
     // A narrow column is a high one.
-    return sum + letters * (step.by === 'hose' ? 1.35 : step.by === 'inside' ? 2 : 1)
+    return sum + own * (step.by === 'hose' ? 1.35 : step.by === 'inside' ? 2 : 1)
   }, things.value.join(', ').length)
   const page = isHung.value ? HUNG_PAGE : hasPicture.value ? WITH_PICTURE : FULL_PAGE
   return Math.max(SMALLEST_PT, Math.min(isHung.value ? HUNG_PT : LARGEST_PT, page / Math.sqrt(letters)))

@@ -46,8 +46,9 @@ function partOf(k: number): [number, number] {
   while (last + 1 < sheets.value.length && same(sheets.value[last + 1]!)) last += 1
   return [k - first + 1, last - first + 1]
 }
-/** Steps of its card on the sheets before: what they left open stands open. */
-const before = (k: number) => sheets.value.slice(k - partOf(k)[0] + 1, k).flatMap(({ steps }) => steps)
+/** How many steps of its card are on the sheets before. */
+const fromOf = (k: number) =>
+  sheets.value.slice(k - partOf(k)[0] + 1, k).reduce((sum, { steps }) => sum + steps.length, 0)
 /** Steps of all parts of its card. */
 const wholeOf = (k: number) => {
   const [at, of] = partOf(k)
@@ -82,7 +83,7 @@ const print = () => {
       :key="k"
       :card="card"
       :part="partOf(k)"
-      :before="before(k)"
+      :from="fromOf(k)"
       :whole="wholeOf(k)"
       :paper="paper"
     />
