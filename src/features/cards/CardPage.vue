@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { asksForTwo, ownCopy, thingsFor } from '@/core/cards'
 import { CARD_KINDS, isOneOf, type CardKind, type Run } from '@/core/model'
 import AskSwitch from './AskSwitch.vue'
+import BrokenLaws from './BrokenLaws.vue'
 import CardParts from './CardParts.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
@@ -177,11 +178,8 @@ const printLink = computed(() => ({
           />
         </label>
       </section>
-      <div v-if="unsafe.length > 0" class="mt-4 max-w-3xl border-2 border-ink p-3" data-testid="unsafe">
-        <p class="font-bold">{{ t.cards.own.notSafe }}</p>
-        <p v-for="law in unsafe" :key="law">{{ t.laws[law] }}</p>
-      </div>
-      <div v-else class="mt-4 flex flex-wrap gap-3">
+      <BrokenLaws :title="t.cards.own.notSafe" :laws="unsafe" class="mt-4 max-w-3xl" data-testid="unsafe" />
+      <div v-if="unsafe.length === 0" class="mt-4 flex flex-wrap gap-3">
         <AppButton kind="primary" class="min-w-40" data-testid="start-card" @click="start">{{
           t.cards.start
         }}</AppButton>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { ownFaults } from '@/core/cards'
+import { ownFaults, type Law } from '@/core/cards'
 import type { OwnCard, OwnStep } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -10,6 +10,7 @@ import { putCard } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
+import BrokenLaws from './BrokenLaws.vue'
 import { useCards } from './useCards'
 import { useCardWords } from './useCardWords'
 
@@ -19,7 +20,7 @@ const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const cards = useCards()
 const words = useCardWords()
-const refused = ref<string[]>([])
+const refused = ref<Law[]>([])
 const text = ref('')
 
 const whole = computed(() => {
@@ -35,7 +36,7 @@ function wordsOf(step: OwnStep): string {
 function keep(steps: OwnStep[]) {
   const next = { ...props.card, steps }
   const faults = whole.value && forecast.rig ? ownFaults(whole.value, next, forecast.rig) : []
-  refused.value = [...new Set(faults.map(({ law }) => t.laws[law]))]
+  refused.value = [...new Set(faults.map(({ law }) => law))]
   if (refused.value.length > 0 || steps.length === 0) return
   const { id } = forecast.rig!
   workspace.edit('card', (draft) => putCard(draft, id, next))
@@ -68,15 +69,7 @@ function rename(name: string) {
 <template>
   <div class="mt-2 border-l-4 border-line pl-3" data-testid="own-editor">
     <TextField :label="t.cards.own.name" :value="card.name" :save="rename" class="max-w-md" />
-    <div
-      v-if="refused.length > 0"
-      class="mt-2 border-2 border-ink p-3"
-      role="alert"
-      data-testid="own-refused"
-    >
-      <p class="font-bold">{{ t.cards.own.refused }}</p>
-      <p v-for="law in refused" :key="law">{{ law }}</p>
-    </div>
+    <BrokenLaws :title="t.cards.own.refused" :laws="refused" class="mt-2" data-testid="own-refused" />
     <ol class="mt-2">
       <li v-for="(step, k) in card.steps" :key="k" class="flex items-center gap-1 border-b border-line py-1">
         <span class="figure w-8 flex-none font-bold text-soft">{{ k + 1 }}</span>

@@ -11,6 +11,7 @@ import FoldSection from '@/parts/FoldSection.vue'
 import { saveFile } from '@/parts/files/saveFile'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
+import BrokenLaws from './BrokenLaws.vue'
 import OwnCardEditor from './OwnCardEditor.vue'
 import { useCards } from './useCards'
 
@@ -99,14 +100,6 @@ function remove(card: OwnCard) {
       />
     </label>
     <p v-if="fault" class="mt-2 font-semibold" role="alert">{{ fault }}</p>
-    <div
-      v-if="broken.length > 0"
-      class="mt-2 border-2 border-ink p-3"
-      role="alert"
-      data-testid="taken-refused"
-    >
-      <p class="font-bold">{{ t.cards.own.notTaken }}</p>
-      <p v-for="law in broken" :key="law">{{ t.laws[law] }}</p>
-    </div>
+    <BrokenLaws :title="t.cards.own.notTaken" :laws="broken" class="mt-2" data-testid="taken-refused" />
   </FoldSection>
 </template>

@@ -3,6 +3,7 @@ import { computed, useId } from 'vue'
 import type { CassetteState } from '@/core/cards'
 import * as t from '@/texts/t'
 import { PAPER } from './outletShape'
+import WasteHatch from './WasteHatch.vue'
 import { BOX, cassetteShape, cassetteWords, type Point } from './cassetteShape'
 
 /** A cassette as it stands at a step: its blade, spout, cap, button and float, drawn from the same state that its words come from. */
@@ -16,7 +17,6 @@ const [bladeX, bladeWidth] = [x + 26, 54]
 const button = computed(() => (props.state.isButtonDown ? 3 : 10))
 const isLow = computed(() => props.state.holds === 'nothing' || props.state.spout === 'down')
 const floatY = computed(() => (isLow.value ? y + height - 16 : shape.value.surface - 2))
-const isLying = computed(() => !props.state.isCapOn)
 
 /** A bar across the end of the spout. */
 const cap = computed(() => {
@@ -32,7 +32,6 @@ interface Label {
   to: Point
   x: number
   y: number
-  anchor: 'start' | 'end'
 }
 /** About so wide is a letter of a label. */
 const LETTER = 7.3
@@ -41,8 +40,8 @@ const labels = computed((): (Label & { from: Point })[] => {
   const { state } = props
   const c = t.cassette
   const isTipped = state.spout === 'down'
-  const left = { x: 96, anchor: 'end' as const }
-  const right = { x: 368, anchor: 'end' as const }
+  const left = { x: 96 }
+  const right = { x: 368 }
   const list: Label[] = [
     {
       text: state.isBladeShut ? c.bladeShut : c.bladeOpen,
@@ -79,16 +78,7 @@ const labels = computed((): (Label & { from: Point })[] => {
       stroke-width="2.5"
     >
       <defs>
-        <pattern
-          :id="`${id}-waste`"
-          width="8"
-          height="8"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width="8" height="8" fill="var(--grass)" stroke="none" />
-          <path d="M0 0V8" stroke="var(--grass-ink)" stroke-width="2.4" />
-        </pattern>
+        <WasteHatch :id="`${id}-waste`" />
         <pattern :id="`${id}-water`" width="16" height="10" patternUnits="userSpaceOnUse">
           <path d="M0 5q4 -4 8 0t8 0" stroke="var(--ink)" stroke-width="1.4" fill="none" />
         </pattern>
@@ -160,7 +150,7 @@ const labels = computed((): (Label & { from: Point })[] => {
         />
         <path v-if="state.isCapOn" :d="cap" stroke-width="8" />
       </g>
-      <rect v-if="isLying" x="50" y="204" width="24" height="8" fill="var(--ink)" />
+      <rect v-if="!state.isCapOn" x="50" y="204" width="24" height="8" fill="var(--ink)" />
       <g v-for="label in labels" :key="label.text">
         <path
           :d="`M${label.from.x} ${label.from.y}L${label.to.x} ${label.to.y}`"
@@ -170,7 +160,7 @@ const labels = computed((): (Label & { from: Point })[] => {
         <text
           :x="label.x"
           :y="label.y"
-          :text-anchor="label.anchor"
+          text-anchor="end"
           fill="var(--ink)"
           stroke="none"
           class="text-[14px] font-semibold"

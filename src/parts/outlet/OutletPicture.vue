@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue'
 import type { OutletState } from '@/core/cards'
 import * as t from '@/texts/t'
+import WasteHatch from './WasteHatch.vue'
 import { BASE, PAPER, outletShape, outletWords } from './outletShape'
 
 /** The outlet of this rig as its valves, cap and hose stand at a step; drawn from the same state that its words come from. */
@@ -27,10 +28,7 @@ const R = 6
       stroke-width="2.5"
     >
       <defs>
-        <pattern :id="hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <rect width="8" height="8" fill="var(--grass)" stroke="none" />
-          <path d="M0 0V8" stroke="var(--grass-ink)" stroke-width="2.4" />
-        </pattern>
+        <WasteHatch :id="hatch" />
       </defs>
       <!-- The pipe under the tanks, and what runs in it. -->
       <g>
