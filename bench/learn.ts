@@ -3,6 +3,7 @@ import { ledger } from '@/core/count'
 import { addWallDays } from '@/core/calendar'
 import { caseOf } from '@/core/model'
 import { trailerDemo } from '../scripts/demo/trailer'
+import { USUAL } from '../scripts/study/figures'
 import { household } from '../scripts/study/household'
 import { median, sample } from './timing'
 
@@ -10,17 +11,16 @@ import { median, sample } from './timing'
 export function benchLearn(): void {
   const stayCase = caseOf(trailerDemo(), 'harrow-ridge')
   const habits = {
+    ...USUAL,
     counted: 0.5,
-    choose: null,
-    ownSpread: 0.2,
-    wrong: 0.08,
     stuck: 1,
-    knownStart: false,
     hookup: true,
-    metered: false,
   }
   const home = household(stayCase, habits, 5, 11)
-  const { model, counted, evidence } = home
+  const { model, counted } = home
+  const evidence = home.evidence.filter(
+    (one) => one.kind !== 'used' || counted.has(stayCase.crew.activities[one.activity]!.id),
+  )
   const until = model.grid.edges[home.parts]!
   const readings = evidence.filter(({ kind }) => kind === 'panel').length
   const played = ledger(model)

@@ -1,15 +1,15 @@
-import { randomLogNormal, randomPoisson } from 'd3-random'
+import { randomLogNormal, randomNormal, randomPoisson } from 'd3-random'
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { ledger } from '@/core/count'
-import type { Evidence, PanelRead } from '@/core/learn'
+import type { Evidence } from '@/core/learn'
 import { effectsOf } from '@/core/learn/effects'
-import { compile, compileChances, type Model } from '@/core/compile'
+import { compile, compileChances, heaterOf, type Model } from '@/core/compile'
 import { sideOf, sparesOf, type Activity, type StayCase } from '@/core/model'
 import { owned } from '@/core/quantities'
 
 /** How a household lives with its log and its panel. */
 export interface Habits {
-  /** Share of its activities that it counts; the others stay expected. */
+  /** Share of its activities whose uses it counts and logs; of the others it logs nothing, or what `logged.ts` says. */
   counted: number
   /** Which it counts, where it chooses; null: any. */
   choose: ((activity: Activity) => boolean) | null
@@ -17,14 +17,23 @@ export interface Habits {
   ownSpread: number
   /** Probability of a wrong reading, truly. */
   wrong: number
-  /** Probability that one probe is stuck from some time of the first days on. */
+  /** Probability that one probe is stuck from some time of the first days on, and how: at what it showed then, or never below it. */
   stuck: number
-  /** Whether the levels at the start are known, or were read off the panel. */
+  stuckAs: 'frozen' | 'dirty'
+  /** Whether fresh was filled to the brim and waste emptied before it began, or levels were read off the panel. */
   knownStart: boolean
+  /** What its panels have; null: thirds or quarters, as it comes. */
+  panel: keyof typeof STEPS | null
+  /** How often a day the levels are read. */
+  readings: 2 | 8
+  /** Whether they are read in litres by a stick, and typed. */
+  typed: boolean
+  /** Whether somebody more is there for a day, and nobody says so. */
+  guest: boolean
   /** Whether it stands at a hookup: what is nearly full is emptied, what is nearly dry is filled, and both are logged. */
   hookup: boolean
-  /** Whether its showers are metered. */
-  metered: boolean
+  /** Which uses are metered. */
+  metered: 'none' | 'showers' | 'all'
 }
 
 /** What is true of it, and what it wrote down. */
@@ -38,13 +47,23 @@ export interface Household {
   capacities: number[]
   /** True levels at each part's start, and at the end of the last: container × (count + 1) + part. */
   levels: Float64Array
+  /** The same in the middle of each part: container × count + part. */
+  halves: Float64Array
   /** Parts it lived through until a tank was full or dry; its evidence ends there. */
   parts: number
   /** Container with a stuck probe, and since when, days. */
   stuck: { container: number; since: number } | null
 }
 
-const STEPS = { thirds: [0, 1 / 3, 2 / 3, 1], quarters: [0, 0.25, 0.5, 0.75, 1] }
+const STEPS = {
+  thirds: [0, 1 / 3, 2 / 3, 1],
+  quarters: [0, 0.25, 0.5, 0.75, 1],
+  tens: Array.from({ length: 11 }, (_, k) => k / 10),
+}
+/** What a household's meter is off by, a share of what it tells. */
+const METER = 0.03
+/** How well a stick is read, a share of the full tank: what the form takes it for. */
+const STICK = 0.02
 
 export type Luck = ReturnType<typeof luckOf>
 
@@ -65,19 +84,21 @@ export function luckOf(seed: number) {
 export function household(of: StayCase, habits: Habits, days: number, seed: number): Household {
   const luck = luckOf(seed)
   const people = crewOf(of, habits.ownSpread, luck)
-  const stayCase = habits.knownStart ? people : readAtStart(people)
-  const model = compile(stayCase, { horizonDays: days })
-  const { activities } = stayCase.crew
+  const begun = habits.knownStart ? knownAtStart(people) : readAtStart(people)
+  const model = compile(begun, { horizonDays: days })
+  const { activities } = begun.crew
   const own = activities.map(({ levelSpread }) => luck.lognormal(1, levelSpread.value))
   const isCounted = activities.map((activity) =>
     habits.choose ? habits.choose(activity) : luck.uniform() < habits.counted,
   )
+  const counted = activities.filter((_, a) => isCounted[a]).map(({ id }) => id)
+  const stayCase = withCounted(begun, counted)
   const rates = activities.map(() => luck.lognormal(1, 0.15))
   const chances = compileChances(stayCase, model)
   const capacities = chances.containers.map(({ spread }) => luck.lognormal(1, spread))
   const truth = { own, rates, capacities }
   const evidence: Evidence[] = []
-  const levels = lived(stayCase, model, truth, evidence, isCounted, habits, luck)
+  const { levels, halves } = lived(stayCase, model, truth, evidence, habits, luck)
   const tanks = model.containers.flatMap(({ side, unit }, c) =>
     side !== 'carrier' && unit === 'L' ? [c] : [],
   )
@@ -85,12 +106,22 @@ export function household(of: StayCase, habits: Habits, days: number, seed: numb
     luck.uniform() < habits.stuck
       ? { container: tanks[Math.floor(luck.uniform() * tanks.length)]!, since: 0.4 + luck.uniform() * 2 }
       : null
-  readings(model, { levels, capacities, stuck }, tanks, habits, luck, evidence)
-  const counted = new Set(activities.filter((_, a) => isCounted[a]).map(({ id }) => id))
+  const looks = { levels, halves, capacities, stuck }
+  readings(stayCase, model, looks, tanks, habits, luck, evidence)
   const parts = partsLived(model, levels, capacities)
   const end = model.grid.edges[parts]!
   const seen = evidence.filter(({ at }) => at <= end + 1e-5)
-  return { stayCase, model, counted, evidence: seen, ...truth, levels, parts, stuck }
+  return {
+    stayCase,
+    model,
+    counted: new Set(counted),
+    evidence: seen,
+    ...truth,
+    levels,
+    halves,
+    parts,
+    stuck,
+  }
 }
 
 function partsLived(
@@ -117,6 +148,23 @@ function crewOf(of: StayCase, spread: number, luck: Luck): StayCase {
       activity.rate = { value: Math.min(1, often * activity.rate.value), by: 'owner' }
   }
   return { ...of, crew }
+}
+
+function withCounted(of: StayCase, ids: readonly string[]): StayCase {
+  const counted = ids.map((activity) => ({ activity, from: of.stay.start, until: null }))
+  return { ...of, stay: { ...of.stay, counted } }
+}
+
+/** Fresh filled until it ran over, waste emptied: the levels that somebody puts in then. */
+function knownAtStart(of: StayCase): StayCase {
+  const levels = of.stay.levels.map((entry) => {
+    const tank = of.rig.containers.find(({ id }) => id === entry.container)!
+    if (tank.kind === 'solids') return entry
+    const full = (1 + sparesOf(tank)) * tank.capacity.value
+    const level = owned(sideOf(tank.kind) === 'supply' ? full : 0)
+    return { ...entry, level, error: { shape: 'even' as const, size: owned(0) } }
+  })
+  return { ...of, stay: { ...of.stay, levels } }
 }
 
 /** Levels at the start read off a panel in quarters: fresh the topmost but full, waste the lowest. */
@@ -146,45 +194,43 @@ function lived(
   model: Model,
   { own, rates, capacities }: Truth,
   evidence: Evidence[],
-  isCounted: boolean[],
   habits: Habits,
   luck: Luck,
-): Float64Array {
+): { levels: Float64Array; halves: Float64Array } {
   const { grid, containers, volume } = model
   const { drawn, fixed, width } = effectsOf(model, ledger(model))
   const levels = new Float64Array(containers.length * (grid.count + 1))
+  const halves = new Float64Array(containers.length * grid.count)
   const now = containers.map((container, c) => {
     const isFull = container.side === 'supply'
-    if (habits.knownStart) {
-      evidence.push({ kind: 'known', at: 0, container: c, level: isFull ? 'full' : 0 })
-      return isFull ? capacities[c]! * container.capacity : 0
-    }
     if (container.unit !== 'L') return container.start
+    if (habits.knownStart) return isFull ? capacities[c]! * container.capacity : container.start
     return (luck.uniform() / 4 + (isFull ? 0.75 : 0)) * capacities[c]! * container.capacity
   })
   const put = (part: number) => now.forEach((level, c) => (levels[c * (grid.count + 1) + part] = level))
   put(0)
-  const made = madeUses(crew.activities, model, rates, luck)
+  const meter = luck.lognormal(1, METER)
+  const made = madeUses(crew.activities, withGuest(model, crew, habits, luck), rates, luck)
   for (let i = 0; i < grid.count; i++) {
+    const half = [...now]
     crew.activities.forEach((activity, a) => {
       const row = a * grid.count + i
       for (let n = made[row]!; n > 0; n--) {
         const litres = luck.lognormal(1, activity.spread.value) * own[a]!
-        const at = grid.edges[i]! + (grid.edges[i + 1]! - grid.edges[i]!) * luck.uniform()
-        for (let j = 0; j < width; j++) now[j]! += drawn[row * width + j]! * litres + fixed[row * width + j]!
-        if (isCounted[a]) {
-          const isMetered = habits.metered && activity.kind === 'shower'
-          evidence.push({
-            kind: 'used',
-            at,
-            activity: a,
-            n: 1,
-            litres: isMetered ? litres * volume[row]! : null,
-            isExtra: false,
-          })
+        const when = luck.uniform()
+        const at = grid.edges[i]! + (grid.edges[i + 1]! - grid.edges[i]!) * when
+        for (let j = 0; j < width; j++) {
+          const moved = drawn[row * width + j]! * litres + fixed[row * width + j]!
+          now[j]! += moved
+          if (when < 0.5) half[j]! += moved
         }
+        const isMetered =
+          habits.metered === 'all' || (habits.metered === 'showers' && activity.kind === 'shower')
+        const metered = isMetered ? meter * litres * volume[row]! : null
+        evidence.push({ kind: 'used', at, activity: a, n: 1, litres: metered, isExtra: false })
       }
     })
+    half.forEach((level, c) => (halves[c * grid.count + i] = level))
     put(i + 1)
     if (!habits.hookup) continue
     containers.forEach(({ side, capacity }, c) => {
@@ -197,7 +243,26 @@ function lived(
       put(i + 1)
     })
   }
-  return levels
+  return { levels, halves }
+}
+
+/** Somebody more for a day of the first two: what each person does is done once more. */
+function withGuest(
+  model: Model,
+  { activities, persons }: StayCase['crew'],
+  { guest }: Habits,
+  luck: Luck,
+): Model {
+  if (!guest) return model
+  const { grid } = model
+  const day = luck.uniform() < 0.5 ? 0 : 1
+  const uses = model.uses.slice()
+  activities.forEach(({ per }, a) => {
+    if (per !== 'person') return
+    for (let i = 0; i < grid.count; i++)
+      if (grid.day[i] === day) uses[a * grid.count + i]! *= 1 + 1 / persons.length
+  })
+  return { ...model, uses }
 }
 
 /** Uses in each part: Poisson, but for what a day has at most once. */
@@ -246,28 +311,51 @@ function dayMean(grid: Model['grid'], uses: Float64Array, a: number): number {
   return most
 }
 
-/** The panel is read morning and evening. */
+/** Tanks are looked at morning and evening, or eight times a day. */
 function readings(
+  { rig }: StayCase,
   { grid, containers }: Model,
-  { levels, capacities, stuck }: Pick<Household, 'levels' | 'capacities' | 'stuck'>,
+  { levels, halves, capacities, stuck }: Pick<Household, 'levels' | 'halves' | 'capacities' | 'stuck'>,
   tanks: readonly number[],
-  { wrong }: Habits,
+  { wrong, panel, readings: perDay, typed, stuckAs }: Habits,
   luck: Luck,
   evidence: Evidence[],
 ): void {
-  const edges = luck.uniform() < 0.5 ? STEPS.thirds : STEPS.quarters
-  let frozen: number | null = null
+  const edges = STEPS[panel ?? (luck.uniform() < 0.5 ? 'thirds' : 'quarters')]
+  const normal = randomNormal.source(luck.uniform)(0, 1)
+  let hangs: number | null = null
+  const look = (container: number, total: number, at: number) => {
+    const { members } = containers[container]!
+    const tank = rig.containers.find(({ id }) => id === members[0])!
+    // Of several cassettes the one aboard is looked at; those that are full stand aside.
+    const pieces = 1 + sparesOf(tank)
+    const heater = heaterOf(rig, members[0]!)
+    const room = containers[container]!.capacity - heater
+    const full = (room * capacities[container]!) / pieces
+    const each = pieces > 1 && 'safeFill' in tank ? tank.safeFill.value * full : full
+    const inTank = total - heater
+    const level = inTank - Math.min(pieces - 1, Math.max(0, Math.floor(inTank / each))) * each
+    if (typed) {
+      // Of tanks that stand open to each other one is looked at.
+      const alike = tank.capacity.value / (room / pieces)
+      const deviation = STICK * tank.capacity.value
+      const read = Math.max(0, level * alike + deviation * normal())
+      evidence.push({ kind: 'measured', at, container, level: read, deviation })
+      return
+    }
+    let step = stepOf(edges, level / full)
+    if (stuck?.container === container && at >= stuck.since) {
+      hangs ??= step
+      step = stuckAs === 'frozen' ? hangs : Math.max(step, hangs)
+    } else if (luck.uniform() < wrong) step = wrongStep(edges.length, step, luck)
+    evidence.push({ kind: 'panel', at, container, edges, step })
+  }
   for (let i = 1; i <= grid.count; i++) {
-    const part = grid.part[i - 1]!
-    if (part % 2 === 1 && i < grid.count) continue
-    const at = grid.edges[i]!
+    const [from, to] = [grid.edges[i - 1]!, grid.edges[i]!]
     for (const container of tanks) {
-      const share =
-        levels[container * (grid.count + 1) + i]! / (containers[container]!.capacity * capacities[container]!)
-      let step = stepOf(edges, share)
-      if (stuck?.container === container && at >= stuck.since) step = frozen ??= step
-      else if (luck.uniform() < wrong) step = wrongStep(edges.length, step, luck)
-      evidence.push({ kind: 'panel', at: at + 2e-6, container, edges, step } satisfies PanelRead)
+      if (perDay === 8) look(container, halves[container * grid.count + i - 1]!, (from + to) / 2 + 2e-6)
+      if (perDay === 2 && grid.part[i - 1]! % 2 === 1 && i < grid.count) continue
+      look(container, levels[container * (grid.count + 1) + i]!, to + 2e-6)
     }
   }
 }

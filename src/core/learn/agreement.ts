@@ -1,8 +1,10 @@
 import type { ContainerIndex } from '../model'
 import type { Days, Share } from '../quantities'
 import type { Measured, PanelRead } from './evidence'
-import { copyFilter, levelOf, takeIn, type Filter, type Ground } from './filter'
+import { copyFilter, takeIn, wholeOf, type Filter } from './filter'
+import { levelOf, type Ground } from './ground'
 import { upperTail } from './gaussian'
+import { cutToTanks } from './tank'
 import { levelNow, type LevelNow } from './posterior'
 
 /** What a reading says beside what the count says of the same moment. */
@@ -32,8 +34,8 @@ export function agreementOf(
   return {
     at,
     container,
-    counted: levelNow(ground, before, container),
-    read: spanOf(ground, reading),
+    counted: levelNow(ground, cutToTanks(ground, before), container),
+    read: spanOf(ground, before, reading),
     likely:
       reading.kind === 'panel'
         ? panelLikely(ground, before, reading)
@@ -42,11 +44,20 @@ export function agreementOf(
   }
 }
 
-function spanOf({ model }: Ground, reading: PanelRead | Measured): Agreement['read'] {
-  if (reading.kind === 'measured') return { from: reading.level, to: reading.level }
-  const { capacity } = model.containers[reading.container]!
-  const { edges, step } = reading
-  return { from: edges[step]! * capacity, to: (edges[step + 1] ?? 1) * capacity }
+function spanOf(ground: Ground, { state }: Filter, reading: PanelRead | Measured): Agreement['read'] {
+  if (reading.kind === 'measured') {
+    const { level } = wholeOf(ground, state, reading)
+    return { from: level, to: level }
+  }
+  const { capacity } = ground.model.containers[reading.container]!
+  const { edges, step, aside } = reading
+  const [from, to] = [edges[step]! * capacity, (edges[step + 1] ?? 1) * capacity]
+  if (!aside) return { from, to }
+  // With as many aside as fit the count best.
+  const each = aside.each * capacity
+  const off = state.mean[levelOf(ground, reading.container)]! - (from + Math.min(to, each)) / 2
+  const standing = Math.min(aside.most, Math.max(0, Math.round(off / each))) * each
+  return { from: from + standing, to: Math.min(capacity, to + standing) }
 }
 
 /** Of this step among all that could have been lit. */
@@ -60,9 +71,10 @@ function panelLikely(ground: Ground, before: Filter, reading: PanelRead): Share 
 }
 
 /** Of a reading as far off as this one, or farther. */
-function measuredLikely(ground: Ground, { state }: Filter, { container, level, deviation }: Measured): Share {
-  const index = levelOf(ground, container)
-  const variance = state.covariance[index * state.size + index]! + deviation ** 2
-  const z = Math.abs(level - state.mean[index]!) / Math.sqrt(variance)
+function measuredLikely(ground: Ground, { state }: Filter, reading: Measured): Share {
+  const index = levelOf(ground, reading.container)
+  const { level, variance } = wholeOf(ground, state, reading)
+  const z =
+    Math.abs(level - state.mean[index]!) / Math.sqrt(state.covariance[index * state.size + index]! + variance)
   return 2 * upperTail(z)
 }

@@ -64,6 +64,14 @@ export interface PanelRead {
   /** Where each step begins, shares of the capacity; the first is 0, and the last goes on for ever. */
   edges: readonly Share[]
   step: number
+  /** Of several pieces the one aboard was looked at; `each` is a share of the capacity here. */
+  aside?: Aside | undefined
+}
+
+/** Pieces of a container that stand aside full, while the one aboard is read: how many there may be, and what each holds. */
+export interface Aside {
+  most: number
+  each: number
 }
 
 /** Litres by stick, scale or meter. */
@@ -74,6 +82,8 @@ export interface Measured {
   level: Amount
   /** Standard deviation, same unit, > 0. */
   deviation: Amount
+  /** Of several pieces the one aboard was measured; `each` is an amount here. */
+  aside?: Aside | undefined
 }
 
 /** A level that is known since something was done: emptied (0), or filled until it ran over ('full'). */
@@ -82,6 +92,8 @@ export interface Known {
   at: Days
   container: ContainerIndex
   level: Amount | 'full'
+  /** L that were put in or taken out for it, where they were metered: they say what stood there before. */
+  moved?: { litres: Litres; deviation: Litres } | undefined
 }
 
 /** Litres put in or taken out by hand: the level moves by them and stays as unsure as it was, and a little more. */
@@ -113,6 +125,8 @@ export interface ContainerPrior {
   capacitySpread: Cv
   /** Standard deviation of the level at the start; the level itself is the model's. */
   deviation: Amount
+  /** Whether the level is a share of the true capacity: full to the brim, or read off a panel. */
+  isShare: boolean
   /** The step that was read off the panel at the start, shares of the capacity; null: read otherwise. */
   step: Step | null
 }

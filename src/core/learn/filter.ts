@@ -1,36 +1,18 @@
-import type { Model } from '../compile'
 import type { JointDraws } from '../model'
-import type { Effects } from './effects'
-import type {
-  ActivityPrior,
-  ContainerPrior,
-  Evidence,
-  CountedFor,
-  LeftOut,
-  Odd,
-  Measured,
-  PanelRead,
-  Step,
-  Unlogged,
-  Used,
-} from './evidence'
-import { along, copyOf, through, update, varianceOf, type Gaussian, type Look } from './gaussian'
+import type { Amount, Share } from '../quantities'
+import type { Evidence, Known, Measured, Odd, PanelRead, Step, Used } from './evidence'
+import { capacityFactor, levelOf, ownLevel, rateFactor, type Ground } from './ground'
+import { along, copyOf, tempered, through, update, varianceOf, type Gaussian, type Look } from './gaussian'
 import { isSame, stepOf, stretchesOf } from './panel'
+import { observe, observeDoubting, weightOf } from './robust'
+import { cutToTank, headroomLook } from './tank'
 
 /** How uncertain the number of uses of an expected activity is beyond luck: the crew's own rate over the one given. */
 export const RATE_SPREAD = 0.15
 /** A panel's own unevenness, standard deviation as a share of the capacity. */
 const PANEL_NOISE = 0.01
-
-/** What a filter runs on. */
-export interface Ground {
-  model: Model
-  effects: Effects
-  activities: readonly ActivityPrior[]
-  containers: readonly ContainerPrior[]
-  /** Stretches in which an expected activity was left out, was counted instead, or was partly logged. */
-  leftOut: readonly (LeftOut | CountedFor | Unlogged)[]
-}
+/** What a water meter is off by: all that it told errs alike, as a share of it (assumed). */
+const METER = 0.03
 
 /**
  * Own level of each activity (m), rate factor of each (r), capacity factor (c) and level (L) of each container, in this
@@ -41,15 +23,11 @@ export interface Filter {
   logZ: number
   /** Days from where the grid begins, up to which it has come. */
   at: number
-  /** Per container: the step its panel showed last, since it was last emptied, filled or measured. */
-  shown: (Step | null)[]
+  /** Per container: the step its panel showed last, since it was last emptied, filled or measured, and the share it stood at. */
+  shown: ((Step & { at: Share }) | null)[]
+  /** Per container: L that a meter says went through it since it was last looked at. */
+  metered: number[]
 }
-
-export const ownLevel = (activity: number) => activity
-export const rateFactor = ({ activities }: Ground, activity: number) => activities.length + activity
-export const capacityFactor = ({ activities }: Ground, container: number) => 2 * activities.length + container
-export const levelOf = ({ activities, containers }: Ground, container: number) =>
-  2 * activities.length + containers.length + container
 
 /** @param passed joint draws of what a stay takes over from the one it follows: how sure its levels and capacities are */
 export function startFilter(ground: Ground, passed: JointDraws | null = null): Filter {
@@ -68,12 +46,24 @@ export function startFilter(ground: Ground, passed: JointDraws | null = null): F
     put(ownLevel(a), ownMean, ownMean * levelSpread)
     put(rateFactor(ground, a), 1, isCounted || dispersion === 0 ? 0 : RATE_SPREAD)
   })
-  containers.forEach(({ capacitySpread, deviation }, c) => {
-    put(capacityFactor(ground, c), 1, capacitySpread)
-    put(levelOf(ground, c), model.containers[c]!.start, deviation)
+  containers.forEach(({ capacitySpread, deviation, isShare }, c) => {
+    const { start } = model.containers[c]!
+    const [factor, row] = [capacityFactor(ground, c), levelOf(ground, c)]
+    put(factor, 1, capacitySpread)
+    // What is full, or was read off a panel, is a share of what the tank truly holds.
+    const by = isShare ? start * capacitySpread : 0
+    put(row, start, Math.hypot(deviation, by))
+    state.covariance[factor * size + row] = by * capacitySpread
+    state.covariance[row * size + factor] = by * capacitySpread
   })
   if (passed?.columns === size) takeOver(ground, state, passed)
-  return { state, logZ: 0, at: 0, shown: containers.map(({ step }) => step) }
+  return {
+    state,
+    logZ: 0,
+    at: 0,
+    shown: containers.map(({ step }) => step && { ...step, at: (step.from + step.to) / 2 }),
+    metered: containers.map(() => 0),
+  }
 }
 
 /** Capacities and levels vary together as they do among the draws; levels stand on the model's own means. */
@@ -100,8 +90,8 @@ function takeOver(ground: Ground, state: Gaussian, { rows, columns, values }: Jo
   })
 }
 
-export function copyFilter({ state, logZ, at, shown }: Filter): Filter {
-  return { state: copyOf(state), logZ, at, shown: [...shown] }
+export function copyFilter({ state, logZ, at, shown, metered }: Filter): Filter {
+  return { state: copyOf(state), logZ, at, shown: [...shown], metered: [...metered] }
 }
 
 /** Lets the expected uses go on until an instant, part by part. @param until days, not before the filter's own */
@@ -227,7 +217,8 @@ function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
   const { state } = filter
   if (evidence.kind === 'left-out' || evidence.kind === 'counted' || evidence.kind === 'unlogged') return 0
   if (evidence.kind === 'odd') return unsure(ground, filter, evidence)
-  if (evidence.kind === 'used') return use(ground, state, evidence)
+  if (evidence.kind === 'used') return use(ground, filter, evidence)
+  if (evidence.kind !== 'moved') filter.metered[evidence.container] = 0
   if (evidence.kind === 'panel') return read(ground, filter, evidence)
   filter.shown[evidence.container] = null
   if (evidence.kind === 'moved') {
@@ -237,8 +228,18 @@ function learnt(ground: Ground, filter: Filter, evidence: Evidence): number {
     return 0
   }
   if (evidence.kind === 'measured') return measure(ground, state, evidence)
+  const logZ = metered(ground, state, evidence)
   know(ground, state, evidence.container, evidence.level)
-  return 0
+  return logZ
+}
+
+/** Litres that filled a tank to the brim say how much was missing; those that emptied it, how much there was. */
+function metered(ground: Ground, state: Gaussian, { container, level, moved }: Known): number {
+  if (!moved) return 0
+  const { litres, deviation } = moved
+  if (level === 'full') return observeDoubting(state, headroomLook(ground, container), litres, deviation ** 2)
+  const look: Look = { at: [levelOf(ground, container)], weights: [1] }
+  return observeDoubting(state, look, level + litres, deviation ** 2)
 }
 
 /** A level may be anywhere from here on, as far as the crew's own uses can tell: the next reading finds it. */
@@ -248,6 +249,8 @@ function unsure(ground: Ground, { state, shown }: Filter, { container }: Odd): n
     if (container !== null && container !== c) return
     const index = levelOf(ground, c)
     state.covariance[index * state.size + index]! += (ANYWHERE * capacity) ** 2
+    // Anywhere in its tank: what lies outside of it was never so.
+    cutToTank(ground, state, c)
     shown[c] = null
   })
   return 0
@@ -257,7 +260,8 @@ function unsure(ground: Ground, { state, shown }: Filter, { container }: Odd): n
 const LEAST_OWN = 0.05
 
 /** Uses that are known to have been made; their litres are not, unless metered. */
-function use(ground: Ground, state: Gaussian, { at, activity, n, litres, isExtra }: Used): number {
+function use(ground: Ground, filter: Filter, { at, activity, n, litres, isExtra }: Used): number {
+  const { state } = filter
   const { model, effects, activities, containers } = ground
   const { count, edges } = model.grid
   const part = partOf(edges, at)
@@ -267,42 +271,62 @@ function use(ground: Ground, state: Gaussian, { at, activity, n, litres, isExtra
   const spread = activities[activity]!.spread
   const volume = model.volume[row]!
   let logZ = 0
-  const isMetered = litres !== null && volume > 0 && n > 0
-  if (isMetered && !isExtra) {
+  const told = litres !== null && volume > 0 && n > 0 ? litres / (n * volume) : null
+  // A use of nothing at all leaves some doubt too: without any, the next look would be divided by none.
+  const expected = Math.max(LEAST_OWN, state.mean[own]!)
+  const single = (expected * spread) ** 2 / n
+  const trust =
+    told === null ? 0 : weightOf(told / expected, state.covariance[own * state.size + own]! + single)
+  if (told !== null && !isExtra) {
     const look: Look = { at: [own], weights: [1] }
-    // A use of nothing at all leaves some doubt too: without any, the next look would be divided by none.
-    const m = Math.max(LEAST_OWN, state.mean[own]!)
-    logZ = observe(state, look, litres / (n * volume), (m * spread) ** 2 / n)
+    logZ = observe(state, look, told, single / Math.max(trust, LEAST_TRUST))
   }
-  const m = isMetered ? litres / (n * volume) : state.mean[own]!
+  const free = told === null ? 1 : 1 - trust
+  const m = told === null ? state.mean[own]! : trust * told + free * expected
+  // Of litres that are told and not believed, what was meant is anybody's guess.
+  const apart = told === null ? 0 : trust * free * (told - expected) ** 2
   const steps: Move[] = []
   const shift = new Float64Array(containers.length)
   const noise = new Float64Array(containers.length ** 2)
   for (let j = 0; j < width; j++) {
     const v = drawn[row * width + j]!
     shift[j] = n * (v * m + fixed[row * width + j]!)
-    if (isMetered || v === 0) continue
-    steps.push({ container: j, of: own, by: n * v })
-    for (let l = 0; l < width; l++) noise[j * width + l] = n * v * drawn[row * width + l]! * (m * spread) ** 2
+    if (v === 0) continue
+    if (free > 0) steps.push({ container: j, of: own, by: free * n * v })
+    for (let l = 0; l < width; l++)
+      noise[j * width + l] =
+        v * drawn[row * width + l]! * (free * n * (expected * spread) ** 2 + n ** 2 * apart)
+    if (told === null) continue
+    const [before, by] = [filter.metered[j]!, Math.abs(n * v * m)]
+    noise[j * width + j]! += METER ** 2 * ((before + by) ** 2 - before ** 2)
+    filter.metered[j] = before + by
   }
   move(ground, state, steps, shift, noise)
   return logZ
 }
+/** Litres that are believed less than this teach as good as nothing. */
+const LEAST_TRUST = 1e-4
 
-/** A Gaussian look at x: y = x + error. */
-export function observe(state: Gaussian, look: Look, y: number, errorVariance: number): number {
-  const u = along(state, look)
-  const variance = varianceOf(u, look)
-  if (variance <= 0) return 0
-  const x = look.at.reduce((sum, index, k) => sum + state.mean[index]! * look.weights[k]!, 0)
-  const total = variance + errorVariance
-  const after = x + (variance / total) * (y - x)
-  update(state, u, { before: x, after, variance, left: (variance * errorVariance) / total })
-  return -0.5 * ((y - x) ** 2 / total + Math.log(2 * Math.PI * total))
+function measure(ground: Ground, state: Gaussian, measured: Measured): number {
+  const { level, variance } = wholeOf(ground, state, measured)
+  return observeDoubting(state, { at: [levelOf(ground, measured.container)], weights: [1] }, level, variance)
 }
 
-function measure(ground: Ground, state: Gaussian, { container, level, deviation }: Measured): number {
-  return observe(state, { at: [levelOf(ground, container)], weights: [1] }, level, deviation ** 2)
+/** The level that a measured amount comes to, with those that stand aside, and its error. */
+export function wholeOf(
+  ground: Ground,
+  state: Gaussian,
+  { container, level, deviation, aside }: Measured,
+): { level: Amount; variance: number } {
+  const index = levelOf(ground, container)
+  // Of several pieces, as many stand aside as the count makes likeliest.
+  const full = aside
+    ? Math.min(aside.most, Math.max(0, Math.round((state.mean[index]! - level) / aside.each)))
+    : 0
+  const standing = full * (aside?.each ?? 0)
+  // How much those hold is as unsure as their size.
+  const { capacitySpread } = ground.containers[container]!
+  return { level: level + standing, variance: deviation ** 2 + (capacitySpread * standing) ** 2 }
 }
 
 /** x = L ÷ (capacity × c), made linear where the filter stands. */
@@ -317,17 +341,22 @@ export function shareLook(ground: Ground, { mean }: Gaussian, container: number)
 function read(ground: Ground, filter: Filter, evidence: PanelRead): number {
   const { state } = filter
   const { side } = ground.model.containers[evidence.container]!
-  const stretches = stretchesOf(
-    evidence,
-    isSame(filter.shown[evidence.container]!, stepOf(evidence)) ? side : null,
-  )
-  filter.shown[evidence.container] = stepOf(evidence)
   const look = shareLook(ground, state, evidence.container)
+  const step = stepOf(evidence)
+  // The same step again says nothing new of the end that the level left behind, unless it is believed to be behind it still.
+  const isAgain = isSame(filter.shown[evidence.container]!, step) && !evidence.aside
+  const isPast = look.x < step.from || look.x > step.to
   const u = along(state, look)
   const own = varianceOf(u, look)
-  if (own <= 1e-12) return 0
+  const before = filter.shown[evidence.container]
+  filter.shown[evidence.container] = { ...step, at: look.x }
   const variance = own + PANEL_NOISE ** 2
+  // And the less the level has moved since, the less is new: a Gaussian that is cut anew each time would narrow without cause.
+  const moved = before && isAgain && !isPast ? Math.abs(look.x - before.at) / Math.sqrt(variance) : 1
+  const stretches = tempered(stretchesOf(evidence, isAgain && !isPast ? side : null), Math.min(1, moved))
   const seen = through(look.x, variance, stretches)
+  // What is known to the drop is not moved by a panel; the panel may be wrong for all that.
+  if (own <= 1e-12) return seen.logZ
   update(state, u, { before: look.x, after: seen.mean, variance, left: seen.variance })
   return seen.logZ
 }

@@ -85,6 +85,11 @@ export function through(
   }
 }
 
+/** The same seen less clearly. @param by 1: as it is, 0: not at all */
+export function tempered(stretches: readonly Stretch[], by: number): readonly Stretch[] {
+  return by >= 1 ? stretches : stretches.map((one) => ({ ...one, likelihood: one.likelihood ** by }))
+}
+
 /** P(Z > z) of a standard normal. */
 export function upperTail(z: number): number {
   return 1 - below(z)

@@ -60,10 +60,10 @@ it('by hand: ten counted uses and 100 L measured where 80 were expected', () => 
   expect(activities[0]!.spread * activities[0]!.factor).toBeCloseTo(Math.sqrt(left), 9)
   expect(levels[FRESH]!.mean).toBeCloseTo(100 + ((120 - 100) * stick) / (own + single + stick), 9)
   expect(activities[0]!.logged).toBe(10)
-  // A metered use says what it took, and the tank follows it exactly.
+  // A metered use says what it took, and the tank follows it as nearly as a meter tells: half as much again is no slip of the finger.
   const metered = learn(stayCase, model, [used(0.5, 1, 12)], { counted: new Set(['sink']), until: 1 })
-  expect(metered.levels[FRESH]!.mean).toBeCloseTo(188, 9)
-  expect(metered.activities[0]!.factor).toBeCloseTo(1 + (0.04 / (0.04 + 0.35 ** 2)) * 0.5, 9)
+  expect(metered.levels[FRESH]!.mean).toBeCloseTo(188, 0)
+  expect(metered.activities[0]!.factor).toBeCloseTo(1 + (0.04 / (0.04 + 0.35 ** 2)) * 0.5, 2)
 })
 
 it('uses that took nothing, a meter that stood still, none at all: every number stays one', () => {
@@ -162,7 +162,9 @@ it('the order of arrival does not matter, what is known is known, and nothing se
   const emptied = learn(stayCase, model, evidence, { counted, until: 1.5 })
   expect(emptied.levels[1]).toEqual({ mean: 0, low80: 0, high80: 0 })
   const nothing = learn(stayCase, model, [], { counted, until: 1 })
-  expect(nothing.levels[FRESH]!.mean).toBeCloseTo(200 - 48, 9)
+  // A tail of it lies past full, and is cut: a Gaussian of 24 L would be there with one in forty.
+  expect(nothing.levels[FRESH]!.mean).toBeLessThan(200 - 48)
+  expect(nothing.levels[FRESH]!.mean).toBeGreaterThan(200 - 48 - 3)
   expect(nothing.activities[0]!.cut).toBeCloseTo(0, 9)
   // Left out: a whole day without a use.
   const away = learn(stayCase, model, [{ kind: 'left-out', at: 0, until: 1, activity: 0, factor: 0 }], {
@@ -286,6 +288,135 @@ it('trips take the rows of joint draws in turn, whoever plays them; where nothin
   for (const end of ends) expect(end).toBeCloseTo(count(rest).days!, 9)
 })
 
+it('no level lies outside of its tank, whatever was seen: means, bands and draws; what really breached stays so', () => {
+  const { stayCase, model } = sink()
+  const when = fc.double({ min: 0.05, max: 1.95, noNaN: true })
+  const one = fc.oneof(
+    fc.record({ at: when, n: fc.integer({ min: 1, max: 4 }) }).map(({ at, n }) => used(at, n)),
+    when.map((at): Evidence => ({ kind: 'odd', at, from: 0, container: null })),
+    fc
+      .record({
+        at: when,
+        container: fc.constantFrom(0, 1),
+        level: fc.double({ min: 0, max: 1, noNaN: true }),
+      })
+      .map(({ at, container, level }): Evidence => {
+        const { capacity } = model.containers[container]!
+        return { kind: 'measured', at, container, level: level * capacity, deviation: 0.02 * capacity }
+      }),
+    fc
+      .record({ at: when, container: fc.constantFrom(0, 1), step: fc.integer({ min: 0, max: 4 }) })
+      .map(({ at, container, step }): Evidence => ({ kind: 'panel', at, container, edges: QUARTERS, step })),
+  )
+  const generator = mersenne(7)
+  const normal = randomNormal.source(() => (generator.next() >>> 0) / 2 ** 32)(0, 1)
+  fc.assert(
+    fc.property(fc.array(one, { maxLength: 12 }), (evidence) => {
+      const { ground, filter, levels } = learn(stayCase, model, evidence, { counted: new Set(), until: 2 })
+      const draws = jointDraws(ground, filter, 50, normal)
+      model.containers.forEach(({ capacity }, c) => {
+        const { mean, low80, high80 } = levels[c]!
+        expect(low80).toBeGreaterThanOrEqual(0)
+        expect(mean).toBeGreaterThanOrEqual(low80)
+        expect(high80).toBeGreaterThanOrEqual(mean)
+        if (low80 > capacity) return
+        expect(high80).toBeLessThanOrEqual(capacity * 1.0001)
+        for (let row = 0; row < draws.rows; row++) {
+          const level = draws.values[(row + 1) * draws.columns - model.containers.length + c]!
+          expect(level).toBeGreaterThanOrEqual(0)
+          expect(level).toBeLessThanOrEqual(capacity * 1.0001)
+        }
+      })
+    }),
+    { numRuns: 150 },
+  )
+  // Sixty uses of 8 L into 300 L: gray is past full, and that is said.
+  const breached = learn(stayCase, model, [used(0.5, 60)], { counted: new Set(['sink']), until: 1 })
+  expect(breached.levels[1]!.mean).toBeGreaterThan(400)
+})
+
+it('two readings by a stick that contradict do not meet in the middle: both may be so, until a third decides', () => {
+  const { stayCase, model } = sink()
+  const stick = (at: number, level: number): Evidence => ({
+    kind: 'measured',
+    at,
+    container: 1,
+    level,
+    deviation: 3,
+  })
+  const start: Evidence = { kind: 'known', at: 0.29, container: 1, level: 240 }
+  const level = (...evidence: Evidence[]) =>
+    learn(stayCase, model, [start, ...evidence], { counted: new Set(['sink']), until: 1 }).levels[1]!
+  const both = level(stick(0.3, 240), stick(0.31, 30))
+  expect(both.low80).toBeLessThan(45)
+  expect(both.high80).toBeGreaterThan(225)
+  expect(Math.abs(level(stick(0.3, 240), stick(0.31, 30), stick(0.32, 34)).mean - 34)).toBeLessThan(4)
+  expect(Math.abs(level(stick(0.3, 240), stick(0.31, 30), stick(0.32, 238)).mean - 238)).toBeLessThan(4)
+})
+
+it('litres by a meter: a filling says what was missing, a slip of the finger teaches nothing, and no band is without width', () => {
+  const { stayCase, model } = sink()
+  const counted = new Set(['sink'])
+  const told = (...evidence: Evidence[]) => learn(stayCase, model, evidence, { counted, until: 1 })
+  const filled = (litres: number): Evidence => ({
+    kind: 'known',
+    at: 0.9,
+    container: FRESH,
+    level: 'full',
+    moved: { litres, deviation: 4 },
+  })
+  // Ten uses of 8 L were made; 120 L filled it again: each took half as much again, or nearly.
+  const more = told(used(0.5, 10), filled(120))
+  expect(more.activities[0]!.factor).toBeGreaterThan(1.2)
+  expect(more.levels[FRESH]!.mean).toBeCloseTo(200, 1)
+  expect(told(used(0.5, 10), filled(80)).activities[0]!.factor).toBeCloseTo(1, 2)
+  // 78 L for 7.8.
+  const slip = told(used(0.4, 1, 7.8), used(0.5, 1, 78))
+  expect(Math.abs(slip.activities[0]!.factor - told(used(0.4, 1, 7.8)).activities[0]!.factor)).toBeLessThan(
+    0.02,
+  )
+  expect(Math.abs(slip.levels[FRESH]!.mean - (200 - 16))).toBeLessThan(4)
+  const all = told(...Array.from({ length: 10 }, (_, k) => used(0.05 * (k + 1), 1, 8)))
+  const { low80, high80 } = all.levels[1]!
+  expect(high80 - low80).toBeGreaterThan(0.03 * 80)
+})
+
+it('two false readings do not hold a level for long: a dozen true ones bring it back', () => {
+  const { stayCase, model } = sink()
+  const panel = (at: number, step: number): Evidence => ({
+    kind: 'panel',
+    at,
+    container: 1,
+    edges: [0, 1 / 3, 2 / 3, 1],
+    step,
+  })
+  // Gray takes 48 L a day: at a day and a half it stands at 72 of 300, in the lowest third; the panel says full, twice.
+  const lies = [panel(0.5, 3), panel(0.7, 3)]
+  const truths = Array.from({ length: 12 }, (_, k) => panel(0.75 + 0.06 * k, 0))
+  const after = learn(stayCase, model, [...lies, ...truths], { counted: new Set(), until: 1.5 })
+  const without = learn(stayCase, model, truths, { counted: new Set(), until: 1.5 })
+  expect(Math.abs(after.levels[1]!.mean - without.levels[1]!.mean)).toBeLessThan(10)
+  expect(after.levels[1]!.high80).toBeLessThan(100)
+})
+
+it('a dirty probe that goes on to show two thirds after its tank was emptied is called', () => {
+  const { stayCase, model } = sink()
+  const panel = (at: number, step: number): Evidence => ({
+    kind: 'panel',
+    at,
+    container: 1,
+    edges: [0, 1 / 3, 2 / 3, 1],
+    step,
+  })
+  const evidence: Evidence[] = [
+    { kind: 'known', at: 0.1, container: 1, level: 0 },
+    ...Array.from({ length: 20 }, (_, k) => panel(0.2 + 0.05 * k, 2)),
+  ]
+  const { isSuspect, levels } = learn(stayCase, model, evidence, { counted: new Set(), until: 1.25 })
+  expect(isSuspect[1]).toBe(true)
+  expect(levels[1]!.high80).toBeLessThan(100)
+})
+
 it('each reading stands beside the count: agrees, contradicts; what blurs the day most is to be counted next', () => {
   const { stayCase, model } = sink()
   const told = (evidence: Evidence[]) => learn(stayCase, model, evidence, { counted: new Set(), until: 2 })
@@ -298,7 +429,7 @@ it('each reading stands beside the count: agrees, contradicts; what blurs the da
   })
   // 152 L of 200 by the count: three quarters lit, or half.
   const [agrees] = told([panel(3)]).agreements
-  expect(agrees!.counted.mean).toBeCloseTo(152, 9)
+  expect(Math.abs(agrees!.counted.mean - 152)).toBeLessThan(3)
   expect(agrees!.read).toEqual({ from: 150, to: 200 })
   expect(agrees!.likely).toBeGreaterThan(0.3)
   expect(told([panel(0)]).agreements[0]!.likely).toBeLessThan(CONTRADICTS)

@@ -25,7 +25,10 @@ import type {
   Unlogged,
   Used,
 } from './evidence'
-import { copyFilter, observe, rateFactor, startFilter, type Filter, type Ground } from './filter'
+import { copyFilter, startFilter, type Filter } from './filter'
+import { rateFactor, type Ground } from './ground'
+import { observe } from './robust'
+import { cutToTanks } from './tank'
 import { countedRate, learnedOf, levelNow, type ActivityLearned, type LevelNow } from './posterior'
 import { watch } from './probes'
 
@@ -80,9 +83,14 @@ export function learn(
   const ordered = inTime(evidence)
   const start = startFilter(ground, stayCase.passed?.draws ?? null)
   const agreements: Agreement[] = []
-  const { filter, stuck } = watch(ground, copyFilter(start), ordered, until, (reading, before, isLeftOut) =>
-    agreements.push(agreementOf(ground, before, reading, isLeftOut)),
+  const { filter: played, stuck } = watch(
+    ground,
+    copyFilter(start),
+    ordered,
+    until,
+    (reading, before, isLeftOut) => agreements.push(agreementOf(ground, before, reading, isLeftOut)),
   )
+  const filter = cutToTanks(ground, played)
   putCountedRates(ground, filter, evidence, until)
   const litres = stayCase.crew.activities.map((activity) => dailyUse(stayCase.crew, activity).litres)
   const used = evidence.filter((one): one is Used => one.kind === 'used' && one.at <= until)
@@ -165,24 +173,14 @@ function countedUses(
   return { made, expected }
 }
 
-/** Evidence in the order of time. */
+/**
+ * Evidence in the order of time; what shares an instant keeps the order in which it was logged, but for an odd stretch: it is
+ * over before what is seen at its end.
+ */
 export function inTime(evidence: readonly Evidence[]): Evidence[] {
-  return [...evidence].sort((a, b) => a.at - b.at || orderOf(a) - orderOf(b))
+  const isLater = ({ kind }: Evidence) => (kind === 'odd' ? 0 : 1)
+  return [...evidence].sort((a, b) => a.at - b.at || isLater(a) - isLater(b))
 }
-
-/** At the same instant uses come before what was read, and what was done to a tank last. */
-const ORDER: Record<Evidence['kind'], number> = {
-  'left-out': 0,
-  counted: 0,
-  unlogged: 0,
-  used: 1,
-  odd: 1.5,
-  panel: 2,
-  measured: 3,
-  moved: 4,
-  known: 5,
-}
-const orderOf = ({ kind }: Evidence) => ORDER[kind]
 
 export function groundOf(
   stayCase: StayCase,
@@ -243,5 +241,9 @@ function containerPrior({ spread, starts }: Chances['containers'][number]): Cont
     (sum, { shape, size }) => sum + (shape === 'even' ? size / Math.sqrt(12) : size),
     0,
   )
-  return { capacitySpread: spread, deviation, step: stepAtStart(starts) }
+  const step = stepAtStart(starts)
+  const isFull = starts.every(({ level, size, full }) => size === 0 && level > 0 && level >= full * BRIM)
+  return { capacitySpread: spread, deviation, isShare: isFull || step !== null, step }
 }
+/** A level that is given as this share of the tank or more is full to the brim. */
+const BRIM = 0.999

@@ -1,6 +1,7 @@
 import type { ActivityIndex } from '../model'
 import type { Cv, Share } from '../quantities'
-import { ownLevel, rateFactor, type Filter, type Ground } from './filter'
+import { type Filter } from './filter'
+import { ownLevel, rateFactor, type Ground } from './ground'
 
 /** By how much not knowing an activity blurs what a day takes. */
 export interface Blur {

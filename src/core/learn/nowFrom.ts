@@ -4,7 +4,7 @@ import type { WallTime } from '../calendar'
 import { stateAt, type Ledger } from '../count'
 import type { Model } from '../compile'
 import type { Now } from '../model'
-import { levelOf } from './filter'
+import { levelOf } from './ground'
 import type { Learned } from './learn'
 import { jointDraws } from './posterior'
 
@@ -29,7 +29,7 @@ export function nowFrom(
     ...expected,
     levels: model.containers.map(({ id }, c) => ({
       container: id,
-      level: filter.state.mean[levelOf(ground, c)]!,
+      level: Math.max(0, filter.state.mean[levelOf(ground, c)]!),
     })),
     draws: jointDraws(ground, filter, ROWS, normalNumbers(seed)),
   }

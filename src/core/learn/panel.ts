@@ -1,5 +1,5 @@
 import type { Side } from '../model'
-import type { PanelRead, Step } from './evidence'
+import type { Aside, PanelRead, Step } from './evidence'
 import type { Stretch } from './gaussian'
 
 /** Probability that a panel's step is wrong (model.md section 6). */
@@ -15,9 +15,10 @@ const TOO_HIGH = 0.8
  *   was cut at both ends each time would narrow without cause. null: it shows another step
  */
 export function stretchesOf(
-  { edges, step }: Pick<PanelRead, 'edges' | 'step'>,
+  { edges, step, aside }: Pick<PanelRead, 'edges' | 'step' | 'aside'>,
   again: Side | null = null,
 ): Stretch[] {
+  if (aside) return withAside(stretchesOf({ edges, step }), aside)
   const states = edges.length
   return edges.map((from, t) => {
     const [above, below] = [states - 1 - t, t]
@@ -31,6 +32,19 @@ export function stretchesOf(
       likelihood: states === 1 ? 1 : likelihood,
     }
   })
+}
+
+/** Of several pieces one was looked at: the same again with one, two, … full ones aside. */
+function withAside(one: readonly Stretch[], { most, each }: Aside): Stretch[] {
+  return Array.from({ length: most + 1 }, (_, full) =>
+    one.flatMap((stretch): Stretch[] => {
+      const from = stretch.from === -Infinity && full > 0 ? full * each : full * each + stretch.from
+      const to = full * each + stretch.to
+      // The next begins where this one would be put aside.
+      const end = full < most ? Math.min(to, (full + 1) * each) : to
+      return from < end ? [{ ...stretch, from, to: end }] : []
+    }),
+  ).flat()
 }
 
 /** The step that was lit. */

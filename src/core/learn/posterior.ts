@@ -2,7 +2,9 @@ import jstat from 'jstat'
 import type { ActivityIndex, ContainerIndex, JointDraws } from '../model'
 import type { Amount, Litres, Share } from '../quantities'
 import type { Used } from './evidence'
-import { RATE_SPREAD, levelOf, ownLevel, type Filter, type Ground } from './filter'
+import { RATE_SPREAD, type Filter } from './filter'
+import type { Gaussian } from './gaussian'
+import { capacityFactor, levelOf, ownLevel, type Ground } from './ground'
 
 /** A range of a positive number. */
 export interface Range {
@@ -71,16 +73,24 @@ export function learnedOf(
   }
 }
 
-/** A level now: nothing is less than empty; what is past full stays past full. */
+/** A level now, within what its tank holds; what breached stays past full. @param filter its levels cut to their tanks */
 export function levelNow(ground: Ground, { state }: Filter, container: ContainerIndex): LevelNow {
   const index = levelOf(ground, container)
-  const mean = state.mean[index]!
+  const mean = Math.max(0, state.mean[index]!)
   const deviation = Math.sqrt(Math.max(0, state.covariance[index * state.size + index]!))
+  const most = Math.max(mean, fullest(ground, state, container))
   return {
-    mean: Math.max(0, mean),
+    mean,
     low80: Math.max(0, mean - Z80 * deviation),
-    high80: Math.max(0, mean + Z80 * deviation),
+    high80: Math.min(most, mean + Z80 * deviation),
   }
+}
+
+/** What a tank holds at the most, as far as is known: the upper end of its capacity's 80 %. */
+function fullest(ground: Ground, { mean, covariance, size }: Gaussian, container: ContainerIndex): Amount {
+  const index = capacityFactor(ground, container)
+  const deviation = Math.sqrt(Math.max(0, covariance[index * size + index]!))
+  return ground.model.containers[container]!.capacity * (mean[index]! + Z80 * deviation)
 }
 
 /**
@@ -100,7 +110,7 @@ export function countedRate(
 
 /**
  * Draws by Cholesky of the covariance; own levels, rates and capacities take the lognormal of the same mean and variance,
- * levels stay normal and are cut at empty.
+ * levels stay normal, and what would lie outside its tank is mirrored into it.
  * @param normal standard normal numbers, one after the other
  */
 export function jointDraws(ground: Ground, filter: Filter, rows: number, normal: () => number): JointDraws {
@@ -118,13 +128,25 @@ export function jointDraws(ground: Ground, filter: Filter, rows: number, normal:
       const deviation = Math.sqrt(Math.max(0, covariance[k * size + k]!))
       values[row * size + k] =
         k >= factors
-          ? Math.max(0, mean[k]! + off)
+          ? inTank(mean[k]! + off, fullOf(ground, values, row * size, k - factors), mean[k]!)
           : deviation === 0
             ? mean[k]!
             : asLognormal(Math.max(LEAST_FACTOR, mean[k]!), deviation, off / deviation)
     }
   }
   return { rows, columns: size, values }
+}
+
+/** What the tank of a draw holds: its capacity factor stands before the levels. */
+function fullOf({ model, activities }: Ground, values: Float64Array, row: number, container: number): Amount {
+  return model.containers[container]!.capacity * values[row + 2 * activities.length + container]!
+}
+
+/** Mirrored at empty and at full; what is past full on the mean breached, and stays so. */
+function inTank(level: Amount, full: Amount, mean: Amount): Amount {
+  if (mean <= 0) return Math.max(0, level)
+  const above = Math.abs(level)
+  return mean > full || above <= full ? above : Math.max(0, 2 * full - above)
 }
 
 function asLognormal(mean: number, deviation: number, z: number): number {

@@ -1,6 +1,8 @@
 import type { Amount, Days } from '../quantities'
 import type { Evidence } from './evidence'
-import { goOn, levelOf, startFilter, takeIn } from './filter'
+import { goOn, startFilter, takeIn } from './filter'
+import { levelOf } from './ground'
+import { cutToTanks } from './tank'
 import { inTime, type Learned } from './learn'
 
 /** How the levels went, on the mean: at the end of each part, and before and after everything that was done or seen. */
@@ -21,7 +23,8 @@ export function trackOf(
   const track: Track = { at: [], levels: ground.containers.map(() => []) }
   const mark = () => {
     track.at.push(filter.at)
-    track.levels.forEach((levels, c) => levels.push(filter.state.mean[levelOf(ground, c)]!))
+    const { mean } = cutToTanks(ground, filter).state
+    track.levels.forEach((levels, c) => levels.push(Math.max(0, mean[levelOf(ground, c)]!)))
   }
   const { edges } = ground.model.grid
   let part = 1

@@ -11,7 +11,7 @@ import {
   type Stay,
   type StayCase,
 } from '../model'
-import type { Amount, Days, Litres } from '../quantities'
+import type { Amount, Days, Litres, Share } from '../quantities'
 import type { Completeness } from './completeness'
 import {
   standing,
@@ -28,6 +28,8 @@ const SCALE_KG = 0.3
 /** A tank that is seen full or dry is so within this share of its capacity (assumed). */
 const AT_THE_BRIM = 0.002
 const BRIM_DEVIATION = 0.01
+/** No rig stands quite level: a stick is off by this share of the tank besides (assumed). */
+const LEAN = 0.01
 /** Litres put in or taken out by hand are off by this share of them (assumed). */
 const POURED = 0.05
 /** L; nothing is measured better. */
@@ -48,9 +50,13 @@ export function evidenceOf(
   const { stay } = stayCase
   const isJudged = ({ activity }: UseEntry) =>
     Boolean(complete[stayCase.crew.activities.findIndex(({ id }) => id === activity)])
+  // The order is that of UTC: where a clock was set back in between, what came later did not happen earlier for that.
+  let latest = 0
   const told = standing(log).flatMap((entry): Evidence[] => {
-    const at = wallDaysBetween(model.start, entry.at)
-    if (entry.stay !== stay.id || at < 0) return []
+    const own = wallDaysBetween(model.start, entry.at)
+    if (entry.stay !== stay.id || own < 0) return []
+    const at = own > until ? own : Math.min(until, Math.max(own, latest))
+    latest = Math.max(latest, at)
     if (entry.kind === 'odd') return ofOdd(entry, at, model)
     if (entry.kind === 'use') return ofUse(entry, at, entry.at, stayCase, model, counted, isJudged(entry))
     if (entry.kind === 'reading') return ofReading(entry, at, stayCase, model)
@@ -139,13 +145,29 @@ function ofReading(
   // A heater that counts is one with its supply and always full: what is read is of the tank alone.
   const heater = heaterOf(rig, id)
   const share = (amount: Amount) => (amount + heater) / (full + heater)
-  const steps = (edges: readonly number[]) => edges.map((edge, k) => (k === 0 ? 0 : share(edge * full)))
-  if (saw.as === 'panel') return [{ kind: 'panel', at, container, edges: steps(saw.edges), step: saw.step }]
-  if (saw.as === 'light') {
-    if (!('light' in tank) || !tank.light) return []
-    return [{ kind: 'panel', at, container, edges: steps([0, tank.light.value / full]), step: 1 }]
+  // Of several cassettes or jugs the one aboard was looked at. One that stands aside is as full as they are filled.
+  const spares = sparesOf(tank)
+  const one = tank.capacity.value
+  const each = 'safeFill' in tank ? tank.safeFill.value * one : one
+  const panel = (edges: readonly Share[], step: number): Evidence => ({
+    kind: 'panel',
+    at,
+    container,
+    edges: edges.map((edge, k) => (k === 0 ? 0 : share(edge * one))),
+    step,
+    ...(spares > 0 ? { aside: { most: spares, each: each / full } } : {}),
+  })
+  if (saw.as === 'panel') return [panel(saw.edges, saw.step)]
+  if (saw.as === 'light') return 'light' in tank && tank.light ? [panel([0, tank.light.value / one], 1)] : []
+  const { level, deviation } = measured(saw, tank)
+  if (spares > 0) {
+    // More than one of them holds can only be all of them together.
+    const aside = level <= one ? { aside: { most: spares, each } } : {}
+    return [{ kind: 'measured', at, container, level, deviation, ...aside }]
   }
-  const { level, deviation } = measured(saw, tank, full)
+  // Where nothing is left in the tank, something may be in its heater still.
+  if (heater > 0 && level <= deviation)
+    return [{ kind: 'panel', at, container, edges: [0, heater / (full + heater)], step: 0 }]
   // Of tanks that stand open to each other one was seen: the others stand alike.
   const alike = model.containers[container]!.capacity / (full + heater)
   return [{ kind: 'measured', at, container, level: (level + heater) * alike, deviation: deviation * alike }]
@@ -154,11 +176,14 @@ function ofReading(
 function measured(
   saw: Exclude<Saw, { as: 'panel' } | { as: 'light' }>,
   tank: Container,
-  full: Amount,
 ): { level: Amount; deviation: Amount } {
+  const full = tank.capacity.value
   if (saw.as === 'full') return { level: full * (1 - AT_THE_BRIM), deviation: full * BRIM_DEVIATION }
   if (saw.as === 'dry') return { level: full * AT_THE_BRIM, deviation: full * BRIM_DEVIATION }
-  if (saw.as === 'amount') return { level: saw.amount, deviation: Math.max(saw.deviation, LEAST_DEVIATION) }
+  if (saw.as === 'amount') {
+    const deviation = Math.hypot(Math.max(saw.deviation, LEAST_DEVIATION), LEAN * full)
+    return { level: saw.amount, deviation }
+  }
   const shell = 'shell' in tank ? tank.shell.value : 0
   return {
     level: Math.max(0, saw.kg - shell) / kgPerUnit(tank),
@@ -171,11 +196,14 @@ function ofRun({ did }: RunEntry, at: Days, { rig }: StayCase, model: Model): Ev
     const container = placeOf(model, id)
     if (container === null) return []
     // Emptied is down to what an emptying leaves.
+    // Of tanks that stand open to each other nobody knows which of the litres were whose.
+    const isAlone = model.containers[container]!.members.length === 1
+    const moved = litres === null || !isAlone ? {} : { moved: { litres, deviation: POURED * litres } }
     if (what === 'emptied') {
       const { residue } = model.containers[container]!
-      return [{ kind: 'known', at, container, level: heaterOf(rig, id) + residue }]
+      return [{ kind: 'known', at, container, level: heaterOf(rig, id) + residue, ...moved }]
     }
-    if (what === 'filled') return [{ kind: 'known', at, container, level: 'full' }]
+    if (what === 'filled') return [{ kind: 'known', at, container, level: 'full', ...moved }]
     if (litres === null) return []
     return [
       { kind: 'moved', at, container, by: what === 'put-in' ? litres : -litres, deviation: POURED * litres },

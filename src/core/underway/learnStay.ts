@@ -152,22 +152,64 @@ export function priorsOf(
     const end = endOf(past.stay, log)
     const days = wallDaysBetween(past.stay.start, end)
     if (days <= 0) continue
-    const known = widened(priors, since, past.stay.start)
+    // What was taken over in the middle of it, or later, is no prior for it: that rests on its own log.
+    const isPrior = (id: Id) => (since.get(id) ?? '') <= past.stay.start
+    const known = widened(new Map([...priors].filter(([id]) => isPrior(id))), since, past.stay.start)
     const { learned, completeness } = learnedBy(asPutIn(past), log, days, known, eachOf(seen))
     completeness.forEach((one, a) => {
       const { id } = past.crew.activities[a]!
       if (one) seen.set(id, [...(seen.get(id) ?? []), 1 - one.some])
     })
+    const untilTaken = untilTakenOf(past, log, known, eachOf(seen))
     past.crew.activities.forEach(({ id }, a) => {
       const own = learned.activities[a]!
       const place = activities.findIndex((activity) => activity.id === id)
-      if (place < 0 || (own.logged === 0 && own.cut === 0) || (since.get(id) ?? '') > past.stay.start) return
-      priors.set(id, { factor: own.factor, spread: own.spread })
+      const taken = since.get(id) ?? ''
+      if (place < 0 || (own.logged === 0 && own.cut === 0) || taken >= end) return
+      const upTo = activities[place]!.learned?.upTo ?? taken
+      const half = taken > past.stay.start ? untilTaken(upTo)[a]! : null
+      priors.set(
+        id,
+        half ? withSince(priors.get(id)!, own, half) : { factor: own.factor, spread: own.spread },
+      )
       since.set(id, end)
-      entries[place]! += own.logged
+      entries[place]! += own.logged - (half?.logged ?? 0)
     })
   }
   return { base: asPutIn(stayCase), priors: widened(priors, since, start), entries, each: eachOf(seen) }
+}
+
+/** What a stay had taught by the times at which numbers were taken over in it. */
+function untilTakenOf(
+  past: StayCase,
+  log: readonly LogEntry[],
+  priors: ReadonlyMap<Id, OwnPrior>,
+  each: ReadonlyMap<Id, Share>,
+) {
+  const known = new Map<string, ActivityLearned[]>()
+  return (taken: string): ActivityLearned[] => {
+    const told = known.get(taken)
+    if (told) return told
+    const before = log.filter(({ utc }) => utc <= taken)
+    const last = before.reduce((latest, { at }) => (at > latest ? at : latest), past.stay.start)
+    const days = Math.max(MARGIN_DAYS / 24, wallDaysBetween(past.stay.start, last))
+    const { activities } = learnedBy(asPutIn(past), before, days, priors, each).learned
+    known.set(taken, activities)
+    return activities
+  }
+}
+
+/**
+ * What was taken over in the middle of a stay, with what the rest of that stay taught: what the whole of it says, less what it
+ * had said by then, as precisions of a normal.
+ */
+function withSince(taken: OwnPrior, whole: ActivityLearned, half: ActivityLearned): OwnPrior {
+  const precision = ({ factor, spread }: { factor: Factor; spread: Cv }) => 1 / (factor * spread) ** 2
+  const [all, then, before] = [precision(whole), precision(half), precision(taken)]
+  if (!(all > then) || !Number.isFinite(all + before)) return taken
+  const total = before + all - then
+  const factor = (taken.factor * before + whole.factor * all - half.factor * then) / total
+  return factor > 0 ? { factor, spread: 1 / Math.sqrt(total) / factor } : taken
 }
 
 /** How many stays the assumption counts as. */

@@ -157,9 +157,9 @@ it('unlogged is not zero: only what is counted is as its log says, and only wher
   // A use moves it by itself where it is counted; of what is expected it takes the place of one that was, unless it is said to
   // have come on top.
   const one = [used('2027-09-13T18:00', 'shower', 1)]
-  expect(gray(shower('2027-09-11T16:00', null), one) - none).toBeCloseTo(10.5, 6)
+  expect(gray(shower('2027-09-11T16:00', null), one) - none).toBeCloseTo(10.5, 1)
   expect(Math.abs(gray([], one) - expected)).toBeLessThan(2)
-  expect(gray([], [{ ...one[0]!, isExtra: true } as LogEntry]) - expected).toBeCloseTo(10.5, 6)
+  expect(gray([], [{ ...one[0]!, isExtra: true } as LogEntry]) - expected).toBeCloseTo(10.5, 1)
 })
 
 it('by hand: a shower that was logged today is not expected again; of those who have not, the chance of what remains', () => {
@@ -219,8 +219,11 @@ it('a leak, a visitor, a rest: levels are unsure until they are read, and teach 
   const plain = learned()
   const [fooled, told] = [learned([...trailerLog(), read(1)]), learned([...trailerLog(), read(1), odd])]
   const factor = ({ activities }: StayLearned) => activities[0]!.factor
-  // A hundred and sixty litres where some ninety were: taken for the crew's, or for the visitor's.
-  expect(Math.abs(factor(fooled) - factor(plain))).toBeGreaterThan(4 * Math.abs(factor(told) - factor(plain)))
+  const grayAt = plain.now.levels.findIndex(({ container }) => container === 'gray')
+  // A hundred and sixty litres where some ninety were: it teaches nothing, and which of both is true stays open until somebody says.
+  for (const one of [fooled, told]) expect(Math.abs(factor(one) - factor(plain))).toBeLessThan(0.01)
+  const width = (of: StayLearned) => of.levels.map(({ low80, high80 }) => high80 - low80)[grayAt]!
+  expect(width(fooled)).toBeGreaterThan(3 * width(told))
   expect(Math.abs(levelOf(told, 'gray') - 160)).toBeLessThan(4)
   expect(fooled.agreements.at(-1)!.likely).toBeLessThan(0.05)
   expect(told.agreements.at(-1)!.likely).toBeGreaterThan(0.05)
@@ -264,7 +267,43 @@ it('what earlier stays taught is the next prior, a little less sure each season;
   const { before, after } = daysByTakingOver(van, taken)
   expect(before).toBe(count(compile(van)).days)
   expect(after).toBe(count(compile(over)).days)
-  expect(after).not.toBe(before)
+  const more = new Map([
+    ['liquid-use', { factor: 1.5, spread: 0.1, entries: 20, upTo: '2027-09-08T08:45:00.000Z' }],
+  ])
+  expect(daysByTakingOver(van, more).after!).toBeLessThan(before!)
+})
+
+it('what is logged after numbers were taken over in the middle of a stay counts for the stays that come, once', () => {
+  const van = caseOf(vanDemo(), 'low-meadow')
+  const past = { stayCase: van, log: vanLog() }
+  const taken = '2027-09-06T12:00'
+  const half = learnStay({
+    ...past,
+    log: vanLog().filter(({ at }) => at <= taken),
+    earlier: [],
+    at: taken,
+    seed: 1,
+  })
+  const over = withTakenOver(van, takeOverOf(van, half, `${taken}:00.000Z`))
+  const next: StayCase = {
+    ...over,
+    stay: {
+      ...van.stay,
+      id: 'next',
+      start: addWallDays(van.stay.start, 12),
+      leaveAt: addWallDays(van.stay.leaveAt, 12),
+      counted: [],
+    },
+  }
+  const halfWay = priorsOf(next, [{ stayCase: over, log: vanLog().filter(({ at }) => at <= taken) }])
+  const told = priorsOf(next, [{ stayCase: over, log: vanLog() }])
+  const plain = priorsOf({ ...next, crew: van.crew }, [past])
+  const shower = van.crew.activities.findIndex(({ id }) => id === 'shower')
+  expect(told.entries[shower]!).toBe(plain.entries[shower]!)
+  expect(told.priors.get('shower')!.spread).toBeLessThan(halfWay.priors.get('shower')!.spread)
+  // As surely as if nothing had been taken over, and at the same litres.
+  expect(told.priors.get('shower')!.factor).toBeCloseTo(plain.priors.get('shower')!.factor, 2)
+  expect(told.priors.get('shower')!.spread).toBeCloseTo(plain.priors.get('shower')!.spread, 2)
 })
 
 it('a habit that is switched under way leaves the days that were lived alone', () => {
