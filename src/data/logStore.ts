@@ -9,6 +9,7 @@ import { useClockStore } from './clockStore'
 import { newId } from './newId'
 import type { EditLabel } from './storage/documentStore'
 import { keptLog, withChanges, type KeptLog } from './keptLog'
+import type { Ends } from './storage/begun'
 import type { LogChange } from './storage/changes'
 import { logChangesOf, withLogChanges, type LogOperation } from './storage/logStore'
 import { useWorkspaceStore } from './workspaceStore'
@@ -90,13 +91,18 @@ export const useLogStore = defineStore('log', () => {
   }
 
   /** Writes, as a step like any other; left out alone where the stay has gone by then. */
-  function write(label: EditLabel, operations: readonly LogOperation[], coalesce: string | null = null) {
+  function write(
+    label: EditLabel,
+    operations: readonly LogOperation[],
+    coalesce: string | null = null,
+    ends: Ends | null = null,
+  ) {
     const stays = new Set(operations.flatMap((one) => (one.op === 'put' ? [one.entry.stay] : [])))
     const keeps = (document: Document) => {
       for (const id of stays) if (id !== null) found(document.stays, id, 'stay')
       return document
     }
-    return workspace.replace(label, keeps, coalesce, operations)
+    return workspace.replace(label, keeps, coalesce, operations, false, ends)
   }
 
   /** What is logged in the same minute keeps its order: seconds are the device's, and no two entries share a millisecond. */
@@ -109,19 +115,21 @@ export const useLogStore = defineStore('log', () => {
     return new Date(latest).toISOString()
   }
 
-  /** @throws where there is no stay: a broken contract */
-  function entryOf(told: Told): LogEntry {
+  /** @param own its id, where it has one already @throws where there is no stay: a broken contract */
+  function entryOf(told: Told, own = newId('entry')): LogEntry {
     const { id, rig } = stay.value!
-    const head = { id: newId('entry'), revision: 1, isRemoved: false, rig, stay: id, note: '' }
+    const head = { id: own, revision: 1, isRemoved: false, rig, stay: id, note: '' }
     return plain({ ...head, ...told, utc: utcOf(told.at) })
   }
 
   /** Logs what happened; one step of undo, however many entries. */
-  function add(told: readonly Told[], label: EditLabel = 'log') {
-    const made = told.map(entryOf)
+  function add(told: readonly Told[], label: EditLabel = 'log', ends: Ends | null = null) {
+    const made = told.map((one, k) => (ends ? entryOf(one, `${ends.id}-${k + 1}`) : entryOf(one)))
     const result = write(
       label,
       made.map((entry) => ({ op: 'put', entry })),
+      null,
+      ends,
     )
     return { result, made }
   }

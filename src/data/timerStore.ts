@@ -3,7 +3,7 @@ import { startTimer, timed, type ShowerTimer, type TimerAction } from '@/core/ti
 import type { Id } from '@/core/model'
 import { useBegun } from './begun'
 
-/** A shower that was begun in this browser: it goes on through a locked screen and a reload, and belongs to no document. */
+/** A shower that was begun: it goes on through a locked screen, a reload and a kill, and belongs to no document. */
 export interface KeptTimer {
   activity: Id
   person: Id | null
@@ -11,29 +11,29 @@ export interface KeptTimer {
 }
 
 export const useTimerStore = defineStore('timer', () => {
-  const { current, keep } = useBegun<KeptTimer>(
+  const { current, begin, goOn, discard, ending, ended } = useBegun<KeptTimer>(
     'shower',
     ({ timer }) => Number.isFinite(timer.since) && Number.isFinite(timer.flow),
   )
 
   return {
     current,
+    ending,
+    ended,
     begin: (
       activity: Id,
       person: Id | null,
       flows: Pick<ShowerTimer, 'flow' | 'trickle' | 'runUp'>,
       at: number,
     ) => {
-      keep({ activity, person, timer: startTimer(flows, at) })
+      begin({ activity, person, timer: startTimer(flows, at) })
     },
     act: (action: TimerAction) => {
-      if (current.value) keep({ ...current.value, timer: timed(current.value.timer, action) })
+      if (current.value) goOn({ ...current.value, timer: timed(current.value.timer, action) })
     },
     isFor: (person: Id | null) => {
-      if (current.value) keep({ ...current.value, person })
+      if (current.value) goOn({ ...current.value, person })
     },
-    discard: () => {
-      keep(null)
-    },
+    discard,
   }
 })

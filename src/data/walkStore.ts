@@ -12,7 +12,7 @@ import {
 import type { Id } from '@/core/model'
 import { useBegun } from './begun'
 
-/** A walk that was begun in this browser: it outlives a locked screen and a reload, and belongs to no document. */
+/** A walk that was begun: it outlives a locked screen, a reload and a kill, and belongs to no document. */
 export interface KeptWalk {
   stay: Id
   /** The run it carries out; null: a card by itself. */
@@ -24,7 +24,7 @@ export interface KeptWalk {
 }
 
 export const useWalkStore = defineStore('walk', () => {
-  const { current, keep } = useBegun<KeptWalk>(
+  const { current, isRead, begin, goOn, discard, ending, ended } = useBegun<KeptWalk>(
     'walk',
     ({ walk }) => Array.isArray(walk.cards) && walk.cards.length > 0,
   )
@@ -34,19 +34,26 @@ export const useWalkStore = defineStore('walk', () => {
   return {
     asks,
     current,
+    isRead,
+    ending,
     begin: (cards: readonly Card[], stay: Id, run: Id | null, place: Id | null, at: number) => {
-      keep({ stay, run, place, before: {}, walk: startWalk(cards, at) })
+      begin({ stay, run, place, before: {}, walk: startWalk(cards, at) })
     },
     act: (action: WalkAction) => {
-      if (current.value) keep({ ...current.value, walk: walked(current.value.walk, action) })
+      if (current.value) goOn({ ...current.value, walk: walked(current.value.walk, action) })
     },
     /** What the panel shows before anything is opened. */
     readBefore: (tank: Id, step: number) => {
-      if (current.value) keep({ ...current.value, before: { ...current.value.before, [tank]: step } })
+      if (current.value) goOn({ ...current.value, before: { ...current.value.before, [tank]: step } })
     },
     /** It is over, or was never to be: the next station is another, with nobody waiting there yet. */
     discard: () => {
-      keep(null)
+      discard()
+      asks.value = { ...FIRST_ASKS, bleachPercent: asks.value.bleachPercent }
+    },
+    /** It was logged, in the step that ends it. */
+    ended: () => {
+      ended()
       asks.value = { ...FIRST_ASKS, bleachPercent: asks.value.bleachPercent }
     },
   }

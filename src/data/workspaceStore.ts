@@ -14,6 +14,7 @@ import {
   type Snapshot,
 } from './storage/documentStore'
 import type { LogEntry } from '@/core/log'
+import { AlreadyEnded, type BegunStore, type Ends } from './storage/begun'
 import type { LogChange } from './storage/changes'
 import type { LogOperation, LogRange } from './storage/logStore'
 import type { Space } from './storage/database'
@@ -86,6 +87,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   let isVerified = false
   let store: DocumentStore | null = null
   let stopListening: () => void = () => undefined
+  /** Where what was begun is kept, as soon as something is open. */
+  const begun = shallowRef<BegunStore | null>(null)
   let openAgain: OpenStore | null = null
   let tab = ''
   let chain = Promise.resolve()
@@ -173,6 +176,10 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   }
 
   function sayDropped({ edit, before, after }: Waiting, error: unknown): void {
+    if (error instanceof AlreadyEnded) {
+      notices.say({ kind: 'already-ended', name: edit.ends!.name })
+      return
+    }
     const fault = error instanceof DoesNotFit ? (error.faults[0] ?? null) : null
     notices.say({ kind: 'dropped', label: edit.label, what: whatChanged(before, after), fault })
   }
@@ -292,6 +299,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       logEvent.value = { changes: null }
       take(snapshot)
       state.value = kind
+      begun.value = store.begun
       listen(store)
       if (!isVerifiedLater) void verify()
     } catch (error) {
@@ -382,8 +390,9 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     recipe: (draft: Document) => void,
     coalesce: string | null = null,
     log: readonly LogOperation[] = [],
+    ends: Ends | null = null,
   ): EditResult {
-    return replace(label, (current) => produce(current, recipe), coalesce, log)
+    return replace(label, (current) => produce(current, recipe), coalesce, log, false, ends)
   }
 
   /** The same with a function from document to document. @param isShipped see Edit */
@@ -393,6 +402,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     coalesce: string | null = null,
     log: readonly LogOperation[] = [],
     isShipped = false,
+    ends: Ends | null = null,
   ): EditResult {
     const before = document.value
     let after: Document
@@ -415,6 +425,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       make: fitting(make, before, after),
       ...(log.length > 0 ? { log } : {}),
       ...(isShipped ? { isShipped } : {}),
+      ...(ends ? { ends } : {}),
     }
     waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !checks && !isShipped }]
     void write()
@@ -444,6 +455,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     space,
     document,
     logEvent,
+    begun,
     waitingLog,
     readLog,
     /** Tells what is shown of the log. */

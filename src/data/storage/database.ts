@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import type { LogEntry } from '@/core/log'
 import { checkUpgraded, rowsUpgrade } from './upgradeRows'
+import type { BegunRow } from './begun'
 import type { Row } from './changes'
 import type { HistoryStep } from './documentStore'
 
@@ -35,6 +36,7 @@ export class DryCountDatabase extends Dexie {
   history!: Table<HistoryStep, number>
   /** By id, and by stay and time. */
   log!: Table<LogEntry, string>
+  begun!: Table<BegunRow, string>
 
   constructor(space: Space) {
     // Nothing is queried live: rows that are kept twice would only be copied twice.
@@ -76,5 +78,6 @@ export class DryCountDatabase extends Dexie {
       })
     // Rows are as they were; entries may hold what an older tab does not know: it gives way.
     this.version(10).stores({})
+    this.version(11).stores({ begun: 'name' })
   }
 }

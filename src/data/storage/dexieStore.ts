@@ -2,6 +2,7 @@ import type { Document, Id } from '@/core/model'
 import { CURRENT_VERSION } from '@/document'
 import { loadChecks, type Checks } from '../checks'
 import type { LogEntry } from '@/core/log'
+import { mayEnd, type BegunStore } from './begun'
 import { applied, inverse, isOfLog, type Change, type LogChange } from './changes'
 import { logChangesOf, logStoreOf, neededFor, type LogOperation, type LogRange } from './logStore'
 import { DryCountDatabase, type Space } from './database'
@@ -22,6 +23,7 @@ interface Known {
 export function openDexieStore(space: Space, by = ''): DocumentStore {
   const database = opened(space)
   const tabs = openTabs(`${database.name}-edits`)
+  const begun = begunStoreOf(database)
   /** What this tab read or wrote last; good as long as no other tab has written since. */
   let known: Known | null = null
 
@@ -84,7 +86,9 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
 
   const commit: DocumentStore['commit'] = async (edits, at) => {
     const checks = edits.every(({ isShipped }) => isShipped) ? null : await loadChecks()
-    return write(checks, (kept) => makeEdits(database, kept, edits, at, by))
+    const committed = await write(checks, (kept) => makeEdits(database, kept, edits, at, by))
+    if (edits.some(({ ends }) => ends)) begun.tell()
+    return committed
   }
 
   return {
@@ -98,6 +102,7 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     },
     commit,
     log: logStoreOf(commit, (of) => transaction(database, 'r', () => readLog(database, of))),
+    begun: begun.store,
     undo: () => replay(lastStanding, 1),
     redo: () => replay(firstUndone, 0),
     subscribe: (listener) => {
@@ -114,8 +119,55 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     },
     close: () => {
       tabs.close()
+      begun.close()
       database.close()
     },
+  }
+}
+
+/** Begun things of a database, and how its tabs hear of them. */
+function begunStoreOf(database: DryCountDatabase): {
+  store: BegunStore
+  tell: () => void
+  close: () => void
+} {
+  const tabs = openTabs(`${database.name}-begun`)
+  const keep: BegunStore['keep'] = async (row, isNew) => {
+    const kept = await begunTransaction(database, 'rw', async () => {
+      const known = (await database.begun.get(row.name)) ?? null
+      if (!isNew && known?.id !== row.id) return known
+      await database.begun.put(row)
+      return row
+    })
+    tabs.tell(0)
+    return kept
+  }
+  return {
+    store: {
+      read: (name) => begunTransaction(database, 'r', async () => (await database.begun.get(name)) ?? null),
+      keep,
+      drop: async (name, id) => {
+        await begunTransaction(database, 'rw', async () => {
+          if ((await database.begun.get(name))?.id === id) await database.begun.delete(name)
+        })
+        tabs.tell(0)
+      },
+      subscribe: (listener) => tabs.hear(listener),
+    },
+    tell: () => tabs.tell(0),
+    close: () => tabs.close(),
+  }
+}
+
+async function begunTransaction<T>(
+  database: DryCountDatabase,
+  mode: 'r' | 'rw',
+  work: () => Promise<T>,
+): Promise<T> {
+  try {
+    return await database.transaction(mode, database.begun, work)
+  } catch (error) {
+    throw storageFault(error)
   }
 }
 
@@ -154,6 +206,7 @@ async function makeEdits(
   for (const edit of edits) {
     let edited: Document
     try {
+      if (edit.ends) mayEnd(edit.ends, (await database.begun.get(edit.ends.name)) ?? null)
       edited = edit.make(document)
     } catch (error) {
       dropped.push({ edit, error })
@@ -163,6 +216,7 @@ async function makeEdits(
     const step = nextStep(history.last, document, edited, edit, at, by, ofLog)
     logChanges.push(...ofLog)
     document = edited
+    if (edit.ends) await database.begun.delete(edit.ends.name)
     if (!step) continue
     await writeChanges(database, step.changes)
     const next = withStep(history, step.kept)

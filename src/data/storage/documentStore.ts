@@ -1,4 +1,5 @@
 import type { Document } from '@/core/model'
+import type { BegunStore, Ends } from './begun'
 import type { Change, LogChange } from './changes'
 import type { LogOperation, LogStore } from './logStore'
 
@@ -42,6 +43,8 @@ export interface Edit {
   coalesce: string | null
   /** UTC milliseconds of the edit itself; without it, those of the commit. */
   at?: number
+  /** What was begun and ends with it; left out, with all it does, where another tab has ended it. */
+  ends?: Ends
   /** Made of nothing but what ships, in place of everything: the build's tests hold it valid, nobody need check it. */
   isShipped?: boolean
 }
@@ -103,6 +106,7 @@ export interface DocumentStore {
   undo: () => Promise<Replayed>
   redo: () => Promise<Replayed>
   log: LogStore
+  begun: BegunStore
   /**
    * Calls back after another tab has written ('edited'), has brought a newer application whose data this one cannot read
    * ('outdated'), or what was kept has been deleted ('deleted'; in both the store is closed). @returns stops listening

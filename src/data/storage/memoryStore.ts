@@ -1,5 +1,6 @@
 import { emptyDocument, type Document, type Id } from '@/core/model'
 import { byTime, type LogEntry } from '@/core/log'
+import { mayEnd, type BegunName, type BegunRow } from './begun'
 import { applied, inverse, isOfLog, type LogChange } from './changes'
 import { logChangesOf, logStoreOf, withLogChanges } from './logStore'
 import {
@@ -39,6 +40,11 @@ export function sharedMemory(
   const first = new Map(log.map((entry) => [entry.id, entry]))
   let kept: Kept = { document, log: first, logRevision: 0, steps: [], revision: 0 }
   const listeners = new Map<(event: StoreEvent) => void, string>()
+  const begun = new Map<BegunName, BegunRow>()
+  const begunListeners = new Map<() => void, string>()
+  const tellBegun = (by: string) => {
+    for (const [listener, of] of begunListeners) if (of !== by) queueMicrotask(listener)
+  }
   const put = (
     by: string,
     next: Pick<Kept, 'document' | 'steps'>,
@@ -65,7 +71,8 @@ export function sharedMemory(
   }
   const committed = async (by: string, edits: readonly Edit[], at: number): Promise<Committed> => {
     await Promise.resolve()
-    const { dropped, logChanges, ...next } = made(kept, edits, at, by)
+    const { dropped, logChanges, ...next } = made(kept, edits, at, by, begun)
+    if (edits.some(({ ends }) => ends)) tellBegun(by)
     return { ...put(by, next, logChanges), dropped, logChanges }
   }
   return (by) => ({
@@ -82,6 +89,26 @@ export function sharedMemory(
             ),
         ),
     ),
+    begun: {
+      read: (name) => Promise.resolve(begun.get(name) ?? null),
+      keep: async (row, isNew) => {
+        await Promise.resolve()
+        const known = begun.get(row.name) ?? null
+        if (!isNew && known?.id !== row.id) return known
+        begun.set(row.name, row)
+        tellBegun(by)
+        return row
+      },
+      drop: async (name, id) => {
+        await Promise.resolve()
+        if (begun.get(name)?.id === id) begun.delete(name)
+        tellBegun(by)
+      },
+      subscribe: (listener) => {
+        begunListeners.set(listener, by)
+        return () => void begunListeners.delete(listener)
+      },
+    },
     undo: async () => Promise.resolve(replay(by, standing(kept.steps).at(-1), 1)),
     redo: async () => Promise.resolve(replay(by, undone(kept.steps)[0], 0)),
     subscribe: (listener) => {
@@ -93,12 +120,13 @@ export function sharedMemory(
 }
 
 /** One edit after the other; one that no longer fits is left out and handed back. */
-function made(kept: Kept, edits: readonly Edit[], at: number, by: string) {
+function made(kept: Kept, edits: readonly Edit[], at: number, by: string, begun: Map<BegunName, BegunRow>) {
   let { document, steps, log } = kept
   const dropped: Committed['dropped'] = []
   const logChanges: LogChange[] = []
   for (const edit of edits) {
     try {
+      if (edit.ends) mayEnd(edit.ends, begun.get(edit.ends.name) ?? null)
       const next = edit.make(document)
       const ofLog = edit.log ? logChangesOf(edit.log, log) : []
       const step = nextStep(steps.at(-1), document, next, edit, at, by, ofLog)
@@ -106,6 +134,7 @@ function made(kept: Kept, edits: readonly Edit[], at: number, by: string) {
       logChanges.push(...ofLog)
       if (step) steps = withNewest(steps, step.kept)
       document = next
+      if (edit.ends) begun.delete(edit.ends.name)
     } catch (error) {
       dropped.push({ edit, error })
     }

@@ -73,6 +73,29 @@ function acceptance(name: string, open: () => DocumentStore) {
       expect(capacityOf((await store.undo()).document)).toBe(401)
     })
 
+    it('keeps what was begun until the edit that ends it, and that edit happens once', async () => {
+      await commit(load)
+      const { begun } = store
+      expect(await begun.read('walk')).toBeNull()
+      await begun.keep({ name: 'walk', id: 'w', value: { step: 1 } }, true)
+      await begun.keep({ name: 'walk', id: 'w', value: { step: 2 } }, false)
+      expect(await begun.read('walk')).toEqual({ name: 'walk', id: 'w', value: { step: 2 } })
+      await begun.drop('walk', 'another')
+      const ends = { name: 'walk' as const, id: 'w', isKept: true }
+      const log = [{ op: 'put' as const, entry: note('w-1', '10:00') }]
+      const edit: Edit = { label: 'log', coalesce: null, make: (document) => document, log, ends }
+      expect((await commit(edit)).dropped).toEqual([])
+      expect(await begun.read('walk')).toBeNull()
+      expect(
+        (await commit({ ...edit, log: [{ op: 'put', entry: note('w-2', '11:00') }] })).dropped,
+      ).toHaveLength(1)
+      expect((await store.log.range()).map(({ id }) => id)).toEqual(['w-1'])
+      expect(await begun.keep({ name: 'walk', id: 'w', value: {} }, false)).toBeNull()
+      expect(
+        (await commit({ ...edit, log: [], ends: { ...ends, id: 'never', isKept: false } })).dropped,
+      ).toEqual([])
+    })
+
     it('keeps a log beside the document: appended, amended, removed, by stay and time, in one history with it', async () => {
       await commit(load)
       const { log } = store

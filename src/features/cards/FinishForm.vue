@@ -7,7 +7,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore, type Told } from '@/data/logStore'
 import { useNoticeStore } from '@/data/noticeStore'
 import { useUnderWayStore } from '@/data/underWayStore'
-import type { KeptWalk } from '@/data/walkStore'
+import { useWalkStore, type KeptWalk } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { removeRun } from '@/document/edits'
 import { LIMITS } from '@/document/schema/limits'
@@ -31,6 +31,7 @@ const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const underWay = useUnderWayStore()
 const log = useLogStore()
+const walk = useWalkStore()
 const notices = useNoticeStore()
 const words = useCardWords()
 const { level } = useAmounts()
@@ -41,6 +42,10 @@ const rinses = reactive(done.value.rinses.map((one) => ({ ...one })))
 const doses = reactive(done.value.doses.map((one) => ({ ...one, isDone: true })))
 const drains = reactive(done.value.drains.map((one) => ({ ...one, isKept: true })))
 const minutes = ref(done.value.minutes)
+/** From days down to minutes in a few taps. */
+const minuteStep = computed(() =>
+  minutes.value > 240 ? 60 : minutes.value > 60 ? 10 : minutes.value > 20 ? 5 : 1,
+)
 const run = computed(() => forecast.stay?.runs.find(({ id }) => id === props.kept.run) ?? null)
 const fee = ref<number | null>(run.value ? run.value.fee.value : null)
 const isFeeWrong = ref(false)
@@ -105,7 +110,12 @@ function save() {
     .filter(({ isDone }) => isDone)
     .map(({ container, product, amount }) => ({ kind: 'dose', at: log.at, container, product, amount }))
   const told = [...readings(before), ...main, ...dosed, ...readings(after)]
-  const operations = told.map((one) => ({ op: 'put' as const, entry: log.entryOf(one) }))
+  // What it logs carries its id: ended in two tabs, it is in the log once.
+  const ends = told.length > 0 ? walk.ending() : null
+  const operations = told.map((one, k) => ({
+    op: 'put' as const,
+    entry: ends ? log.entryOf(one, `${ends.id}-${k + 1}`) : log.entryOf(one),
+  }))
   // The run is gone once it is logged.
   const card = run.value?.name ?? words.title(props.kept.walk.cards[0]!)
   const tanks = did.map(({ container, what, litres }) =>
@@ -113,7 +123,17 @@ function save() {
   )
   const stay = forecast.stay!.id
   const id = run.value?.id
-  const result = workspace.edit('log', (draft) => void (id && removeRun(draft, stay, id)), null, operations)
+  const result = workspace.edit(
+    'log',
+    (draft) => {
+      // Where another tab has removed the run meanwhile, what was done was done.
+      const planned = draft.stays.find((one) => one.id === stay)
+      if (id && planned?.runs.some((one) => one.id === id)) removeRun(draft, stay, id)
+    },
+    null,
+    operations,
+    ends,
+  )
   refused.value = result.ok ? '' : refusalWords(result.faults) || t.cards.noRecord
   if (!result.ok) return
   isSaved.value = true
@@ -206,13 +226,13 @@ function save() {
         <li class="flex min-h-14 flex-wrap items-center gap-x-4 border-b border-line py-1">
           <span class="text-lg">{{ t.cards.field.minutes }}</span>
           <AppStepper
-            :value="minutes"
+            :value="Math.round(minutes / minuteStep)"
             :text="formatNumber(minutes, 0)"
             :min="0"
-            :max="LIMITS.runMinutes.max"
+            :max="Math.floor(LIMITS.runMinutes.max / minuteStep)"
             :fewer="t.cards.oneLess"
             :more="t.cards.oneMore"
-            @change="minutes = $event"
+            @change="minutes = $event * minuteStep"
           />
         </li>
       </ul>

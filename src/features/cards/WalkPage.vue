@@ -79,13 +79,15 @@ function stop() {
 }
 /** What it came to, and the new count, stand on Camp. */
 function leave(isLogged: boolean) {
-  walk.discard()
+  if (isLogged) walk.ended()
+  else walk.discard()
   void router.push(isLogged ? '/' : '/cards')
 }
 </script>
 
 <template>
-  <div v-if="!kept">
+  <div v-if="!kept && !walk.isRead" class="min-h-dvh" aria-busy="true" />
+  <div v-else-if="!kept">
     <PageHead :title="t.cards.title" :lead="t.cards.lead" />
     <RouterLink
       to="/cards"

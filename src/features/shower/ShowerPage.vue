@@ -76,30 +76,58 @@ function turn() {
 const said = ref('')
 /** Of a usual one: what takes less does not stand for it. */
 const SHORT = 0.25
+/** Water does not run so long: somebody forgot the clock, and is asked. Minutes. */
+const FORGOTTEN = 30
+/** Minutes that the water ran, as they are asked for; null: nobody is asked. */
+const asked = ref<number | null>(null)
 function end() {
   const one = kept.value
   if (!one) return
   const { litres, onSeconds } = readTimer(one.timer, Date.now())
+  if (onSeconds > FORGOTTEN * 60 && asked.value === null) {
+    asked.value = Math.max(1, Math.round((usual.value - one.timer.runUp) / one.timer.flow))
+    return
+  }
+  keepIt(asked.value === null ? { litres, onSeconds } : ofMinutes(asked.value, one.timer))
+}
+/** @param minutes with the water on; while it waits, a trickle is nothing beside it */
+const ofMinutes = (minutes: number, { flow: perMinute, runUp }: { flow: number; runUp: number }) => ({
+  litres: minutes * perMinute + runUp,
+  onSeconds: minutes * 60,
+})
+function leaveOut() {
+  asked.value = null
   timers.discard()
+}
+function keepIt({ litres, onSeconds }: { litres: number; onSeconds: number }) {
+  const one = kept.value!
+  asked.value = null
   if (underWay.phase !== 'under-way') {
+    timers.discard()
     said.value = t.showerTimer.notBegun
     return
   }
+  const ends = timers.ending()
   const rounded = round(litres)
   // So short a one is no shower that was expected: that one is still to come.
   const isShort = rounded < SHORT * usual.value
-  const { result } = log.add([
-    {
-      kind: 'use',
-      at: log.at,
-      activity: one.activity,
-      n: 1,
-      person: one.person,
-      litres: rounded,
-      minutes: Math.round((onSeconds / 60) * 100) / 100,
-      ...(isShort ? { isExtra: true } : {}),
-    },
-  ])
+  const { result } = log.add(
+    [
+      {
+        kind: 'use',
+        at: log.at,
+        activity: one.activity,
+        n: 1,
+        person: one.person,
+        litres: rounded,
+        minutes: Math.round((onSeconds / 60) * 100) / 100,
+        ...(isShort ? { isExtra: true } : {}),
+      },
+    ],
+    'log',
+    ends,
+  )
+  if (result.ok) timers.ended()
   const words = t.showerTimer.logged(shower.value?.name ?? '', volume(rounded))
   said.value = result.ok ? (isShort ? `${words} ${t.showerTimer.short}` : words) : t.log.refused
 }
@@ -209,7 +237,25 @@ const MOST = 20
       </button>
       <p v-if="budgetWords" class="text-lg font-semibold" data-testid="timer-budget">{{ budgetWords }}</p>
     </div>
-    <div class="pb-6">
+    <section v-if="asked !== null" class="grid gap-3 pb-6" data-testid="timer-asks">
+      <h2 class="text-2xl font-bold">{{ t.showerTimer.forgotten(clock(read?.onSeconds ?? 0)) }}</h2>
+      <AppStepper
+        :value="asked"
+        :text="t.showerTimer.minutes(asked)"
+        :min="1"
+        :max="120"
+        :fewer="t.cards.oneLess"
+        :more="t.cards.oneMore"
+        @change="asked = $event"
+      />
+      <div class="flex flex-wrap gap-3">
+        <AppButton kind="primary" class="min-h-14 px-6" data-testid="timer-keep" @click="end">{{
+          t.showerTimer.keep(volume(round(kept ? ofMinutes(asked, kept.timer).litres : 0)))
+        }}</AppButton>
+        <AppButton kind="quiet" class="min-h-14" @click="leaveOut">{{ t.showerTimer.discard }}</AppButton>
+      </div>
+    </section>
+    <div v-show="asked === null" class="pb-6">
       <div ref="button">
         <button
           type="button"

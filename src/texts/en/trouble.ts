@@ -70,6 +70,10 @@ export const notices = {
     `${stay} is removed, and ${entries === 1 ? 'the one entry' : `the ${entries} entries`} of its log with it. Undo brings both back.`,
   logged: (card: string, tanks: string) =>
     tanks === '' ? `${card} is in the log.` : `${card} is in the log: ${tanks}.`,
+  alreadyEnded: {
+    walk: 'This card was ended in another tab. It is in the log once.',
+    shower: 'This shower was ended in another tab. It is in the log once.',
+  },
   notLoaded: 'That part of Dry Count could not be loaded. Everything else goes on.',
 }
 
