@@ -39,3 +39,51 @@ it('counts in whole steps of minutes', () => {
   expect(floored('2027-09-14T15:20', 10)).toBe('2027-09-14T15:20')
   expect(floored('2027-09-14T00:07', 10)).toBe('2027-09-14T00:00')
 })
+
+/** The device stands in a zone for as long as something is done. */
+function standingIn(zone: string, act: () => void): void {
+  const before = process.env.TZ
+  process.env.TZ = zone
+  try {
+    act()
+  } finally {
+    if (before === undefined) delete process.env.TZ
+    else process.env.TZ = before
+  }
+}
+
+it('an hour that the clocks show twice is the one that is meant, and never one that is still to come', () => {
+  standingIn('Europe/Berlin', () => {
+    const clock = useClockStore()
+    // At three the clocks go back to two.
+    vi.setSystemTime(new Date('2026-10-25T00:40:00Z'))
+    expect(clock.utcOf('2026-10-25T02:30')).toBe('2026-10-25T00:30:00.000Z')
+    vi.setSystemTime(new Date('2026-10-25T01:40:00Z'))
+    expect(clock.utcOf('2026-10-25T02:30')).toBe('2026-10-25T01:30:00.000Z')
+    expect(clock.utcOf('2026-10-25T01:30')).toBe('2026-10-24T23:30:00.000Z')
+    expect(clock.utcOf('2026-10-25T03:10')).toBe('2026-10-25T02:10:00.000Z')
+  })
+})
+
+it('a device that has come to another zone keeps the clocks of the stay, and one that was set back is not earlier than the log', () => {
+  const entries = [
+    { at: '2026-06-01T16:00', utc: '2026-06-01T14:00:00.000Z' },
+    { at: '2026-06-02T09:12', utc: '2026-06-02T07:12:30.000Z' },
+  ]
+  vi.setSystemTime(new Date('2026-06-02T10:00:00Z'))
+  for (const zone of ['Europe/Berlin', 'America/New_York', 'Asia/Kolkata', 'UTC'])
+    standingIn(zone, () => {
+      const clock = useClockStore()
+      clock.keepTo(entries)
+      expect([zone, clock.now]).toEqual([zone, '2026-06-02T12:00'])
+      expect(clock.utcOf('2026-06-02T11:00')).toBe('2026-06-02T09:00:00.000Z')
+      // Two hours back: nothing that was logged lies ahead. Days back: the clock was wrong before.
+      vi.setSystemTime(new Date('2026-06-02T06:00:00Z'))
+      clock.keepTo(entries)
+      expect(clock.now).toBe('2026-06-02T09:12')
+      vi.setSystemTime(new Date('2026-05-28T06:00:00Z'))
+      clock.keepTo(entries)
+      expect(clock.now).toBe('2026-05-28T08:00')
+      vi.setSystemTime(new Date('2026-06-02T10:00:00Z'))
+    })
+})

@@ -49,6 +49,8 @@ export const useLogStore = defineStore('log', () => {
     const now = ofStay(stay.value?.id)
     return isSame(before, now) ? before : now
   })
+  // The clocks of the stay are those it was logged by, wherever the device has come to.
+  watch(entries, (now) => clock.keepTo(now), { immediate: true })
   const isLoaded = computed(() => stay.value === null || loaded.value.includes(stay.value.id))
 
   async function read(ids: readonly Id[]): Promise<void> {
@@ -109,6 +111,9 @@ export const useLogStore = defineStore('log', () => {
   let latest = 0
   function utcOf(at: WallTime): string {
     const minute = Date.parse(clock.utcOf(at))
+    // What another tab, or the page before this one, has logged comes before it too.
+    const newest = Date.parse(entries.value.at(-1)?.utc ?? '')
+    if (newest >= minute && newest < minute + MINUTE_MS) latest = Math.max(latest, newest)
     const moment = minute + (Date.now() % MINUTE_MS)
     const isSameMinute = latest >= minute && latest < minute + MINUTE_MS
     latest = isSameMinute && moment <= latest ? latest + 1 : moment
