@@ -84,6 +84,10 @@ async function answer(
       ),
     )
   const document = opened.value
+  // Entries that cannot be read are left out, and said.
+  const messages = (opened.leftOut ?? []).map((fault) =>
+    t.cli.fault(file, pathText(fault.path), t.faults[fault.code](fault), fault.found, fault.expected),
+  )
   const stay = flags['--stay'] ?? document.currentStay
   if (stay === null || stay === undefined || !document.stays.some(({ id }) => id === stay))
     return unusable([t.cli.noStay(file, show(stay ?? undefined))])
@@ -108,7 +112,7 @@ async function answer(
     trials: values['--trials'] ?? TRIALS,
     withRuns: WITH_RUNS_FLAG in flags,
   }
-  return { output: `${JSON.stringify(command(document, options, opened.log))}\n`, messages: [], exitCode: 0 }
+  return { output: `${JSON.stringify(command(document, options, opened.log))}\n`, messages, exitCode: 0 }
 }
 
 function spanOf(document: Document, id: string): [WallTime, WallTime] {

@@ -23,6 +23,8 @@ function words(notice: Notice): string {
       return t.notices.logWent(notice.stay, notice.entries)
     case 'logged':
       return t.notices.logged(notice.card, notice.tanks.join(', '))
+    case 'orphans':
+      return t.notices.orphans(notice.entries)
     case 'already-ended':
       return t.notices.alreadyEnded[notice.name]
     case 'not-loaded':

@@ -17,6 +17,8 @@ export type Notice =
   | { kind: 'log-went'; stay: string; entries: number }
   /** What a card came to stands in the log. */
   | { kind: 'logged'; card: string; tanks: string[] }
+  /** Entries of a stay that is gone: kept, and counted by nothing. */
+  | { kind: 'orphans'; entries: number }
   /** What was to end here had been ended by another tab: it stands in the log, once. */
   | { kind: 'already-ended'; name: 'walk' | 'shower' }
   /** A screen, or a part of one, could not be loaded. */

@@ -18,6 +18,7 @@ import { AlreadyEnded, type BegunStore, type Ends } from './storage/begun'
 import type { LogChange } from './storage/changes'
 import type { LogOperation, LogRange } from './storage/logStore'
 import type { Space } from './storage/database'
+import { looksWhole } from './storage/entryRows'
 import { StorageFault, storageFault } from './storage/faults'
 import { DoesNotFit, faultsOf, holdTo, newestStep, type Waiting } from './waitingEdits'
 
@@ -87,6 +88,10 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   let isVerified = false
   let store: DocumentStore | null = null
   let stopListening: () => void = () => undefined
+  /** Rows of the log that are no entries: set aside, and to be had as a file. */
+  const damagedLog = shallowRef<readonly unknown[]>([])
+  /** Read before the rules were there. */
+  const unchecked: LogEntry[] = []
   /** Where what was begun is kept, as soon as something is open. */
   const begun = shallowRef<BegunStore | null>(null)
   let openAgain: OpenStore | null = null
@@ -148,6 +153,16 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     kept.value = snapshot
     document.value = onTop(snapshot.document)
     nothingLeft()
+    sayOrphans(logChanges)
+  }
+
+  /** What was logged of a stay that another tab has removed is kept: that is said, for nothing shows it. */
+  function sayOrphans(changes: readonly LogChange[]): void {
+    const stays = new Set(document.value.stays.map(({ id }) => id))
+    const entries = changes.filter(
+      ({ after }) => after && after.stay !== null && !stays.has(after.stay),
+    ).length
+    if (entries > 0) notices.say({ kind: 'orphans', entries })
   }
 
   /** Where nothing waits any more nothing is left unwritten. */
@@ -295,6 +310,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       isVerified = checks !== null
       const snapshot = await store.load(!isVerified)
       waiting.value = takenBack.value = []
+      damagedLog.value = []
       openFault.value = writeFault.value = null
       logEvent.value = { changes: null }
       take(snapshot)
@@ -323,6 +339,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     try {
       take(await target.load())
       isVerified = true
+      checkRows()
     } catch (error) {
       const fault = storageFault(error)
       if (fault.kind !== 'damaged') throw fault
@@ -445,9 +462,27 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     }
   }
 
-  /** What is kept of the log by now; what waits here is not in it. @throws StorageFault */
+  /** What is kept of the log by now; what waits here, and what is damaged, is not in it. @throws StorageFault */
   async function readLog(of?: LogRange): Promise<LogEntry[]> {
-    return (await store?.log.range(of)) ?? []
+    const rows = (await store?.log.range(of)) ?? []
+    const good = rows.filter(isGood)
+    if (good.length < rows.length) setAside(rows.filter((row) => !isGood(row)))
+    if (!checks) unchecked.push(...good)
+    return good
+  }
+
+  const isGood = (row: LogEntry) => (checks ? checks.checkedEntry(row).ok : looksWhole(row))
+  function setAside(rows: readonly LogEntry[]): void {
+    const known = new Map(damagedLog.value.map((row) => [(row as { id?: unknown }).id, row]))
+    for (const row of rows) known.set((row as { id?: unknown }).id, row)
+    damagedLog.value = [...known.values()]
+  }
+  /** Rows that were only looked at are held against the rules as soon as these are there. */
+  function checkRows(): void {
+    const bad = unchecked.splice(0).filter((row) => !isGood(row))
+    if (bad.length === 0) return
+    setAside(bad)
+    logEvent.value = { changes: null }
   }
 
   return {
@@ -456,6 +491,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     document,
     logEvent,
     begun,
+    damagedLog,
     waitingLog,
     readLog,
     /** Tells what is shown of the log. */

@@ -3,7 +3,8 @@ import { expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { compile } from '@/core/compile'
 import { caseOf, type Document } from '@/core/model'
-import { addDocument, addFile, checked } from './index'
+import type { LogEntry } from '@/core/log'
+import { addDocument, addFile, checked, orphansOf } from './index'
 import { logChecks } from './checks/logChecks'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 import { entry } from '../../tests/support/entries'
@@ -85,7 +86,8 @@ it('a log comes along: the very entries where the stay is the same, entries of t
   expect(new Set(brought.map(({ stay }) => stay))).toEqual(new Set([other!.id]))
   const ids = new Set([...log, ...brought].map(({ id }) => id))
   expect(ids.size).toBe(2 * log.length)
-  expect(logChecks(document, [...log, ...brought])).toEqual([])
+  expect(logChecks([...log, ...brought])).toEqual([])
+  expect(orphansOf(document, [...log, ...brought])).toEqual([])
   // What it was is the same but for whose it is.
   brought.forEach((one, k) => expect({ ...one, id: '', stay: '' }).toEqual({ ...log[k]!, id: '', stay: '' }))
   const loose = entry({ kind: 'note', at: '2027-09-12T08:00', stay: null })
@@ -103,18 +105,23 @@ it('runs and places of a stay that is added stay its own', () => {
   expect(days(both, both.currentStay!)).toBe(days(added, 'harrow-ridge'))
 })
 
-it('an entry refers to what there is, once, and does not end before it begins', () => {
+it('an entry is there once and does not end before it begins; what it refers to may be gone', () => {
   const demo = trailerDemo()
-  const of = (...log: Parameters<typeof logChecks>[1]) =>
-    logChecks(demo, log).map(({ code, path }) => `${code} ${path.join('.')}`)
+  const of = (...log: LogEntry[]) => logChecks(log).map(({ code, path }) => `${code} ${path.join('.')}`)
   const note = entry({ kind: 'note', at: '2027-09-12T08:00' })
   expect(of(note)).toEqual([])
   expect(of(note, note)).toEqual(['duplicate-id log.1.id'])
-  expect(of({ ...note, stay: 'sea' })).toEqual(['dangling log.0.stay'])
-  expect(of({ ...note, stay: null, rig: 'sea' })).toEqual(['dangling log.0.rig'])
+  const gone = [
+    { ...note, id: 'a', stay: 'sea' },
+    { ...note, id: 'b', stay: null, rig: 'sea' },
+  ]
   // A stay may have got another rig since.
-  expect(of({ ...note, rig: 'sea' })).toEqual([])
+  const other = { ...note, id: 'c', rig: 'sea' }
+  expect(of(...gone, other)).toEqual([])
+  expect(orphansOf(demo, [...gone, other, note, { ...note, stay: 'sea', isRemoved: true }])).toEqual(gone)
+  // They come along, and stay what they are.
+  expect(addFile(trailerDemo(), demo, gone, counter()).log).toEqual(gone)
   expect(of(entry({ kind: 'odd', at: '2027-09-12T08:00', from: '2027-09-12T09:00' }))).toEqual([
-    'ends-before-start log.0.at',
+    'stretch-backwards log.0.at',
   ])
 })

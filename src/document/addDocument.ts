@@ -57,7 +57,8 @@ export function addFile(
   return {
     document,
     log: log.map((entry) => {
-      const stay = entry.stay === null ? null : stayIds.get(entry.stay)!
+      // What an entry is of may be gone from the file: it stays what it says.
+      const stay = entry.stay === null ? null : (stayIds.get(entry.stay) ?? entry.stay)
       const rig = rigIds.get(entry.rig) ?? entry.rig
       const isOther = stay !== entry.stay || rig !== entry.rig
       return { ...entry, id: isOther ? newId('entry') : entry.id, rig, stay }

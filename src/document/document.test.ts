@@ -47,6 +47,47 @@ describe('a document', () => {
     },
   )
 
+  it('opens without the entries of its log that are no good, and says which; one that refers to what is gone is kept', async () => {
+    const good = trailerLog()
+    const bad = [
+      { ...good[0]!, id: 'kind', kind: 'feast' },
+      {
+        ...good[0]!,
+        id: 'odd',
+        kind: 'odd',
+        from: '2027-09-30T00:00',
+        container: null,
+        why: 'leak',
+        at: '2027-09-12T00:00',
+      },
+      {
+        ...good[0]!,
+        id: 'step',
+        kind: 'reading',
+        container: 'gray',
+        isOffLevel: false,
+        saw: { as: 'panel', edges: [0, 0.5], step: 4 },
+      },
+      7,
+    ]
+    const orphan = { ...good[1]!, id: 'orphan', stay: 'sea' }
+    const older = JSON.parse(readFileSync('src/document/fixtures/version-10.drycount.json', 'utf8')) as object
+    for (const file of [trailerDemo(), older]) {
+      const log = [bad[0], ...good, bad[1], orphan, bad[2], bad[3], good[0]]
+      const opened = await openDocument({ ...file, log })
+      expect(opened).toMatchObject({ ok: true })
+      if (!opened.ok) continue
+      expect(opened.log).toEqual([...good, orphan])
+      expect(new Set(opened.leftOut!.map(({ path }) => path.slice(0, 2).join())).size).toBeGreaterThan(2)
+      // What was written is read again.
+      expect(await readDocument(writeDocument(opened.value, opened.log))).toEqual({
+        ok: true,
+        value: opened.value,
+        log: opened.log,
+      })
+    }
+  })
+
   const cases: [string, (draft: Draft) => void, string][] = [
     ['a missing number', (d) => Reflect.deleteProperty(d.rigs[0]!.containers[0]!, 'capacity'), 'missing rigs[0].containers[0].capacity'],
     ['text for a number', (d) => Object.assign(d.rigs[0]!.containers[0]!.capacity, { value: '340' }), 'wrong-type rigs[0].containers[0].capacity.value'],
@@ -161,6 +202,8 @@ describe('a document', () => {
       'too-large',
       'not-json',
       'cut-short',
+      // Of entries: they are left out, and the file is opened.
+      'stretch-backwards',
     ])
     expect(FAULT_CODES.filter((code: FaultCode) => !tested.has(code))).toEqual([])
   })

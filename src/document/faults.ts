@@ -31,6 +31,7 @@ export const FAULT_CODES = [
   'level-unknown',
   'reserve-over-capacity',
   'ends-before-start',
+  'stretch-backwards',
   'beyond-horizon',
   'days-reversed',
   'rate-of-crew-activity',

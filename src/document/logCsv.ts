@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import type { LogEntry } from '@/core/log'
+import { entryFaults } from './checks/logChecks'
 import { LIMITS } from './schema/limits'
 import { logEntrySchema } from './schema/logEntry'
 
@@ -101,6 +102,9 @@ export function logFromCsv(text: string): CsvRead {
     const entry = logEntrySchema.safeParse(entryOf(cell))
     if (!entry.success) {
       if (faults.length < FAULTS_KEPT) faults.push(faultOf(entry.error.issues[0]?.path ?? [], cell, line))
+    } else if (entryFaults(entry.data).length > 0) {
+      const [fault] = entryFaults(entry.data)
+      if (faults.length < FAULTS_KEPT) faults.push(faultOf(fault!.path, cell, line))
     } else if (seen.has(entry.data.id)) faults.push({ line, column: 'id', found: entry.data.id })
     else {
       seen.add(entry.data.id)

@@ -16,7 +16,7 @@ import {
   rigSchema,
   staySchema,
 } from './schema/version11'
-import { logChecks } from './checks/logChecks'
+import { entryFaults, logChecks } from './checks/logChecks'
 import { shapeFaults } from './shapeFaults'
 
 export type Result<T, E> = { ok: true; value: T } | { ok: false; faults: E }
@@ -27,7 +27,10 @@ const BYTE_ORDER_MARK = /^\uFEFF/
 const CUT_SHORT = /^\s*\{(?=[\s\S]*"format"\s*:\s*"dry-count\/)/
 
 /** What a file holds: the document and the log that is kept beside it. */
-export type Opened = { ok: true; value: Document; log: LogEntry[] } | { ok: false; faults: DocumentFault[] }
+export type Opened =
+  /** `leftOut`: what is wrong with entries of the log that were left out; not there where none were. */
+  | { ok: true; value: Document; log: LogEntry[]; leftOut?: DocumentFault[] }
+  | { ok: false; faults: DocumentFault[] }
 
 /** Reads the text of a file. Never half-reads: a document with its log, or every fault found. */
 export async function readDocument(text: string): Promise<Opened> {
@@ -58,26 +61,62 @@ export async function openDocument(input: unknown): Promise<Opened> {
     return refuse('unknown-version', show(version), `1 to ${CURRENT_VERSION}`, ['version'])
   if (version > CURRENT_VERSION) return refuse('too-new', show(version), String(CURRENT_VERSION), ['version'])
   if (version === CURRENT_VERSION) return checkedFile(input)
-  const old = (await oldSchema(version)).safeParse(input)
-  if (!old.success) return { ok: false, faults: shapeFaults(old.error.issues, input) }
-  return checkedFile(migrate(input, version, CURRENT_VERSION))
+  const old = parsedBy(await oldSchema(version), input)
+  if (!old.ok) return old
+  const opened = checkedFile(migrate(old.input, version, CURRENT_VERSION))
+  const leftOut = [...old.leftOut, ...((opened.ok && opened.leftOut) || [])]
+  return opened.ok && leftOut.length > 0 ? { ...opened, leftOut } : opened
 }
 
-/** Faults of a file of the current version, shape first. */
+/** Faults of a file of the current version, shape first. Entries of the log that are no good are left out by themselves. */
 export function checkedFile(input: unknown): Opened {
-  const parsed = fileSchema.safeParse(input)
-  if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }
+  const parsed = parsedBy(fileSchema, input)
+  if (!parsed.ok) return parsed
   const { log, ...document } = parsed.data
-  const faults = [...documentChecks(document), ...logChecks(document, log)]
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: document, log }
+  const faults = documentChecks(document)
+  if (faults.length > 0) return { ok: false, faults }
+  const odd = logChecks(log)
+  const gone = new Set(odd.map(({ path }) => path[1]))
+  const leftOut = [...parsed.leftOut, ...odd]
+  const kept = gone.size > 0 ? log.filter((_, i) => !gone.has(i)) : log
+  return { ok: true, value: document, log: kept, ...(leftOut.length > 0 ? { leftOut } : {}) }
+}
+
+interface Schema<T> {
+  safeParse: (
+    input: unknown,
+  ) => { success: true; data: T } | { success: false; error: { issues: Parameters<typeof shapeFaults>[0] } }
+}
+type Parsed<T> =
+  | { ok: true; data: T; input: object; leftOut: DocumentFault[] }
+  | { ok: false; faults: DocumentFault[] }
+
+/** Where all that is wrong lies in single entries of the log, it is read without them. */
+function parsedBy<T>(schema: Schema<T>, input: unknown): Parsed<T> {
+  const whole = schema.safeParse(input)
+  if (whole.success) return { ok: true, data: whole.data, input: input as object, leftOut: [] }
+  const faults = shapeFaults(whole.error.issues, input)
+  const isOfEntry = ({ path: [list, i] }: DocumentFault) => list === 'log' && typeof i === 'number'
+  if (!faults.every(isOfEntry)) return { ok: false, faults }
+  const kept = withoutEntries(input, faults)
+  const rest = schema.safeParse(kept)
+  return rest.success
+    ? { ok: true, data: rest.data, input: kept, leftOut: faults }
+    : { ok: false, faults: shapeFaults(rest.error.issues, kept) }
+}
+
+function withoutEntries(input: unknown, faults: readonly DocumentFault[]): object {
+  const gone = new Set(faults.map(({ path }) => path[1]))
+  const { log, ...rest } = input as { log: unknown[] }
+  return { ...rest, log: log.filter((_, i) => !gone.has(i)) }
 }
 
 /** Faults of single entries, before they are written or taken in. @param input anything */
 export function checkedEntry(input: unknown): Result<LogEntry, DocumentFault[]> {
   const parsed = logEntrySchema.safeParse(input)
-  return parsed.success
-    ? { ok: true, value: parsed.data }
-    : { ok: false, faults: shapeFaults(parsed.error.issues, input) }
+  if (!parsed.success) return { ok: false, faults: shapeFaults(parsed.error.issues, input) }
+  const faults = entryFaults(parsed.data)
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: parsed.data }
 }
 
 /** Faults of a document of the current version without its log, shape first. */

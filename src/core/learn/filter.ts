@@ -12,7 +12,7 @@ export const RATE_SPREAD = 0.15
 /** A panel's own unevenness, standard deviation as a share of the capacity. */
 const PANEL_NOISE = 0.01
 /** What a water meter is off by: all that it told errs alike, as a share of it (assumed). */
-const METER = 0.03
+const METER = 0.02
 
 /**
  * Own level of each activity (m), rate factor of each (r), capacity factor (c) and level (L) of each container, in this

@@ -2,6 +2,7 @@
 import { emptyDocument } from '@/core/model'
 import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
+import LogTroubles from './LogTroubles.vue'
 import { computed, ref } from 'vue'
 import { UNIT_SYSTEMS, UNITS, systemOf, type Dimension, type UnitSystem } from '@/core/quantities'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
@@ -119,6 +120,7 @@ async function clear() {
       <AppButton @click="isClearing = true">{{ t.settings.clear }}</AppButton>
     </div>
     <FileMessages :message="message" />
+    <LogTroubles />
     <AppDialog
       :open="isClearing"
       :title="t.settings.clearTitle"

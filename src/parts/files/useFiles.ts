@@ -5,6 +5,7 @@ import {
   addFile,
   fileName,
   LIMITS,
+  orphansOf,
   pathText,
   writeDocument,
   type DocumentFault,
@@ -29,6 +30,8 @@ export interface PendingImport {
   name: string
   document: Document
   log: LogEntry[]
+  /** What is wrong with entries that are left out. */
+  leftOut: readonly DocumentFault[]
 }
 
 const FAULTS_SHOWN = 5
@@ -58,10 +61,14 @@ export function useFiles() {
       message.value = { text: t.settings.unreadable(file.name), faults: [] }
       return
     }
-    if (!result.ok) message.value = refusal(file.name, result.faults)
-    else if (workspace.document.stays.length === 0)
-      await take({ name: file.name, document: result.value, log: result.log }, 'replace')
-    else pending.value = { name: file.name, document: result.value, log: result.log }
+    if (!result.ok) {
+      message.value = refusal(file.name, result.faults)
+      return
+    }
+    const { value: document, log, leftOut = [] } = result
+    const read = { name: file.name, document, log, leftOut }
+    if (workspace.document.stays.length === 0) await take(read, 'replace')
+    else pending.value = read
   }
 
   /** What to do with the file that waits. */
@@ -71,7 +78,7 @@ export function useFiles() {
   }
 
   /** Said to be opened once it is kept; where it could not be, that is said. */
-  async function take({ name, document: opened, log }: PendingImport, how: 'replace' | 'add') {
+  async function take({ name, document: opened, log, leftOut }: PendingImport, how: 'replace' | 'add') {
     // Made again on top of another tab's edit, ids stay those that the log was given.
     const given = new Map<string, string>()
     const added = (current: Document) => {
@@ -97,7 +104,10 @@ export function useFiles() {
     await workspace.settled()
     const isKept = workspace.saveState !== 'unsaved'
     const text = how === 'replace' ? t.settings.imported(name) : t.imports.added(name)
-    message.value = { text: isKept ? text : t.imports.notKept(name), faults: [] }
+    message.value = {
+      text: isKept ? text : t.imports.notKept(name),
+      faults: leftOutWords(opened, log, leftOut),
+    }
   }
 
   return { message, pending, exportFile, importFile, chooseImport }
@@ -116,9 +126,26 @@ async function readFile(file: File): Promise<Opened> {
 }
 
 function refusal(name: string, faults: readonly DocumentFault[]): FileMessage {
-  const lines = faults
+  return { text: t.settings.refused(name), faults: lines(faults) }
+}
+
+function lines(faults: readonly DocumentFault[]): string[] {
+  const shown = faults
     .slice(0, FAULTS_SHOWN)
     .map((fault) => `${pathText(fault.path)}: ${t.faults[fault.code](fault)}`)
-  if (faults.length > FAULTS_SHOWN) lines.push(t.settings.more(faults.length - FAULTS_SHOWN))
-  return { text: t.settings.refused(name), faults: lines }
+  return faults.length > FAULTS_SHOWN ? [...shown, t.settings.more(faults.length - FAULTS_SHOWN)] : shown
+}
+
+/** Entries that were left out, each with why, and those of what is no longer there. */
+function leftOutWords(
+  document: Document,
+  log: readonly LogEntry[],
+  leftOut: readonly DocumentFault[],
+): string[] {
+  const entries = new Set(leftOut.map(({ path }) => path[1])).size
+  const orphans = orphansOf(document, log).length
+  return [
+    ...(entries > 0 ? [t.imports.leftOut(entries), ...lines(leftOut)] : []),
+    ...(orphans > 0 ? [t.imports.orphans(orphans)] : []),
+  ]
 }

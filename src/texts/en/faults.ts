@@ -39,6 +39,7 @@ export const faults: Record<FaultCode, Words> = {
   'step-astray': () =>
     'A step of an errand must say from where to where: waste never goes into fresh water, and a bin is emptied by itself.',
   'ends-before-start': () => 'You leave before you arrive.',
+  'stretch-backwards': () => 'The stretch ends before it begins.',
   'beyond-horizon': ({ expected }) => `The stay is longer than the ${expected} days Dry Count looks ahead.`,
   'days-reversed': ({ found }) => `The days run backwards: ${found}.`,
   'rate-of-crew-activity': ({ found }) =>

@@ -37,6 +37,11 @@ export const settings = {
   more: (n: number) => `and ${n} more`,
   logUnread: 'The logs of other stays could not be read just now: the file has the one of this stay.',
   unreadable: (name: string) => `${name} could not be read.`,
+  damagedLog: (n: number) =>
+    n === 1
+      ? 'One entry of the log is damaged. It is set aside, and nothing counts it.'
+      : `${n} entries of the log are damaged. They are set aside, and nothing counts them.`,
+  saveDamaged: 'Save them as a file',
 }
 
 export const imports = {
@@ -48,5 +53,13 @@ export const imports = {
   cancel: 'Leave it',
   added: (name: string) => `Added ${name}. Undo takes it out again.`,
   keeping: (name: string) => `Keeping ${name}…`,
+  leftOut: (n: number) =>
+    n === 1
+      ? 'One entry of its log cannot be read. It was left out:'
+      : `${n} entries of its log cannot be read. They were left out:`,
+  orphans: (n: number) =>
+    n === 1
+      ? 'One entry is of a stay or a rig that is not there. It is kept, and nothing counts it.'
+      : `${n} entries are of stays or rigs that are not there. They are kept, and nothing counts them.`,
   notKept: (name: string) => `${name} is shown, but not saved. Undo brings back what was here.`,
 }

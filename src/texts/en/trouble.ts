@@ -70,6 +70,8 @@ export const notices = {
     `${stay} is removed, and ${entries === 1 ? 'the one entry' : `the ${entries} entries`} of its log with it. Undo brings both back.`,
   logged: (card: string, tanks: string) =>
     tanks === '' ? `${card} is in the log.` : `${card} is in the log: ${tanks}.`,
+  orphans: (n: number) =>
+    `${n === 1 ? 'One entry is' : `${n} entries are`} of a stay that is gone. ${n === 1 ? 'It is kept and goes' : 'They are kept and go'} into every file you save. Nothing counts ${n === 1 ? 'it' : 'them'}.`,
   alreadyEnded: {
     walk: 'This card was ended in another tab. It is in the log once.',
     shower: 'This shower was ended in another tab. It is in the log once.',
