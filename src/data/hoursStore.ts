@@ -2,21 +2,22 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { addWallDays, dayZero, type WallTime } from '@/core/calendar'
 import { chainTo } from '@/core/chain'
-import { caseOf, type Hours, type OpenTimes, type Place, type Stay, type StayCase } from '@/core/model'
+import { caseOf, type Hours, type Place, type Stay, type StayCase } from '@/core/model'
 import { judgedRuns } from '@/core/places'
-import type { OpeningAnswer } from '@/solver/openingHours'
+import type { OpeningAnswer, OpeningRequest } from '@/solver/openingHours'
+import type { Subject } from '@/workers'
 import { useJobStore } from './jobStore'
 import { safeStorage } from './safeStorage'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** The version of what is kept: hours of an older one are read again. */
-const KEY = 'dry-count:hours-2'
+const KEY = 'dry-count:hours-3'
 /** Texts whose answers are kept in this browser from one visit to the next. */
 const MOST_KEPT = 80
 /** Days beyond the end of a stay for which openings are read: what comes next is of interest. */
 const BEYOND_D = 9
 
-type Kept = Record<string, OpenTimes>
+type Kept = Record<string, OpeningAnswer>
 
 /**
  * When places are open. Texts are read by a large library, in a worker: where somebody looks at places or runs, or a run is set to a
@@ -87,9 +88,10 @@ export const useHoursStore = defineStore('hours', () => {
         })
         const keys = missing.map(({ of, text }) => keyOf(of, text))
         const about = jobs.subjectOf(caseOf(workspace.document, missing[0]!.of.id))
-        const said = await jobs.run('advice', 'openings', about, asked)
-        hasFailed.value = false
-        answers.value = new Map([...answers.value, ...keys.map((key, i) => [key, said[i]!] as const)])
+        const said = await openingsOf(jobs, about, asked)
+        hasFailed.value = said.length < asked.length
+        answers.value = new Map([...answers.value, ...said.map((answer, i) => [keys[i]!, answer] as const)])
+        if (hasFailed.value) break
       }
       keep(storage, answers.value)
     } catch {
@@ -107,6 +109,29 @@ export const useHoursStore = defineStore('hours', () => {
 
   return { answers, hasFailed, isWanted, stay, answerOf, hoursOf, judged }
 })
+
+/**
+ * Texts read one after the other in a worker. One at which it falls silent would never be read: it is refused, and the others
+ * go on. @returns fewer answers than texts where there is no worker to be had
+ */
+export async function openingsOf(
+  jobs: Pick<ReturnType<typeof useJobStore>, 'run'>,
+  about: Subject,
+  asked: readonly OpeningRequest[],
+): Promise<OpeningAnswer[]> {
+  const answers: OpeningAnswer[] = []
+  while (answers.length < asked.length) {
+    const rest = asked.slice(answers.length)
+    try {
+      await jobs.run('hours', 'openings', about, rest, (answer) => answers.push(answer))
+    } catch (error) {
+      const { hasBegun = false } = error as { hasBegun?: boolean }
+      if (!hasBegun) return answers
+      answers.push({ ok: false, why: 'too-hard' })
+    }
+  }
+  return answers
+}
 
 /** The days for which the openings of a stay's places are read. */
 export function spanOf({ start, leaveAt }: Pick<Stay, 'start' | 'leaveAt'>): [WallTime, WallTime] {
@@ -134,13 +159,12 @@ function isSame(one: Hours, other: Hours): boolean {
 function kept(storage: Storage): Map<string, OpeningAnswer> {
   try {
     const all = JSON.parse(storage.getItem(KEY) ?? '{}') as Kept
-    return new Map(Object.entries(all).map(([key, times]) => [key, { ok: true, times }]))
+    return new Map(Object.entries(all))
   } catch {
     return new Map()
   }
 }
 
 function keep(storage: Storage, answers: ReadonlyMap<string, OpeningAnswer>): void {
-  const good = [...answers].flatMap(([key, answer]) => (answer.ok ? [[key, answer.times] as const] : []))
-  storage.setItem(KEY, JSON.stringify(Object.fromEntries(good.slice(-MOST_KEPT))))
+  storage.setItem(KEY, JSON.stringify(Object.fromEntries([...answers].slice(-MOST_KEPT))))
 }

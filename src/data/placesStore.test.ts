@@ -4,8 +4,10 @@ import { nextTick } from 'vue'
 import { setNights } from '@/document/edits'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { useForecastStore } from './forecastStore'
+import { useJobStore } from './jobStore'
 import { usePlacesStore } from './placesStore'
 import { useWorkspaceStore } from './workspaceStore'
+import { doneHere } from '../../tests/support/heldClient'
 import { patiently } from '../../tests/support/patiently'
 import { freshStores } from '../../tests/support/freshStores'
 
@@ -17,6 +19,7 @@ beforeEach(() => {
 
 function opened(document = trailerDemo()) {
   useWorkspaceStore().replace('run', () => document)
+  useJobStore().run = doneHere
   const places = usePlacesStore()
   return { places, forecast: useForecastStore(), workspace: useWorkspaceStore() }
 }

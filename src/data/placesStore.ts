@@ -4,12 +4,14 @@ import { computed } from 'vue'
 import type { Place, StayCase } from '@/core/model'
 import type { OpeningAnswer } from '@/solver/openingHours'
 import { useForecastStore } from './forecastStore'
-import { spanOf, useHoursStore } from './hoursStore'
+import { openingsOf, spanOf, useHoursStore } from './hoursStore'
+import { useJobStore } from './jobStore'
 
 /** The places of the stay that is shown, and the case that is counted with all of their hours: what asks for places asks with it. */
 export const usePlacesStore = defineStore('places', () => {
   const forecast = useForecastStore()
   const store = useHoursStore()
+  const jobs = useJobStore()
   const hours = computed(() => (forecast.stay ? store.hoursOf(forecast.stay) : null))
   const stayCase = computed((): StayCase | null => {
     const { stayCase: counted } = forecast
@@ -24,11 +26,15 @@ export const usePlacesStore = defineStore('places', () => {
   /** What one text comes to, before it is anybody's; null where it could not be asked. */
   async function tryText(text: string): Promise<OpeningAnswer | null> {
     try {
-      const { readOpening } = await import('@/solver/openingHours')
-      const { stay } = forecast
-      const [from, until] = stay ? spanOf(stay) : ['2027-01-01T00:00', '2028-01-01T00:00']
-      const { sunrise, sunset } = stay?.weather ?? { sunrise: '07:00', sunset: '19:00' }
-      return readOpening({ text, from, until, sunrise, sunset })
+      const { stay, stayCase: counted } = forecast
+      if (!stay || !counted) return null
+      const [from, until] = spanOf(stay)
+      const { sunrise, sunset } = stay.weather
+      // In a worker with a deadline: there are texts that would never be read.
+      const [answer] = await openingsOf(jobs, jobs.subjectOf(counted), [
+        { text, from, until, sunrise, sunset },
+      ])
+      return answer ?? null
     } catch {
       // The field says that it could not be tried.
       return null

@@ -15,6 +15,12 @@ export interface OpeningRequest {
 
 export type OpeningAnswer = { ok: true; times: OpenTimes } | { ok: false; why: string }
 
+/** Longer texts are refused unread: its reader takes the longer the more there is to try. */
+export const LONGEST_TEXT = 500
+/** Why a text is refused without the library's own words. */
+export const TOO_LONG = 'too-long'
+export const TOO_HARD = 'too-hard'
+
 /**
  * What an opening text says of a stretch of time. `why` is the library's own word on a text that cannot be read.
  * Holidays are left aside: which there are depends on a country nobody here knows.
@@ -24,6 +30,7 @@ export function readOpening({ text, from, until, sunrise, sunset }: OpeningReque
   const collapsed = outsideQuotes(text.trim(), (part) => part.replace(/\s+/g, ' '))
   const withoutSun = sunAsClock(collapsed, sunrise, sunset)
   const { plain, leavesHolidays } = withoutHolidays(withoutSun)
+  if (plain.length > LONGEST_TEXT) return { ok: false, why: TOO_LONG }
   try {
     return withUtcDates(() => {
       const opening = new OpeningHours(plain, null)

@@ -9,9 +9,14 @@ const SILENCE_MS = 60_000
 /**
  * Jobs of one lane wait for each other; those of different lanes do not. Every lane is a worker more that has to warm up:
  * what takes a moment and is waited for (to learn, what may be used today) goes between two waves of `risk-0`, what takes
- * longer or can wait to `advice`.
+ * longer or can wait to `advice`. What may never end is done in `hours`, and given up after a while.
  */
-export type LaneName = 'advice' | 'reach' | `risk-${number}`
+export type LaneName = 'advice' | 'reach' | 'hours' | `risk-${number}`
+
+/** A text that takes longer than this to read would take for ever. */
+const DEADLINE_MS = 4_000
+/** Code is there by then, or the worker dies each time. */
+const ALONE_HELLO_MS = 5_000
 
 export interface JobClient {
   run: <J extends JobName>(
@@ -37,6 +42,7 @@ export function jobClient(onBroken: LaneOptions['onBroken'], options: Partial<La
         helloMs: HELLO_MS,
         silenceMs: SILENCE_MS,
         onBroken,
+        ...(name === 'hours' ? { isAlone: true, helloMs: ALONE_HELLO_MS, silenceMs: DEADLINE_MS } : {}),
         ...options,
       })
     lanes.set(name, known)

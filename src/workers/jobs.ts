@@ -57,8 +57,8 @@ export interface Jobs {
   offers: Job<Trips & { usual: readonly UsualRun[] | null }, RunOffer[], RunOffer>
   /** A run that is set, put where it helps more; null: nowhere does. */
   better: Job<Trips & { run: Id }, BetterTime | null>
-  /** When places are open, by their texts; in the order they were asked. */
-  openings: Job<OpeningRequest[], OpeningAnswer[]>
+  /** When places are open, by their texts; in the order they were asked, each told as it is read. */
+  openings: Job<OpeningRequest[], OpeningAnswer[], OpeningAnswer>
   /** What a stay came to by `at`; the subject is the stay as it was planned. */
   review: Job<Omit<LearnRequest, 'stayCase'>, Review>
 }

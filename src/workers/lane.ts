@@ -14,7 +14,17 @@ export interface Spawned {
 /** A job that was given up on purpose: its caller no longer waits for it. */
 export class JobStopped extends Error {}
 
-class WorkerDied extends Error {}
+/** A job that fell silent, or could not be begun, and is not to be done beside the screen. */
+export class JobGivenUp extends Error {
+  /** @param hasBegun false: no worker was to be had */
+  constructor(readonly hasBegun: boolean) {
+    super('given up')
+  }
+}
+
+class WorkerDied extends Error {
+  hasBegun = false
+}
 
 export interface LaneOptions {
   /** @throws where there are no workers */
@@ -26,13 +36,15 @@ export interface LaneOptions {
   /** Silence after which a worker is taken for dead: until it first answers, and between its signs of life. */
   helloMs: number
   silenceMs: number
+  /** What it does may never end: it is done in a worker or not at all, and given up at its first silence. */
+  isAlone?: boolean
 }
 
 /**
  * One worker's jobs, one after the other. A worker that cannot be had, breaks down or falls silent is replaced once a job;
  * after that its jobs are done here, in slices between which the screen is drawn.
  */
-export function lane({ spawn, room, onBroken, helloMs, silenceMs }: LaneOptions) {
+export function lane({ spawn, room, onBroken, helloMs, silenceMs, isAlone = false }: LaneOptions) {
   let worker: { spawned: Spawned; taken: number; ready: Promise<unknown> } | null = null
   let isOnMain = false
   let own: Room | null = null
@@ -60,9 +72,11 @@ export function lane({ spawn, room, onBroken, helloMs, silenceMs }: LaneOptions)
     args: Args<J>,
     tell: (step: Step<J>) => void,
   ): Promise<Result<J>> {
+    let hasBegun = false
     const at = current()
     try {
       await at.ready
+      hasBegun = true
       if (at.taken !== subject.revision) {
         at.taken = subject.revision
         void at.spawned.desk.take(subject)
@@ -75,6 +89,7 @@ export function lane({ spawn, room, onBroken, helloMs, silenceMs }: LaneOptions)
       })
       return await guarded(at.spawned, answer, silenceMs, (again) => (heard = again))
     } catch (error) {
+      if (error instanceof WorkerDied) error.hasBegun = hasBegun
       if (error instanceof WorkerDied && worker === at) {
         at.spawned.end()
         worker = null
@@ -120,6 +135,7 @@ export function lane({ spawn, room, onBroken, helloMs, silenceMs }: LaneOptions)
         } catch (error) {
           if (!goesOn()) throw new JobStopped()
           if (!(error instanceof WorkerDied)) throw error
+          if (isAlone) throw new JobGivenUp(error.hasBegun)
           isOnMain ||= attempt > 0
           onBroken(isOnMain)
         }

@@ -120,8 +120,9 @@ export function jobRoom(): Room {
     *openings(_, texts) {
       const answers = []
       for (const text of texts) {
-        answers.push(readOpening!(text))
-        yield
+        const answer = readOpening!(text)
+        answers.push(answer)
+        yield answer
       }
       return answers
     },

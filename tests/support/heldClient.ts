@@ -51,3 +51,16 @@ export function heldClient() {
   }
   return { client, asked, state, settle, go }
 }
+
+/** There are no workers in a test: what one would do is done at once, also what is never done beside the screen. */
+export async function doneHere<J extends JobName>(
+  _: string,
+  job: J,
+  subject: Subject,
+  args: Args<J>,
+  tell?: (step: Step<J>) => void,
+): Promise<Result<J>> {
+  const room = jobRoom()
+  await room.prepare(job)
+  return doJob(room, job, subject, args, tell)
+}

@@ -1,6 +1,6 @@
 export { USUAL_RUNS, loadsFor, slotOf, usualRuns } from './catalog'
 export type { UsualErrand, UsualRun } from './catalog'
-export { insteadOf } from './instead'
+export { insteadOf, insteadSteps } from './instead'
 export type { Instead } from './instead'
 export { lacks } from './lacks'
 export type { Lack } from './lacks'

@@ -1,6 +1,7 @@
 import { stepBlocked, type Place, type Run, type StayCase } from '../model'
 import { placesFor } from '../places'
 import { blocks, isOfPlace, tryRun, type RunAnswer } from '../schedule'
+import { whole, type Steps } from '../steps'
 import { usualRuns, type UsualRun } from './catalog'
 import { runOf } from './makeErrand'
 
@@ -18,18 +19,32 @@ export type Instead = { run: Run } & (
 const MOST = 2
 
 /** Places that take it come first, the nearest of them before the others; then what this place does take; then other errands. */
-export function insteadOf(stayCase: StayCase, { run, troubles }: RunAnswer): Instead[] {
+export function insteadOf(stayCase: StayCase, answer: RunAnswer): Instead[] {
+  return whole(insteadSteps(stayCase, answer))
+}
+
+/** The same in pieces: each way that is tried takes a count. */
+export function* insteadSteps(stayCase: StayCase, { run, troubles }: RunAnswer): Steps<Instead[]> {
   const isClosed = troubles.some(({ kind }) => kind === 'closed')
   if (!isClosed && !troubles.some((one) => blocks(one) && isOfPlace(one))) return []
-  const works = ({ run: changed }: Instead) => tryRun(stayCase, changed).isPossible
-  const places = placesFor(stayCase, run)
+  const others = placesFor(stayCase, run)
     .filter(({ id }) => id !== run.place)
     .map((place): Instead => ({ as: 'place', place, run: { ...run, place: place.id } }))
-    .filter(works)
-    .slice(0, MOST)
-  const trimmed = trimmedRun(stayCase, run).filter(works)
+  const places = yield* working(stayCase, others)
+  const trimmed = yield* working(stayCase, trimmedRun(stayCase, run))
   if (isClosed || places.length + trimmed.length > 0) return [...places, ...trimmed]
-  return errandsFor(stayCase, run).filter(works).slice(0, MOST)
+  return yield* working(stayCase, errandsFor(stayCase, run))
+}
+
+/** The first ways that can be done. */
+function* working(stayCase: StayCase, ways: readonly Instead[]): Steps<Instead[]> {
+  const found: Instead[] = []
+  for (const [k, way] of ways.entries()) {
+    if (found.length === MOST) break
+    if (tryRun(stayCase, way.run).isPossible) found.push(way)
+    yield k / ways.length
+  }
+  return found
 }
 
 /** The run without what its place is known not to take, or to have. */

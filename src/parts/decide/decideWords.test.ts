@@ -3,6 +3,7 @@ import { beforeEach, expect, it, vi } from 'vitest'
 import type { DecideBy, DecideWay } from '@/core/decide'
 import { UNIT_SYSTEMS } from '@/core/quantities'
 import { useDecideStore } from '@/data/decideStore'
+import { useJobStore } from '@/data/jobStore'
 import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -10,6 +11,7 @@ import { ridgePlaces } from '../../../scripts/demo/ridge'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { useDecideWords } from './useDecideWords'
+import { doneHere } from '../../../tests/support/heldClient'
 import { patiently } from '../../../tests/support/patiently'
 import { freshStores } from '../../../tests/support/freshStores'
 
@@ -46,6 +48,7 @@ async function said(answer: DecideBy, runs: ReturnType<typeof runOf>[] = []) {
   document.stays[0]!.runs = runs
   useWorkspaceStore().replace('run', () => document)
   useSettingsStore().units = { ...UNIT_SYSTEMS.metric }
+  useJobStore().run = doneHere
   const places = usePlacesStore()
   places.follow()
   await patiently(() => expect(places.hours).not.toBeNull())

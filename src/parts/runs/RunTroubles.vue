@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useIntersectionObserver } from '@vueuse/core'
+import { computed, ref, useTemplateRef } from 'vue'
 import { blocks, type RunAnswer } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import * as t from '@/texts/t'
@@ -17,14 +18,24 @@ const props = defineProps<{
 const forecast = useForecastStore()
 const runs = useRuns()
 const words = useRunWords()
-const { nearest, isLooking } = useNearest(() => props.answer)
-const instead = useInstead(() => props.answer)
+/** A list may hold hundreds: what is far from the screen looks for nothing. */
+const place = useTemplateRef<HTMLElement>('place')
+const isSeen = ref(false)
+useIntersectionObserver(place, (all) => (isSeen.value = all.some(({ isIntersecting }) => isIntersecting)))
+const { nearest, isLooking } = useNearest(
+  () => props.answer,
+  () => isSeen.value,
+)
+const { ways, isFound } = useInstead(
+  () => props.answer,
+  () => isSeen.value,
+)
 const isBlocked = computed(() => !props.answer.isPossible)
 const shown = computed(() => props.answer.troubles.filter((one) => !props.isShort || blocks(one)))
 </script>
 
 <template>
-  <div v-if="answer.troubles.length > 0" :data-testid="`troubles-${answer.run.id}`">
+  <div v-if="answer.troubles.length > 0" ref="place" :data-testid="`troubles-${answer.run.id}`">
     <ul>
       <li v-for="(one, k) in shown" :key="k" :class="blocks(one) ? 'font-semibold text-oxide' : 'text-soft'">
         {{ words.trouble(one, answer) }}
@@ -36,10 +47,12 @@ const shown = computed(() => props.answer.troubles.filter((one) => !props.isShor
       <AppButton v-if="nearest" data-testid="nearest" @click="runs.move(answer.run.id, nearest)">{{
         t.runs.nearest(whenOf(forecast.stay!, nearest))
       }}</AppButton>
-      <AppButton v-for="way in instead" :key="way.words" data-testid="instead" @click="way.take()">{{
+      <AppButton v-for="way in ways" :key="way.words" data-testid="instead" @click="way.take()">{{
         way.words
       }}</AppButton>
-      <p v-if="!isLooking && !nearest && instead.length === 0" class="text-soft">{{ t.runs.noNearest }}</p>
+      <p v-if="isFound && !isLooking && !nearest && ways.length === 0" class="text-soft">
+        {{ t.runs.noNearest }}
+      </p>
     </div>
   </div>
 </template>

@@ -1,16 +1,33 @@
-import { computed } from 'vue'
-import { insteadOf } from '@/core/errands'
+import { computed, shallowRef, watch } from 'vue'
+import { insteadSteps, type Instead } from '@/core/errands'
 import type { RunAnswer } from '@/core/schedule'
 import { usePlacesStore } from '@/data/placesStore'
 import * as t from '@/texts/t'
+import { nextFrame } from '@/ui/nextFrame'
+import { inSlices } from '@/workers/inSlices'
 import { useRuns } from './useRuns'
 
-/** Where no other time helps: what would, in words, one tap away. */
-export function useInstead(answer: () => RunAnswer) {
+/** Where no other time helps: what would, in words, one tap away. Looked for while it is seen. */
+export function useInstead(answer: () => RunAnswer, isSeen: () => boolean) {
   const places = usePlacesStore()
   const runs = useRuns()
-  return computed(() =>
-    (places.stayCase ? insteadOf(places.stayCase, answer()) : []).map((one) =>
+  /** Null: not looked for yet. */
+  const found = shallowRef<Instead[] | null>(null)
+  let asked = 0
+  watch(
+    [answer, () => places.stayCase, isSeen],
+    async ([of, stayCase, seen], [before]) => {
+      const own = (asked += 1)
+      if (of !== before) found.value = null
+      if (!seen || !stayCase) return
+      await nextFrame()
+      const works = await inSlices(insteadSteps(stayCase, of), () => own === asked)
+      if (works && own === asked) found.value = works.value
+    },
+    { immediate: true },
+  )
+  const ways = computed(() =>
+    (found.value ?? []).map((one) =>
       one.as === 'errand'
         ? {
             words: t.runs.instead(t.runs.usual[one.usual]),
@@ -22,4 +39,5 @@ export function useInstead(answer: () => RunAnswer) {
           },
     ),
   )
+  return { ways, isFound: computed(() => found.value !== null) }
 }

@@ -89,19 +89,19 @@ export function shifted(slot: Slot, by: number): Slot {
 }
 
 /** For a run that cannot be done as it is set: the nearest part in which it can, looked for once the screen stands. */
-export function useNearest(answer: () => RunAnswer) {
+export function useNearest(answer: () => RunAnswer, isSeen: () => boolean) {
   const places = usePlacesStore()
   const nearest = shallowRef<Slot | null>(null)
   const isLooking = shallowRef(false)
   let asked = 0
   watch(
-    answer,
-    async ({ run, troubles, isPossible }) => {
+    [answer, isSeen] as const,
+    async ([{ run, troubles, isPossible }, seen]) => {
       const own = (asked += 1)
       nearest.value = null
       const isLost = troubles.some(isOfPlace)
       isLooking.value = !isPossible && !isLost
-      if (!isLooking.value) return
+      if (!isLooking.value || !seen) return
       await nextFrame()
       if (own !== asked || !places.stayCase) return
       const found = await inSlices(nearestSlotSteps(places.stayCase, run), () => own === asked)

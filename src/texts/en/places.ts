@@ -195,7 +195,12 @@ export const places = {
   byAppointment: 'By appointment',
   notKnown: 'Not known',
   hoursText: 'Or as text, in the notation of OpenStreetMap',
-  hoursWrong: (why: string) => `These hours cannot be read: ${why}`,
+  hoursWrong: (why: string) =>
+    why === 'too-long'
+      ? 'These hours are too long to read. Write them in fewer than 500 characters.'
+      : why === 'too-hard'
+        ? 'These hours take too long to read. Write them more plainly.'
+        : `These hours cannot be read: ${why}`,
   hoursUnasked:
     'The hours could not be tried: the part that reads them did not load. They are kept as typed.',
   nextDays: 'The next days',
