@@ -4,3 +4,4 @@ export { EACH_AT_FIRST, completenessOf, loggedUses, openUses } from './completen
 export type { Completeness, CompletenessOptions } from './completeness'
 export { countedThroughout, evidenceOf } from './evidenceOf'
 export { happened } from './happened'
+export { loggedTwice } from './twice'

@@ -5,7 +5,7 @@ import { vanDemo } from '../../../scripts/demo/van'
 import { learn } from '../learn'
 import { compile } from '../compile'
 import { caseOf, type Document } from '../model'
-import { evidenceOf, standing, type LogEntry } from './index'
+import { evidenceOf, loggedTwice, standing, type LogEntry } from './index'
 
 const STAY = 'harrow-ridge'
 let serial = 0
@@ -228,4 +228,26 @@ it('of several cassettes the one aboard is read: weighing it does not say that t
   ])
     expect(Math.abs(of(saw) - nothing)).toBeLessThan(8)
   expect(of({ as: 'dry' })).toBeGreaterThan(each - 2)
+})
+
+it('asks on the second day whether everything is logged twice, and never of two people who each do the same', () => {
+  const { stay } = caseOf(trailerDemo(), STAY)
+  const day = (date: string, by: (string | null)[]) =>
+    ['08:00', '12:30', '18:10', '20:05'].flatMap((clock, k) =>
+      by.map((person, n) =>
+        entry(`${date}T${clock.slice(0, 3)}${String(Number(clock.slice(3)) + 4 * n).padStart(2, '0')}`, {
+          kind: 'use', activity: k % 2 === 0 ? 'dishes' : 'shower', n: 1, person, litres: null, minutes: null,
+        }),
+      ),
+    ) // prettier-ignore
+  const twice = [null, null]
+  expect(loggedTwice(day('2027-09-12', twice), stay)).toEqual([])
+  const both = [...day('2027-09-12', twice), ...day('2027-09-13', twice)]
+  const seconds = loggedTwice(both, stay)
+  expect(seconds).toEqual(both.filter((_, k) => k % 2 === 1).map(({ id }) => id))
+  const left = both.map((one) => (seconds.includes(one.id) ? { ...one, revision: 2, isRemoved: true } : one))
+  expect(loggedTwice(left, stay)).toEqual([])
+  const people = ['maren', 'tobin']
+  expect(loggedTwice([...day('2027-09-12', people), ...day('2027-09-13', people)], stay)).toEqual([])
+  expect(loggedTwice([...day('2027-09-12', twice), ...day('2027-09-13', [null])], stay)).toEqual([])
 })

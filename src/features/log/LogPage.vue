@@ -5,6 +5,7 @@ import LogCsv from './LogCsv.vue'
 import LogLearned from './LogLearned.vue'
 import LogList from './LogList.vue'
 import LogShakedown from './LogShakedown.vue'
+import LogTwice from './LogTwice.vue'
 import { useLogAnswers } from './useLogAnswers'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
@@ -47,6 +48,7 @@ const sections = [
       <p class="text-soft" data-testid="log-head">{{ head }}</p>
     </div>
     <p v-if="log.hasFailed" class="border-l-4 border-ink pl-3" role="alert">{{ t.log.unread }}</p>
+    <LogTwice />
     <p v-if="underWay.phase === 'planned'" class="py-2 text-soft">{{ t.log.answer.planned }}.</p>
     <LogKeys v-if="underWay.phase === 'under-way'" is-big class="max-w-4xl pt-1" />
     <template v-else-if="underWay.phase === 'over'">

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { loggedTwice } from '@/core/log'
+import { useForecastStore } from '@/data/forecastStore'
+import { useLogStore } from '@/data/logStore'
+import { safeStorage } from '@/data/safeStorage'
+import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
+
+/** Two who keep one log may both put in everything: on the second day they are asked. */
+const forecast = useForecastStore()
+const log = useLogStore()
+const seconds = computed(() => (forecast.stay ? loggedTwice(log.entries, forecast.stay) : []))
+/** Stays of which somebody said that everything happened. */
+const meant = useStorage<string[]>('dry-count:twice', [], safeStorage())
+const isAsked = computed(() => seconds.value.length > 0 && !meant.value.includes(forecast.stay!.id))
+const said = ref('')
+function takeOut() {
+  const n = seconds.value.length
+  said.value = log.remove(seconds.value).ok ? t.log.twice.removed(n) : t.log.refused
+}
+</script>
+
+<template>
+  <section v-if="isAsked" class="my-3 max-w-2xl border-2 border-ink p-4" data-testid="logged-twice">
+    <h2 class="text-xl font-bold">{{ t.log.twice.ask }}</h2>
+    <p>{{ t.log.twice.text(seconds.length) }}</p>
+    <div class="mt-3 flex flex-wrap gap-3">
+      <AppButton kind="primary" @click="takeOut">{{ t.log.twice.remove }}</AppButton>
+      <AppButton @click="meant = [...meant, forecast.stay!.id]">{{ t.log.twice.keep }}</AppButton>
+    </div>
+  </section>
+  <p v-if="said" class="my-2 font-semibold" role="status">{{ said }}</p>
+</template>
