@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads'
 import { DOMParser, XMLSerializer } from '@xmldom/xmldom'
 import fc from 'fast-check'
-import { build, type Rollup } from 'vite'
+import { build, type Rolldown } from 'vite'
 import { expect, it } from 'vitest'
 import { alias } from '../../vitest.config'
 import { checkedEntry, readCard, writeCard } from '@/document'
@@ -100,18 +100,18 @@ it('GeoJSON: odd features are left out and named, the others are places', () => 
 })
 
 it('GPX: read or refused, and a name of any characters is read again', () => {
-  const whole = gpxOf(ridgePlaces(), xml as never, ({ name }) => name)
+  const whole = gpxOf(ridgePlaces(), xml, ({ name }) => name)
   fc.assert(
     fc.property(torn(whole, ['<', '>', '&', '</wpt>', 'lat="91"', ']]>', '&#0;']), (text) =>
-      isSound(ran(() => readGpx(text, xml as never, newId, 'Nameless'))),
+      isSound(ran(() => readGpx(text, xml, newId, 'Nameless'))),
     ),
     { numRuns: FILES },
   )
   const [place] = ridgePlaces()
   fc.assert(
     fc.property(fc.string({ unit: 'binary', minLength: 1, maxLength: 40 }), (name) => {
-      const written = gpxOf([{ ...place!, name }], xml as never, () => name)
-      const read = readGpx(written, xml as never, newId, 'Nameless')
+      const written = gpxOf([{ ...place!, name }], xml, () => name)
+      const read = readGpx(written, xml, newId, 'Nameless')
       expect(read.ok && read.report.places.length + read.report.leftOut.length).toBeGreaterThan(0)
     }),
     { numRuns: FILES },
@@ -150,7 +150,7 @@ it('opening texts: each is read, refused in words, or given up at the deadline, 
       minify: false,
       lib: { entry: 'src/solver/openingHours.ts', formats: ['cjs'], fileName: 'opening' },
     },
-  })) as Rollup.RollupOutput[]
+  })) as Rolldown.RolldownOutput[]
   const chunk = bundled[0]!.output[0]
   const code = `${chunk.code}
       const { parentPort } = require('node:worker_threads')

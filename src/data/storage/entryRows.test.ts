@@ -55,9 +55,7 @@ it('what passes the rules looks whole, and what looks whole breaks nothing that 
       at[path.at(-1)!] = value
       if (checkedEntry(row).ok) expect(looksWhole(row)).toBe(true)
       if (!looksWhole(row)) return
-      const log = [row as LogEntry, ...trailerLog()].map(
-        (one) => ({ ...one, stay: 'harrow-ridge' }) as LogEntry,
-      )
+      const log = [row as LogEntry, ...trailerLog()].map((one) => ({ ...one, stay: 'harrow-ridge' }))
       learnStay({ stayCase, log, earlier: [], at: '2027-09-14T15:20', seed: 1 })
       happened(log, stayCase)
       recordsOf(log)

@@ -197,6 +197,7 @@ const MOST = 20
   <div v-else class="flex min-h-dvh flex-col" data-testid="timer">
     <h1 class="sr-only">{{ t.showerTimer.title }}</h1>
     <div
+      v-show="asked === null"
       ref="surface"
       class="flex grow touch-manipulation flex-col justify-center gap-3 py-8 select-none"
       data-testid="timer-surface"
@@ -237,8 +238,10 @@ const MOST = 20
       </button>
       <p v-if="budgetWords" class="text-lg font-semibold" data-testid="timer-budget">{{ budgetWords }}</p>
     </div>
-    <section v-if="asked !== null" class="grid gap-3 pb-6" data-testid="timer-asks">
-      <h2 class="text-2xl font-bold">{{ t.showerTimer.forgotten(clock(read?.onSeconds ?? 0)) }}</h2>
+    <section v-if="asked !== null" class="grid gap-4 py-10" data-testid="timer-asks">
+      <h2 class="text-2xl font-bold">
+        {{ t.showerTimer.forgotten(Math.round((read?.onSeconds ?? 0) / 60)) }}
+      </h2>
       <AppStepper
         :value="asked"
         :text="t.showerTimer.minutes(asked)"

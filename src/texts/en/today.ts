@@ -207,7 +207,8 @@ export const showerTimer = {
   logged: (name: string, amount: string) => `${name} logged: ${amount}.`,
   short: 'So short that a usual one is still expected.',
   discard: 'Throw it away',
-  forgotten: (on: string) => `The clock ran for ${on}. How long did the water run?`,
+  forgotten: (minutes: number) =>
+    `The clock ran for ${minutes < 90 ? `${minutes} minutes` : `${Math.round(minutes / 60)} hours`}. How long did the water run?`,
   minutes: (n: number) => (n === 1 ? '1 minute' : `${n} minutes`),
   keep: (amount: string) => `Log ${amount}`,
   awake: 'The screen stays on.',
