@@ -210,6 +210,6 @@ it('two tabs, whatever is done in them and whatever breaks: what is written is r
     { numRuns: often(60, 300) },
   )
   // The rounds did what they are for.
-  expect(tally.ended).toBeGreaterThan(20)
+  expect(tally.ended).toBeGreaterThan(often(3, 20))
   expect(tally.orphans).toBeGreaterThan(0)
 }, 600_000)
