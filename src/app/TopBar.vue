@@ -87,7 +87,7 @@ useEventListener('keydown', (event) => {
           >{{ item.label }}</RouterLink
         >
       </nav>
-      <div class="ml-auto flex items-center gap-1 sm:gap-3">
+      <div class="ml-auto flex min-w-0 items-center gap-1 sm:gap-3">
         <RouterLink
           v-if="space === 'demo'"
           to="/settings"

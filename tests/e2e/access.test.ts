@@ -222,3 +222,52 @@ describe.each(['demo', 'mine'] as const)('every screen of %s', (which) => {
     }
   }, 240_000)
 })
+
+/** Of any characters, and as long as a name may be: nothing is pushed off the screen. */
+it('every screen keeps its width with the longest names, also at 320 px', async () => {
+  const name = 'W'.repeat(80)
+  const renamed = (await readFile('demo/harrow-ridge-trailer.drycount.json', 'utf8')).replaceAll(
+    /"name": "[^"]*"/g,
+    `"name": "${name}"`,
+  )
+  const { page } = await open('demo', '/settings', { clock: null })
+  const file = { name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(renamed) }
+  await page.locator('input[type=file]').setInputFiles(file)
+  await page.getByRole('button', { name: 'Replace what is here' }).click()
+  await page.getByText('long.json').first().waitFor()
+  const paths = [
+    ...[
+      '/',
+      '/stay',
+      '/runs',
+      '/places',
+      '/season',
+      '/guide',
+      '/guide/schools',
+      '/cards',
+      '/cards/dump',
+      '/budget',
+    ],
+    ...[
+      '/shower',
+      '/chores',
+      '/review',
+      '/log',
+      '/rig',
+      '/habits',
+      '/rig/gray-to-black',
+      '/more',
+      '/settings',
+    ],
+  ]
+  for (const path of paths) {
+    await page.evaluate((to) => void (location.hash = to), path)
+    await page.locator('main h1').first().waitFor()
+    for (const width of [320, 390, 1280]) {
+      await page.setViewportSize({ width, height: 844 })
+      const overflow = () =>
+        page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      await expect.poll(overflow, { message: `${path} at ${width} px` }).toBe(0)
+    }
+  }
+}, 120_000)

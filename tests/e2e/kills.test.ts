@@ -59,3 +59,42 @@ it(`loses nothing that was shown as saved in ${KILLS} kills at random moments`, 
   console.log(`${KILLS} kills, ${edits} edits confirmed, none lost`)
   expect(edits).toBeGreaterThan(KILLS)
 }, 1_200_000)
+
+it('a walk and a shower that were under way are so after a kill: the step that was shown, the clock that ran', async () => {
+  const { page: first, context } = await open('demo', '/cards/dump', { clock: null })
+  const url = first.url().split('#')[0]!
+  const at = (page: Page, hash: string) => page.evaluate((to) => void (location.hash = to), hash)
+  await first.getByTestId('start-card').click()
+  await first.getByTestId('walk').waitFor()
+  let page = first
+  for (let kill = 0; kill < often(2, 8); kill++) {
+    await page.getByTestId('walk').waitFor()
+    const next = page.getByTestId('walk-next')
+    const before = await page.getByTestId('walk').getAttribute('data-step')
+    const box = (await next.boundingBox())!
+    await page.mouse.move(box.x + 60, box.y + 30)
+    await page.mouse.down()
+    await page.waitForTimeout(900)
+    await page.mouse.up()
+    const step = () => page.getByTestId('walk').getAttribute('data-step')
+    await expect.poll(step).not.toBe(before)
+    const shown = await step()
+    if (kill === 0) {
+      await at(page, '/shower')
+      await page.getByTestId('timer-start').click()
+      await page.getByTestId('timer').waitFor()
+    }
+    // What is kept is on the disk a breath after it is shown.
+    await page.waitForTimeout(200)
+    const session = await context.newCDPSession(page)
+    await Promise.race([session.send('Page.crash').catch(() => undefined), page.waitForEvent('crash')])
+    await page.close()
+    page = await context.newPage()
+    await page.goto(`${url}#/walk`)
+    await page.getByTestId('walk').waitFor()
+    expect(await page.getByTestId('walk').getAttribute('data-step')).toBe(shown)
+  }
+  await at(page, '/shower')
+  await page.getByTestId('timer').waitFor()
+  await context.close()
+}, 300_000)

@@ -70,7 +70,7 @@ function add() {
       <li
         v-for="product in crew.products"
         :key="product.id"
-        class="border-t border-line py-3"
+        class="border-t border-line py-3 wrap-anywhere"
         :data-testid="`product-${product.id}`"
       >
         <div class="grid grid-cols-2 items-start gap-x-6 gap-y-3 sm:grid-cols-4">

@@ -73,7 +73,7 @@ const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
           @choose="setSchool"
         />
         <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ t.flush.why[crew.flush.school] }}</p>
-        <table class="mt-3 w-full text-left">
+        <table class="mt-3 w-full text-left wrap-anywhere">
           <caption class="sr-only">
             {{ t.flush.title }}
           </caption>

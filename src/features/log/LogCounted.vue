@@ -32,7 +32,7 @@ function set(activity: Id, on: boolean) {
     <li
       v-for="row in rows"
       :key="row.id"
-      class="flex items-center gap-2 border-b border-line"
+      class="flex min-w-0 items-center gap-2 border-b border-line"
       :data-testid="`counted-${row.id}`"
     >
       <AppSwitch
@@ -41,7 +41,7 @@ function set(activity: Id, on: boolean) {
         class="-ml-2"
         @change="set(row.id, $event)"
       />
-      <span class="font-semibold">{{ row.name }}</span>
+      <span class="min-w-0 font-semibold wrap-anywhere">{{ row.name }}</span>
       <span class="ml-auto text-[0.95rem] text-soft">{{ row.on ? t.learned.count : t.learned.expect }}</span>
     </li>
   </ul>

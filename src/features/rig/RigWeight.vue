@@ -180,7 +180,7 @@ function setLift(kg: number) {
               class="flex flex-wrap items-baseline gap-x-4 border-t border-line py-2"
               :data-testid="`lift-${lift.container}`"
             >
-              <span class="grow font-bold">{{ lift.name }}</span>
+              <span class="grow font-bold wrap-anywhere">{{ lift.name }}</span>
               <span class="figure">{{ t.weight.liftRow(mass(lift.full)) }}</span>
               <span class="w-full" :class="lift.carryAt === null ? 'text-soft' : 'font-bold'">{{
                 lift.words
