@@ -89,7 +89,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   let store: DocumentStore | null = null
   let stopListening: () => void = () => undefined
   /** Rows of the log that are no entries: set aside, and to be had as a file. */
-  const damagedLog = shallowRef<readonly unknown[]>([])
+  const damagedLog = shallowRef<readonly LogEntry[]>([])
   /** Read before the rules were there. */
   const unchecked: LogEntry[] = []
   /** Where what was begun is kept, as soon as something is open. */
@@ -466,23 +466,21 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   async function readLog(of?: LogRange): Promise<LogEntry[]> {
     const rows = (await store?.log.range(of)) ?? []
     const good = rows.filter(isGood)
-    if (good.length < rows.length) setAside(rows.filter((row) => !isGood(row)))
     if (!checks) unchecked.push(...good)
+    if (good.length < rows.length) {
+      const known = new Set(good)
+      const bad = new Map(
+        [...damagedLog.value, ...rows.filter((row) => !known.has(row))].map((row) => [row.id, row]),
+      )
+      damagedLog.value = [...bad.values()]
+    }
     return good
   }
 
   const isGood = (row: LogEntry) => (checks ? checks.checkedEntry(row).ok : looksWhole(row))
-  function setAside(rows: readonly LogEntry[]): void {
-    const known = new Map(damagedLog.value.map((row) => [(row as { id?: unknown }).id, row]))
-    for (const row of rows) known.set((row as { id?: unknown }).id, row)
-    damagedLog.value = [...known.values()]
-  }
-  /** Rows that were only looked at are held against the rules as soon as these are there. */
+  /** Rows that were only looked at are held against the rules as soon as these are there, and read again where one fails. */
   function checkRows(): void {
-    const bad = unchecked.splice(0).filter((row) => !isGood(row))
-    if (bad.length === 0) return
-    setAside(bad)
-    logEvent.value = { changes: null }
+    if (unchecked.splice(0).some((row) => !isGood(row))) logEvent.value = { changes: null }
   }
 
   return {

@@ -107,6 +107,9 @@ export interface Moved {
   deviation: Litres
 }
 
+/** Less of a cut of a spread than this is nothing learned. */
+export const LEARNED = 0.05
+
 /** What is believed of one activity before the evidence. */
 export interface ActivityPrior {
   /** Coefficient of variation of the litres of one use. */

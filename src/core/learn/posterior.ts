@@ -33,8 +33,6 @@ export interface LevelNow {
   high80: Amount
 }
 
-/** Less of a cut than this is nothing learned. */
-export const LEARNED = 0.05
 /** The 90 % quantile of a standard normal: ends of an interval of 80 %. */
 const Z80 = jstat.normal.inv(0.9, 0, 1)
 

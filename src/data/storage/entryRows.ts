@@ -1,84 +1,77 @@
 import { isWallTime } from '@/core/calendar'
-import { ODD_REASONS, RUN_WHATS, SHAKEDOWN_STEPS, TEXT_KINDS, type LogEntry } from '@/core/log'
+import type { LogEntry } from '@/core/log'
 
 type Fields = Record<string, unknown>
-const isText = (value: unknown): value is string => typeof value === 'string'
-const isNumber = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value)
-const isNumberOrNull = (value: unknown) => value === null || isNumber(value)
-const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null
-const isOneOf = (all: readonly string[], value: unknown) => isText(value) && all.includes(value)
+type Test = (value: unknown, of: Fields) => boolean
+const isText = (value: unknown) => typeof value === 'string'
+const isNumber = (value: unknown) => Number.isFinite(value)
+const isAmount = (value: unknown) => value === null || isNumber(value)
+const isTime = (value: unknown) => isText(value) && isWallTime(value as string)
+const isAny = () => true
+const isOneOf = (words: string) => (value: unknown) =>
+  isText(value) && words.split(' ').includes(value as string)
+const isList = (test: Test) => (value: unknown, of: Fields) =>
+  Array.isArray(value) && value.every((one) => test(one, of))
+/** Every field that is named passes; others do not matter. */
+const has =
+  (tests: Record<string, Test>): Test =>
+  (value) =>
+    typeof value === 'object' &&
+    value !== null &&
+    Object.entries(tests).every(([key, test]) => test((value as Fields)[key], value as Fields))
+const isMaybe = (test: Test) => (value: unknown, of: Fields) => value === undefined || test(value, of)
+
+const SAW: Record<string, Test> = {
+  panel: has({ edges: isList(isNumber), step: (step, { edges }) => (step as number) in (edges as object) }),
+  amount: has({ amount: isNumber, deviation: isNumber }),
+  weight: has({ kg: isNumber }),
+  light: isAny,
+  full: isAny,
+  dry: isAny,
+}
+const TANK = { container: isText }
+const KINDS: Record<string, Test> = {
+  start: isAny,
+  end: isAny,
+  use: has({ activity: isText, n: isNumber, litres: isAmount, minutes: isAmount }),
+  reading: has({
+    ...TANK,
+    saw: has({
+      as: (as, saw) => isText(as) && Object.hasOwn(SAW, as as string) && SAW[as as string]!(saw, saw),
+    }),
+  }),
+  run: has({
+    did: isList(has({ ...TANK, what: isOneOf('emptied filled put-in took-out'), litres: isAmount })),
+    took: isMaybe(
+      has({
+        rinses: isList(has({ ...TANK, rounds: isNumber, owed: isNumber })),
+        drains: isMaybe(isList(has({ ...TANK, minutes: isNumber }))),
+      }),
+    ),
+  }),
+  dose: has({ ...TANK, product: isText, amount: isNumber }),
+  odd: has({
+    from: (from, { at }) => isTime(from) && (from as string) <= (at as string),
+    why: isOneOf('leak visitor rest other'),
+  }),
+  shakedown: has({ did: isOneOf('begun rested taken-up ended') }),
+}
+for (const text of ['treatment', 'chore', 'trial', 'practice', 'note']) KINDS[text] = isAny
+const isEntry = has({
+  id: isText,
+  rig: isText,
+  stay: (stay) => stay === null || isText(stay),
+  revision: isNumber,
+  at: isTime,
+  utc: (utc) => isText(utc) && isNumber(Date.parse(utc as string)),
+  note: isText,
+  isRemoved: (is) => typeof is === 'boolean',
+  kind: (kind, row) =>
+    isText(kind) && Object.hasOwn(KINDS, kind as string) && KINDS[kind as string]!(row, row),
+})
 
 /**
  * Whether a row of the log is an entry that nothing breaks on: a look before the rules are there, which are large and come
  * later. What does not pass is set aside, and the rest goes on.
  */
-export function looksWhole(row: unknown): row is LogEntry {
-  if (!isFields(row)) return false
-  const { id, revision, rig, stay, at, utc, note, isRemoved, kind } = row
-  return (
-    isText(id) &&
-    isText(rig) &&
-    (stay === null || isText(stay)) &&
-    isNumber(revision) &&
-    isText(at) &&
-    isWallTime(at) &&
-    isText(utc) &&
-    Number.isFinite(Date.parse(utc)) &&
-    isText(note) &&
-    typeof isRemoved === 'boolean' &&
-    isText(kind) &&
-    isOfItsKind(kind, row)
-  )
-}
-
-function isOfItsKind(kind: string, row: Fields): boolean {
-  switch (kind) {
-    case 'use':
-      return (
-        isText(row.activity) && isNumber(row.n) && isNumberOrNull(row.litres) && isNumberOrNull(row.minutes)
-      )
-    case 'reading':
-      return isText(row.container) && isSaw(row.saw)
-    case 'run':
-      return Array.isArray(row.did) && row.did.every(isDid) && (row.took === undefined || isTook(row.took))
-    case 'dose':
-      return isText(row.container) && isText(row.product) && isNumber(row.amount)
-    case 'odd':
-      return (
-        isText(row.from) &&
-        isWallTime(row.from) &&
-        row.from <= (row.at as string) &&
-        isOneOf(ODD_REASONS, row.why)
-      )
-    case 'shakedown':
-      return isOneOf(SHAKEDOWN_STEPS, row.did)
-    case 'start':
-    case 'end':
-      return true
-    default:
-      return isOneOf(TEXT_KINDS, kind)
-  }
-}
-
-function isSaw(saw: unknown): boolean {
-  if (!isFields(saw)) return false
-  if (saw.as === 'panel')
-    return (
-      Array.isArray(saw.edges) && saw.edges.every(isNumber) && isNumber(saw.step) && saw.step in saw.edges
-    )
-  if (saw.as === 'amount') return isNumber(saw.amount) && isNumber(saw.deviation)
-  return saw.as === 'weight' ? isNumber(saw.kg) : isOneOf(['light', 'full', 'dry'], saw.as)
-}
-
-const isDid = (one: unknown) =>
-  isFields(one) && isText(one.container) && isOneOf(RUN_WHATS, one.what) && isNumberOrNull(one.litres)
-
-const isRinse = (one: unknown) =>
-  isFields(one) && isText(one.container) && isNumber(one.rounds) && isNumber(one.owed)
-const isDrain = (one: unknown) => isFields(one) && isText(one.container) && isNumber(one.minutes)
-
-function isTook(took: unknown): boolean {
-  if (!isFields(took)) return false
-  const { rinses, drains = [] } = took
-  return Array.isArray(rinses) && rinses.every(isRinse) && Array.isArray(drains) && drains.every(isDrain)
-}
+export const looksWhole = (row: unknown): row is LogEntry => isEntry(row, {})

@@ -87,7 +87,7 @@ function take() {
       <li
         v-for="row in rows"
         :key="row.activity.id"
-        class="grid items-center gap-x-6 gap-y-1 border-b border-line py-2 sm:grid-cols-[minmax(0,11rem)_minmax(0,1fr)_minmax(0,13rem)]"
+        class="grid min-w-0 grid-cols-1 items-center gap-x-6 gap-y-1 wrap-anywhere border-b border-line py-2 sm:grid-cols-[minmax(0,11rem)_minmax(0,1fr)_minmax(0,13rem)]"
         :data-testid="`learned-${row.activity.id}`"
       >
         <p class="leading-tight">

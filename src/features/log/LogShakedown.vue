@@ -158,7 +158,7 @@ const unit = (tank: Container) => unitOf(tank.kind)
     <ul class="mt-1 grid gap-x-8 sm:grid-cols-2">
       <li v-for="one in candidates" :key="one.id" class="flex items-center gap-2 border-b border-line">
         <AppSwitch :on="isPicked(one.id)" :label="one.name" class="-ml-2" @change="picked[one.id] = $event" />
-        <span class="font-semibold">{{ one.name }}</span>
+        <span class="min-w-0 font-semibold wrap-anywhere">{{ one.name }}</span>
       </li>
     </ul>
     <p v-if="fault" class="mt-2 font-semibold" role="alert">{{ fault }}</p>

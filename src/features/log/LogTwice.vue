@@ -18,17 +18,17 @@ const isAsked = computed(() => seconds.value.length > 0 && !meant.value.includes
 const said = ref('')
 function takeOut() {
   const n = seconds.value.length
-  said.value = log.remove(seconds.value).ok ? t.log.twice.removed(n) : t.log.refused
+  said.value = log.remove(seconds.value).ok ? t.loggedTwice.removed(n) : t.log.refused
 }
 </script>
 
 <template>
   <section v-if="isAsked" class="my-3 max-w-2xl border-2 border-ink p-4" data-testid="logged-twice">
-    <h2 class="text-xl font-bold">{{ t.log.twice.ask }}</h2>
-    <p>{{ t.log.twice.text(seconds.length) }}</p>
+    <h2 class="text-xl font-bold">{{ t.loggedTwice.ask }}</h2>
+    <p>{{ t.loggedTwice.text(seconds.length) }}</p>
     <div class="mt-3 flex flex-wrap gap-3">
-      <AppButton kind="primary" @click="takeOut">{{ t.log.twice.remove }}</AppButton>
-      <AppButton @click="meant = [...meant, forecast.stay!.id]">{{ t.log.twice.keep }}</AppButton>
+      <AppButton kind="primary" @click="takeOut">{{ t.loggedTwice.remove }}</AppButton>
+      <AppButton @click="meant = [...meant, forecast.stay!.id]">{{ t.loggedTwice.keep }}</AppButton>
     </div>
   </section>
   <p v-if="said" class="my-2 font-semibold" role="status">{{ said }}</p>

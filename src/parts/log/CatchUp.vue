@@ -78,7 +78,7 @@ function save() {
           :data-testid="`catch-${day}-${activity.id}`"
         >
           <span>
-            <span class="font-semibold">{{ activity.name }}</span>
+            <span class="min-w-0 font-semibold wrap-anywhere">{{ activity.name }}</span>
             <span class="block text-[0.85rem] text-soft">{{
               isCounted ? t.learned.count : t.log.catchUp.usual
             }}</span>

@@ -129,13 +129,6 @@ export const log = {
     save: 'Leave it out',
     words: (why: string, from: string) => `${why}, since ${from}: left out`,
   },
-  twice: {
-    ask: 'Is everything logged twice?',
-    text: (n: number) => `On the last two days, ${n} uses stand beside another one just like them.`,
-    remove: 'Remove the second of each',
-    keep: 'All of them happened',
-    removed: (n: number) => `${n} entries are removed. Undo brings them back.`,
-  },
   // the list
   list: {
     title: 'Everything logged',
@@ -274,4 +267,12 @@ export const shakedown = {
   badDayDone: 'Today is left out.',
   end: 'Done: show what it costs',
   steps: { begun: 'begun', rested: 'rested', 'taken-up': 'taken up again', ended: 'ended' },
+}
+
+export const loggedTwice = {
+  ask: 'Is everything logged twice?',
+  text: (n: number) => `On the last two days, ${n} uses stand beside another one just like them.`,
+  remove: 'Remove the second of each',
+  keep: 'All of them happened',
+  removed: (n: number) => `${n} entries are removed. Undo brings them back.`,
 }
