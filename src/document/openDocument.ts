@@ -64,7 +64,7 @@ export async function openDocument(input: unknown): Promise<Opened> {
   const old = parsedBy(await oldSchema(version), input)
   if (!old.ok) return old
   const opened = checkedFile(migrate(old.input, version, CURRENT_VERSION))
-  const leftOut = [...old.leftOut, ...((opened.ok && opened.leftOut) || [])]
+  const leftOut = [...old.leftOut, ...asWritten((opened.ok && opened.leftOut) || [], old.leftOut)]
   return opened.ok && leftOut.length > 0 ? { ...opened, leftOut } : opened
 }
 
@@ -77,7 +77,7 @@ export function checkedFile(input: unknown): Opened {
   if (faults.length > 0) return { ok: false, faults }
   const odd = logChecks(log)
   const gone = new Set(odd.map(({ path }) => path[1]))
-  const leftOut = [...parsed.leftOut, ...odd]
+  const leftOut = [...parsed.leftOut, ...asWritten(odd, parsed.leftOut)]
   const kept = gone.size > 0 ? log.filter((_, i) => !gone.has(i)) : log
   return { ok: true, value: document, log: kept, ...(leftOut.length > 0 ? { leftOut } : {}) }
 }
@@ -103,6 +103,16 @@ function parsedBy<T>(schema: Schema<T>, input: unknown): Parsed<T> {
   return rest.success
     ? { ok: true, data: rest.data, input: kept, leftOut: faults }
     : { ok: false, faults: shapeFaults(rest.error.issues, kept) }
+}
+
+/** Faults of entries that were counted without those left out before: as they are counted in the file. */
+function asWritten(faults: readonly DocumentFault[], before: readonly DocumentFault[]): DocumentFault[] {
+  const gone = [...new Set(before.map(({ path }) => Number(path[1])))].sort((a, b) => a - b)
+  return faults.map((fault) => {
+    const [list, i, ...rest] = fault.path
+    const at = gone.reduce((now, one) => (one <= now ? now + 1 : now), Number(i))
+    return { ...fault, path: [list!, at, ...rest] }
+  })
 }
 
 function withoutEntries(input: unknown, faults: readonly DocumentFault[]): object {

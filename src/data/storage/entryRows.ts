@@ -6,10 +6,9 @@ type Test = (value: unknown, of: Fields) => boolean
 const isText = (value: unknown) => typeof value === 'string'
 const isNumber = (value: unknown) => Number.isFinite(value)
 const isAmount = (value: unknown) => value === null || isNumber(value)
-const isTime = (value: unknown) => isText(value) && isWallTime(value as string)
+const isTime = (value: unknown) => isText(value) && isWallTime(value)
 const isAny = () => true
-const isOneOf = (words: string) => (value: unknown) =>
-  isText(value) && words.split(' ').includes(value as string)
+const isOneOf = (words: string) => (value: unknown) => isText(value) && words.split(' ').includes(value)
 const isList = (test: Test) => (value: unknown, of: Fields) =>
   Array.isArray(value) && value.every((one) => test(one, of))
 /** Every field that is named passes; others do not matter. */
@@ -37,7 +36,7 @@ const KINDS: Record<string, Test> = {
   reading: has({
     ...TANK,
     saw: has({
-      as: (as, saw) => isText(as) && Object.hasOwn(SAW, as as string) && SAW[as as string]!(saw, saw),
+      as: (as, saw) => isText(as) && Object.hasOwn(SAW, as) && SAW[as]!(saw, saw),
     }),
   }),
   run: has({
@@ -63,11 +62,10 @@ const isEntry = has({
   stay: (stay) => stay === null || isText(stay),
   revision: isNumber,
   at: isTime,
-  utc: (utc) => isText(utc) && isNumber(Date.parse(utc as string)),
+  utc: (utc) => isText(utc) && isNumber(Date.parse(utc)),
   note: isText,
   isRemoved: (is) => typeof is === 'boolean',
-  kind: (kind, row) =>
-    isText(kind) && Object.hasOwn(KINDS, kind as string) && KINDS[kind as string]!(row, row),
+  kind: (kind, row) => isText(kind) && Object.hasOwn(KINDS, kind) && KINDS[kind]!(row, row),
 })
 
 /**
