@@ -112,7 +112,7 @@ export const useHoursStore = defineStore('hours', () => {
 
 /**
  * Texts read one after the other in a worker. One at which it falls silent would never be read: it is refused, and the others
- * go on. @returns fewer answers than texts where there is no worker to be had
+ * go on. @returns fewer answers than texts where no worker can be started
  */
 export async function openingsOf(
   jobs: Pick<ReturnType<typeof useJobStore>, 'run'>,

@@ -88,7 +88,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   let isVerified = false
   let store: DocumentStore | null = null
   let stopListening: () => void = () => undefined
-  /** Rows of the log that are no entries: set aside, and to be had as a file. */
+  /** Rows of the log that are no entries: set aside, and saved as a file on request. */
   const damagedLog = shallowRef<readonly LogEntry[]>([])
   /** Read before the rules were there. */
   const unchecked: LogEntry[] = []

@@ -16,7 +16,7 @@ export class JobStopped extends Error {}
 
 /** A job that fell silent, or could not be begun, and is not to be done beside the screen. */
 export class JobGivenUp extends Error {
-  /** @param hasBegun false: no worker was to be had */
+  /** @param hasBegun false: no worker could be started */
   constructor(readonly hasBegun: boolean) {
     super('given up')
   }

@@ -16,7 +16,7 @@ export function templateStepIds(): string[] {
   return [...ids]
 }
 
-/** Ways of doing one thing, of which one applies at a time: a card of one's own has all of them, whoever is there when it is walked. */
+/** Ways of doing one thing, of which one applies at a time: a card of one's own has all of them, as nobody knows yet who is there when it is walked. */
 const WAYS: readonly (readonly string[])[] = [
   [
     ...['rinse.watch', 'rinse.wand', 'rinse.buckets', 'rinse.call'],

@@ -351,7 +351,7 @@ function read(ground: Ground, filter: Filter, evidence: PanelRead): number {
   const before = filter.shown[evidence.container]
   filter.shown[evidence.container] = { ...step, at: look.x }
   const variance = own + PANEL_NOISE ** 2
-  // And the less the level has moved since, the less is new: a Gaussian that is cut anew each time would narrow without cause.
+  // And the less the level has moved since, the less is new: a Gaussian that is cut each time again would narrow without cause.
   const moved = before && isAgain && !isPast ? Math.abs(look.x - before.at) / Math.sqrt(variance) : 1
   const stretches = tempered(stretchesOf(evidence, isAgain && !isPast ? side : null), Math.min(1, moved))
   const seen = through(look.x, variance, stretches)

@@ -9,7 +9,7 @@ import { caseOf } from '../model'
 import { sampleTrips, samplerOf } from '../risk'
 import { owned } from '../quantities'
 import { trailerDemo } from '../../../scripts/demo/trailer'
-import { CONTRADICTS, learn, nowFrom, type Evidence } from './index'
+import { CONTRADICTS, learn, nowFrom, trackOf, type Evidence } from './index'
 import { choleskyOf, countedRate, jointDraws, levelNow } from './posterior'
 import { stretchesOf } from './panel'
 import { through } from './gaussian'
@@ -397,6 +397,24 @@ it('two false readings do not hold a level for long: a dozen true ones bring it 
   const without = learn(stayCase, model, truths, { counted: new Set(), until: 1.5 })
   expect(Math.abs(after.levels[1]!.mean - without.levels[1]!.mean)).toBeLessThan(10)
   expect(after.levels[1]!.high80).toBeLessThan(100)
+})
+
+it('the track ends where the level now stands, whatever was read and whatever of it is held for wrong', () => {
+  const { stayCase, model } = sink()
+  const reading = fc.record({
+    at: fc.double({ min: 0.05, max: 1.9, noNaN: true }),
+    container: fc.constantFrom(0, 1),
+    step: fc.constantFrom(0, 3, 4),
+  })
+  fc.assert(
+    fc.property(fc.array(reading, { minLength: 6, maxLength: 20 }), (readings) => {
+      const evidence = readings.map((one): Evidence => ({ kind: 'panel', edges: QUARTERS, ...one }))
+      const learned = learn(stayCase, model, evidence, { counted: new Set(), until: 2 })
+      const { levels } = trackOf(learned, evidence, 2)
+      learned.levels.forEach(({ mean }, c) => expect(levels[c]!.at(-1)!).toBeCloseTo(mean, 6))
+    }),
+    { numRuns: 60 },
+  )
 })
 
 it('a dirty probe that goes on to show two thirds after its tank was emptied is called', () => {

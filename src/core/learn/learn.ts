@@ -41,6 +41,8 @@ export interface Learned {
   levels: LevelNow[]
   /** Per container: the step its probe is held to be stuck at; null: it is believed. */
   stuck: (number | null)[]
+  /** Readings that are held for wrong. */
+  leftOut: ReadonlySet<Evidence>
   /** Per container: whether its probe is held for stuck. */
   isSuspect: boolean[]
   /** Every reading beside what the count said then, in the order of time. */
@@ -83,12 +85,12 @@ export function learn(
   const ordered = inTime(evidence)
   const start = startFilter(ground, stayCase.passed?.draws ?? null)
   const agreements: Agreement[] = []
-  const { filter: played, stuck } = watch(
-    ground,
-    copyFilter(start),
-    ordered,
-    until,
-    (reading, before, isLeftOut) => agreements.push(agreementOf(ground, before, reading, isLeftOut)),
+  const {
+    filter: played,
+    stuck,
+    leftOut,
+  } = watch(ground, copyFilter(start), ordered, until, (reading, before, isLeftOut) =>
+    agreements.push(agreementOf(ground, before, reading, isLeftOut)),
   )
   const filter = cutToTanks(ground, played)
   putCountedRates(ground, filter, evidence, until)
@@ -105,6 +107,7 @@ export function learn(
     next: nextToCount(ground, filter, litres),
     daySpread: daySpread(ground, filter, litres),
     stuck,
+    leftOut,
     isSuspect: stuck.map((step) => step !== null),
     logZ: filter.logZ,
   }

@@ -22,6 +22,8 @@ const MOST_RUNS = 2
 /** The same evidence without the readings of a step since one of them: what would be believed, were they wrong. */
 interface Branch {
   filter: Filter
+  /** Readings that this filter never took in, from the first on. */
+  leftOut: PanelRead[]
   n: number
   /** Those among them that do not fit what is believed without them. */
   against: number
@@ -40,6 +42,8 @@ export interface Watched {
   filter: Filter
   /** Per container: the step that is ignored since its probe is held for stuck; null: it is believed. */
   stuck: (number | null)[]
+  /** Readings that are held for wrong: the filter is what it is without them. */
+  leftOut: ReadonlySet<Evidence>
 }
 
 /** Told of every reading before it is taken in; `isLeftOut` where its probe is held for stuck. */
@@ -58,6 +62,7 @@ export function watch(
   see: See = () => undefined,
 ): Watched {
   let main = start
+  let leftOut: PanelRead[] = []
   const runs: Run[][] = ground.containers.map(() => [])
   const stuck: (number | null)[] = ground.containers.map(() => null)
   const all = (act: (filter: Filter) => void, not: readonly Branch[] = []) => {
@@ -76,16 +81,28 @@ export function watch(
       continue
     }
     see(one, main, stuck[one.container] === one.step)
-    if (stuck[one.container] === one.step) continue
+    if (stuck[one.container] === one.step) {
+      leftOut.push(one)
+      for (const branch of runs.flat().flatMap(({ branches }) => branches)) branch.leftOut.push(one)
+      continue
+    }
     stuck[one.container] = null
     const run = runOf(runs, one)
     for (const other of runs[one.container]!)
       if (other !== run) for (const branch of other.branches) branch.isBroken = true
     if (run.branches.length < MOST_STARTS)
-      run.branches.push({ filter: copyFilter(main), n: 0, against: 0, breaks: 0, isBroken: false })
+      run.branches.push({
+        filter: copyFilter(main),
+        leftOut: [...leftOut],
+        n: 0,
+        against: 0,
+        breaks: 0,
+        isBroken: false,
+      })
     all((filter) => void takeIn(ground, filter, one), run.branches)
     for (const branch of run.branches) {
       branch.n += 1
+      branch.leftOut.push(one)
       if (Math.exp(takeIn(ground, copyFilter(branch.filter), one)) < MISFIT) branch.against += 1
       if (branch.isBroken) branch.breaks += 1
       branch.isBroken = false
@@ -93,13 +110,14 @@ export function watch(
     const best = believed(runs[one.container]!, main)
     if (!best) continue
     main = best.branch.filter
+    leftOut = best.branch.leftOut
     stuck[one.container] = best.run === run ? one.step : null
     // What the others have been thinking rests on the readings that are left out now.
     if (best.run === run) forget()
     else runs[one.container] = [run]
   }
   goOn(ground, main, until)
-  return { filter: main, stuck }
+  return { filter: main, stuck, leftOut: new Set(leftOut) }
 }
 
 /** The run of a step, the newest first; those of steps that were shown longest ago are given up. */

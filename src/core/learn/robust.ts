@@ -18,8 +18,8 @@ export function observe(state: Gaussian, look: Look, y: number, errorVariance: n
 
 /**
  * A look that may be wrong, as what is believed may be. Within three deviations it is a look like any other. Beyond, one of
- * the two holds: with the weight of the look (V over V and its error, a half at the least) it is right, and all that was believed of x is gone;
- * else nothing was seen. The mean stands between them, and the variance is that of both, until another look decides.
+ * the two holds: with the weight of the look (V over V and its error, a half at the least) it is right, and all that was
+ * believed of x is gone; else nothing was seen. The mean stands between them, and the variance is that of both, until another look decides.
  */
 export function observeDoubting(state: Gaussian, look: Look, y: number, errorVariance: number): number {
   const { variance, x, total } = lookedAt(state, look, errorVariance)

@@ -13,9 +13,9 @@ export interface Track {
   levels: Amount[][]
 }
 
-/** Readings of a probe that is held for stuck are left out. */
+/** Readings that are held for wrong are left out: its end is the level now. */
 export function trackOf(
-  { ground, stuck }: Pick<Learned, 'ground' | 'stuck'>,
+  { ground, leftOut }: Pick<Learned, 'ground' | 'leftOut'>,
   evidence: readonly Evidence[],
   until: Days,
 ): Track {
@@ -39,7 +39,7 @@ export function trackOf(
   mark()
   for (const one of inTime(evidence)) {
     if (one.at > until) break
-    if (one.kind === 'panel' && stuck[one.container] === one.step) continue
+    if (leftOut.has(one)) continue
     if (one.kind === 'left-out' || one.kind === 'counted') continue
     upTo(one.at)
     takeIn(ground, filter, one)

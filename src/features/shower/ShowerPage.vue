@@ -95,6 +95,8 @@ const ofMinutes = (minutes: number, { flow: perMinute, runUp }: { flow: number; 
   litres: minutes * perMinute + runUp,
   onSeconds: minutes * 60,
 })
+// Ended elsewhere meanwhile, there is nothing to be asked.
+watch(kept, (now) => (asked.value = now ? asked.value : null))
 function leaveOut() {
   asked.value = null
   timers.discard()
