@@ -153,7 +153,6 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     kept.value = snapshot
     document.value = onTop(snapshot.document)
     nothingLeft()
-    sayOrphans(logChanges)
   }
 
   /** What was logged of a stay that another tab has removed is kept: that is said, for nothing shows it. */
@@ -236,6 +235,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     writeFault.value = null
     isVerified ||= isShipped
     take(snapshot, logChanges, logBefore, batch)
+    // Who brings a file reads it there.
+    if (batch.every(({ edit }) => edit.label !== 'import')) sayOrphans(logChanges)
   }
 
   /** Another tab wrote, or may have; after what is under way here, so that none of it is taken for the other's. */

@@ -1,7 +1,7 @@
 import type { ContainerIndex } from '../model'
 import type { Days, Share } from '../quantities'
 import type { Measured, PanelRead } from './evidence'
-import { copyFilter, takeIn, wholeOf, type Filter } from './filter'
+import { logLikely, wholeOf, type Filter } from './filter'
 import { levelOf, type Ground } from './ground'
 import { upperTail } from './gaussian'
 import { cutToTanks } from './tank'
@@ -34,7 +34,7 @@ export function agreementOf(
   return {
     at,
     container,
-    counted: levelNow(ground, cutToTanks(ground, before), container),
+    counted: levelNow(ground, cutToTanks(ground, before, [container]), container),
     read: spanOf(ground, before, reading),
     likely:
       reading.kind === 'panel'
@@ -62,11 +62,7 @@ function spanOf(ground: Ground, { state }: Filter, reading: PanelRead | Measured
 
 /** Of this step among all that could have been lit. */
 function panelLikely(ground: Ground, before: Filter, reading: PanelRead): Share {
-  const each = reading.edges.map((_, step) => {
-    const tried = copyFilter(before)
-    tried.shown[reading.container] = null
-    return Math.exp(takeIn(ground, tried, { ...reading, step }))
-  })
+  const each = reading.edges.map((_, step) => Math.exp(logLikely(ground, before, { ...reading, step }, true)))
   return each[reading.step]! / each.reduce((sum, p) => sum + p, 0)
 }
 

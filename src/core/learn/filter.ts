@@ -338,26 +338,33 @@ export function shareLook(ground: Ground, { mean }: Gaussian, container: number)
   return { at: [level, factor], weights: [1 / full, -x / mean[factor]!], x }
 }
 
-function read(ground: Ground, filter: Filter, evidence: PanelRead): number {
-  const { state } = filter
+/** What a panel's reading says, as the filter stands; nothing is changed by it. @param before what its panel showed last */
+function seenBy(ground: Ground, { state }: Filter, evidence: PanelRead, before: Filter['shown'][number]) {
   const { side } = ground.model.containers[evidence.container]!
   const look = shareLook(ground, state, evidence.container)
   const step = stepOf(evidence)
-  // The same step again says nothing new of the end that the level left behind, unless it is believed to be behind it still.
-  const isAgain = isSame(filter.shown[evidence.container]!, step) && !evidence.aside
-  const isPast = look.x < step.from || look.x > step.to
+  // The same step again says nothing new of the end that the level left behind, unless it is believed to be outside of it.
+  const isAgain = isSame(before, step) && !evidence.aside && look.x >= step.from && look.x <= step.to
   const u = along(state, look)
   const own = varianceOf(u, look)
-  const before = filter.shown[evidence.container]
-  filter.shown[evidence.container] = { ...step, at: look.x }
   const variance = own + PANEL_NOISE ** 2
   // And the less the level has moved since, the less is new: a Gaussian that is cut each time again would narrow without cause.
-  const moved = before && isAgain && !isPast ? Math.abs(look.x - before.at) / Math.sqrt(variance) : 1
-  const stretches = tempered(stretchesOf(evidence, isAgain && !isPast ? side : null), Math.min(1, moved))
-  const seen = through(look.x, variance, stretches)
+  const moved = before && isAgain ? Math.abs(look.x - before.at) / Math.sqrt(variance) : 1
+  const stretches = tempered(stretchesOf(evidence, isAgain ? side : null), Math.min(1, moved))
+  return { look, step, u, own, variance, seen: through(look.x, variance, stretches) }
+}
+
+/** ln of how likely a panel's reading is, as the filter stands. @param isFirst as if its panel had shown nothing before */
+export function logLikely(ground: Ground, filter: Filter, evidence: PanelRead, isFirst = false): number {
+  return seenBy(ground, filter, evidence, isFirst ? null : filter.shown[evidence.container]!).seen.logZ
+}
+
+function read(ground: Ground, filter: Filter, evidence: PanelRead): number {
+  const { state, shown } = filter
+  const { look, step, u, own, variance, seen } = seenBy(ground, filter, evidence, shown[evidence.container]!)
+  shown[evidence.container] = { ...step, at: look.x }
   // What is known to the drop is not moved by a panel; the panel may be wrong for all that.
-  if (own <= 1e-12) return seen.logZ
-  update(state, u, { before: look.x, after: seen.mean, variance, left: seen.variance })
+  if (own > 1e-12) update(state, u, { before: look.x, after: seen.mean, variance, left: seen.variance })
   return seen.logZ
 }
 

@@ -1,5 +1,5 @@
 import type { Evidence, Measured, PanelRead } from './evidence'
-import { copyFilter, goOn, takeIn, type Filter } from './filter'
+import { copyFilter, goOn, logLikely, takeIn, type Filter } from './filter'
 import { type Ground } from './ground'
 import { WRONG } from './panel'
 
@@ -103,7 +103,7 @@ export function watch(
     for (const branch of run.branches) {
       branch.n += 1
       branch.leftOut.push(one)
-      if (Math.exp(takeIn(ground, copyFilter(branch.filter), one)) < MISFIT) branch.against += 1
+      if (Math.exp(logLikely(ground, branch.filter, one)) < MISFIT) branch.against += 1
       if (branch.isBroken) branch.breaks += 1
       branch.isBroken = false
     }

@@ -21,10 +21,14 @@ export function cutToTank(ground: Ground, state: Gaussian, container: number): v
   cut(state, headroomLook(ground, container), side === 'waste' ? REALLY : 0)
 }
 
-/** The same, with every level cut to its tank; the other is left as it is. */
-export function cutToTanks(ground: Ground, filter: Filter): Filter {
+/** A copy of it with levels cut to their tanks. @param of of which; all, where nothing else is said */
+export function cutToTanks(
+  ground: Ground,
+  filter: Filter,
+  of: readonly number[] = ground.containers.map((_, c) => c),
+): Filter {
   const state = copyOf(filter.state)
-  ground.containers.forEach((_, c) => cutToTank(ground, state, c))
+  for (const container of of) cutToTank(ground, state, container)
   return { ...filter, state }
 }
 
