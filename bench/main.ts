@@ -11,18 +11,29 @@ import { caseOf } from '@/core/model'
 
 console.log(`Node ${process.version}, ${cpus().length} cores`)
 
-const times = sample(400, 100, sixtyDays, (document) => {
-  const model = compile(caseOf(document, 'stay'))
-  return count(model).ledger.levels.length
-})
-console.log(
-  `count: 60 days, 4 containers, 12 activities, compiled and counted with its ledger from a fresh document: ` +
-    `${median(times).toFixed(3)} ms median (limit 2)`,
-)
+/** What is measured, by the name to ask for it alone: `npm run bench -- browser`. */
+const parts: Record<string, () => void | Promise<void>> = {
+  count: benchCount,
+  edit: benchEdit,
+  learn: benchLearn,
+  risk: benchRisk,
+  reach: benchReach,
+  browser: benchBrowser,
+  today: benchToday,
+}
 
-benchEdit()
-benchLearn()
-await benchRisk()
-benchReach()
-await benchBrowser()
-await benchToday()
+function benchCount(): void {
+  const times = sample(400, 100, sixtyDays, (document) => {
+    const model = compile(caseOf(document, 'stay'))
+    return count(model).ledger.levels.length
+  })
+  console.log(
+    `count: 60 days, 4 containers, 12 activities, compiled and counted with its ledger from a fresh document: ` +
+      `${median(times).toFixed(3)} ms median (limit 2)`,
+  )
+}
+
+const asked = process.argv.slice(2)
+for (const [name, measure] of Object.entries(parts)) {
+  if (asked.length === 0 || asked.includes(name)) await measure()
+}

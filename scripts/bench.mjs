@@ -26,4 +26,7 @@ await build({
   },
 })
 process.exitCode =
-  spawnSync(process.execPath, [`${outDir}/main.mjs`], { cwd: path('.'), stdio: 'inherit' }).status ?? 1
+  spawnSync(process.execPath, [`${outDir}/main.mjs`, ...process.argv.slice(2)], {
+    cwd: path('.'),
+    stdio: 'inherit',
+  }).status ?? 1

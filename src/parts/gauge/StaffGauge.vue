@@ -41,7 +41,8 @@ const bandStyle = computed(() => {
 
 /** A hand on a post is good to a percent of the tank, no more. */
 function setShare(next: number) {
-  emit('level', (Math.round(Math.min(1, Math.max(0, next)) * 100) / 100) * props.capacity)
+  const level = (Math.round(Math.min(1, Math.max(0, next)) * 100) / 100) * props.capacity
+  if (level !== props.level) emit('level', level)
 }
 
 /** The handle moves the level by as much as it is moved itself, from wherever it was taken. */
@@ -50,10 +51,19 @@ function grab(event: PointerEvent) {
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
   held = { y: event.clientY, share: share.value }
 }
+let at: number | null = null
+/** A browser tells of a moved pointer in the task that draws: the level follows in a task of its own, so that both stay short. */
 function follow(event: PointerEvent) {
-  if (held && post.value) setShare(held.share + (held.y - event.clientY) / post.value.clientHeight)
+  if (!held) return
+  if (at === null) setTimeout(catchUp)
+  at = event.clientY
+}
+function catchUp() {
+  if (held && post.value && at !== null) setShare(held.share + (held.y - at) / post.value.clientHeight)
+  at = null
 }
 function letGo() {
+  catchUp()
   held = null
 }
 
