@@ -5,11 +5,12 @@ const LAYERS = {
   solver: ['core', 'document'],
   workers: ['core', 'document', 'solver'],
   data: ['core', 'document', 'solver', 'workers'],
+  actions: ['core', 'document', 'data'],
   texts: ['core', 'document'],
   ui: [],
-  parts: ['core', 'document', 'data', 'texts', 'ui', 'workers'],
-  features: ['core', 'document', 'data', 'texts', 'ui', 'parts', 'workers'],
-  app: ['core', 'document', 'data', 'texts', 'ui', 'parts', 'features', 'workers'],
+  parts: ['core', 'document', 'data', 'actions', 'texts', 'ui', 'workers'],
+  features: ['core', 'document', 'data', 'actions', 'texts', 'ui', 'parts', 'workers'],
+  app: ['core', 'document', 'data', 'actions', 'texts', 'ui', 'parts', 'features', 'workers'],
 }
 const inside = (names) => `^src/(${names.join('|')})/`
 
@@ -35,6 +36,13 @@ module.exports = {
       comment: 'No interface, storage, network or platform in the core.',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: { path: '(node_modules/(vue|pinia|dexie|zod|fastify|@vueuse|@headlessui)|^(fs|path|crypto|os)$)' },
+    },
+    {
+      name: 'screens-act-by-actions',
+      severity: 'error',
+      comment: 'What an owner can do is a named function of src/actions; no screen edits a draft.',
+      from: { path: '^src/(parts|features|app)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '(^src/document/edits/|node_modules/immer/)' },
     },
     {
       name: 'features-stay-apart',

@@ -1,6 +1,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { toldText } from '@/core/log'
 import { addWallDays } from '@/core/calendar'
 import { choreStates, stocks, type ChoreState } from '@/core/chores'
 import type { LogEntry } from '@/core/log'
@@ -87,7 +88,7 @@ export const useChoreStore = defineStore('chores', () => {
     const id = rig.value!.id
     const at = clock.now
     const about = underWay.phase === 'under-way' ? (forecast.stay?.id ?? null) : null
-    const entry = log.entryOf({ kind: 'chore', at, container: chore.container, chore: chore.id, note })
+    const entry = log.entryOf(toldText(at, 'chore', chore.container, { chore: chore.id, note }))
     const put = { op: 'put' as const, entry: { ...entry, rig: id, stay: about } }
     return workspace.edit('chore', (draft) => doneChore(draft, id, chore.id, at), null, [put])
   }

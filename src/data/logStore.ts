@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
 import { chainTo } from '@/core/chain'
-import { byTime, type LogEntry } from '@/core/log'
+import { type LogEntry, type Told, byTime } from '@/core/log'
 import { found, type Document, type Id, type Stay } from '@/core/model'
 import { endOf } from '@/core/underway'
 import { useClockStore } from './clockStore'
@@ -15,10 +15,6 @@ import { logChangesOf, withLogChanges, type LogOperation } from './storage/logSt
 import { useWorkspaceStore } from './workspaceStore'
 
 const MINUTE_MS = 60_000
-
-type Head = 'id' | 'revision' | 'isRemoved' | 'rig' | 'stay' | 'utc' | 'note'
-/** What is logged, without what every entry has. */
-export type Told<E = LogEntry> = E extends LogEntry ? Omit<E, Head> & { note?: string } : never
 
 /** The log of the stay that is shown and of those before it that teach something of it, as it stands and as it is kept. */
 export const useLogStore = defineStore('log', () => {

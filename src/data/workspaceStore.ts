@@ -4,6 +4,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { produce } from 'immer'
 import type { Document } from '@/core/model'
 import { gaveWay, whatChanged, type DocumentFault, type GaveWay } from '@/document'
+import type { Action } from './action'
 import { loadChecks, type Checks } from './checks'
 import { useNoticeStore } from './noticeStore'
 import {
@@ -413,6 +414,10 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     return replace(label, (current) => produce(current, recipe), coalesce, log, false, ends)
   }
 
+  /** Does what the owner does. */
+  const act = ({ label, next, key, log, ends }: Action): EditResult =>
+    replace(label, next, key, log, false, ends)
+
   /** The same with a function from document to document. @param isShipped see Edit */
   function replace(
     label: EditLabel,
@@ -505,6 +510,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     undoLabel,
     redoLabel,
     open,
+    act,
     edit,
     replace,
     retry,

@@ -93,7 +93,7 @@ export const ACTS = [
   'spout-down', 'spout-in', 'button', 'pour', 'upright', 'rinse-in', 'tilt', 'push-in', 'dose',
   'chlorine', 'waste-empty', 'flushed', 'hose-fixed', 'pump-on', 'pump-off', 'vent-shut', 'vent-open', 'tow', 'bag',
   'heater-off', 'pump-aboard-off', 'measure', 'time', 'move:empty', 'move:take', 'move:charge', 'move:top-up', 'move:fill',
-  'move:head', 'move:loads', 'move:jugs', 'move:transfer', 'move:drain',
+  'move:head', 'move:loads', 'move:jugs', 'move:transfer', 'move:drain', 'owe-rinse',
 ] as const // prettier-ignore
 export type Act = (typeof ACTS)[number]
 

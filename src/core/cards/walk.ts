@@ -184,11 +184,7 @@ export function finished(walk: Walk, at: number): Finished {
       const before = rinses.get(step.tank)?.rounds ?? 0
       rinses.set(step.tank, { rounds: before + (walk.tallies[key] ?? rounds?.value ?? 0), owed: 0 })
     }
-    if (
-      (step.id === 'dump.queue' || step.id === 'dump.no-water') &&
-      step.tank !== null &&
-      !rinses.has(step.tank)
-    )
+    if (step.acts.some(({ act }) => act === 'owe-rinse') && step.tank !== null && !rinses.has(step.tank))
       rinses.set(step.tank, { rounds: 0, owed: 1 })
     const timer = walk.timers[key]
     if (step.timer === 'drain' && step.tank !== null && timer && timer.endedAt !== null)

@@ -5,3 +5,16 @@ export type { Completeness, CompletenessOptions } from './completeness'
 export { countedThroughout, evidenceOf } from './evidenceOf'
 export { happened } from './happened'
 export { loggedTwice } from './twice'
+export {
+  toldDose,
+  toldEnd,
+  toldMove,
+  toldOdd,
+  toldReading,
+  toldRun,
+  toldShakedown,
+  toldStart,
+  toldText,
+  toldUse,
+} from './entries'
+export type { Told } from './entries'

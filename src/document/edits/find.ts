@@ -1,19 +1,23 @@
-import type { Container, Crew, Document, Id, Rig, Stay } from '@/core/model'
+import {
+  found,
+  type Activity,
+  type Container,
+  type Crew,
+  type Document,
+  type Fixture,
+  type Id,
+  type Outlet,
+  type Rig,
+  type Stay,
+} from '@/core/model'
 
-/** What a recipe changes, on a draft: it is there, or the edit does not fit. */
+/** What a recipe changes, on a draft. @throws RangeError where it is gone: the edit does not fit */
 
-export function rigOf(draft: Document, rigId: Id): Rig {
-  return draft.rigs.find(({ id }) => id === rigId)!
-}
-
-export function containerOf(rig: Rig, containerId: Id): Container {
-  return rig.containers.find(({ id }) => id === containerId)!
-}
-
-export function stayOf(draft: Document, stayId: Id): Stay {
-  return draft.stays.find(({ id }) => id === stayId)!
-}
-
-export function crewOf(draft: Document, crewId: Id): Crew {
-  return draft.crews.find(({ id }) => id === crewId)!
-}
+export const rigOf = (draft: Document, rig: Id): Rig => found(draft.rigs, rig, 'rig')
+export const stayOf = (draft: Document, stay: Id): Stay => found(draft.stays, stay, 'stay')
+export const crewOf = (draft: Document, crew: Id): Crew => found(draft.crews, crew, 'crew')
+export const containerOf = (rig: Rig, container: Id): Container =>
+  found(rig.containers, container, 'container')
+export const fixtureOf = (rig: Rig, fixture: Id): Fixture => found(rig.fixtures, fixture, 'fixture')
+export const outletOf = (rig: Rig, outlet: Id): Outlet => found(rig.outlets, outlet, 'outlet')
+export const activityOf = (crew: Crew, activity: Id): Activity => found(crew.activities, activity, 'activity')

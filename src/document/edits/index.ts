@@ -1,4 +1,4 @@
-export { containerOf, crewOf, rigOf, stayOf } from './find'
+export { activityOf, containerOf, crewOf, fixtureOf, outletOf, rigOf, stayOf } from './find'
 export { setFlushSchool } from './flushEdits'
 export {
   copyCrew,

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setApart, setSaves } from '@/actions/budget'
 import { mayBeSaved } from '@/core/budget'
 import type { Crew, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setApart, setSaves } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import * as t from '@/texts/t'
 import AppSwitch from '@/ui/AppSwitch.vue'
@@ -29,10 +29,10 @@ const rows = computed(() =>
 const ownOnes = computed(() => props.crew.activities.filter(({ kind }) => kind === 'own'))
 
 function set(person: string, activity: string, rate: number | null) {
-  return workspace.edit('budget', (draft) => setApart(draft, props.stay.id, person, activity, rate))
+  return workspace.act(setApart(props.stay.id, person, activity, rate))
 }
 function saves(activity: string, is: boolean) {
-  workspace.edit('budget', (draft) => setSaves(draft, props.crew.id, activity, is))
+  workspace.act(setSaves(props.crew.id, activity, is))
 }
 </script>
 

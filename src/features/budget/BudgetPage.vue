@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setBudgetConfidence, setGoal } from '@/actions/budget'
 import { lastNight } from '@/core/budget'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setBudgetConfidence, setGoal } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import NoStay from '@/parts/NoStay.vue'
@@ -42,8 +42,7 @@ const night = computed(() => {
   return set === null ? LAST : String(set)
 })
 function chooseNight(value: string) {
-  const { id } = forecast.stay!
-  workspace.edit('budget', (draft) => setGoal(draft, id, value === LAST ? null : Number(value)))
+  workspace.act(setGoal(forecast.stay!.id, value === LAST ? null : Number(value)))
 }
 const SURE = [0.7, 0.8, 0.9, 0.95, 0.99]
 const STAYS = 'stay'
@@ -57,8 +56,7 @@ const sure = computed(() => {
   return set === null ? STAYS : String(set.value)
 })
 function chooseSure(value: string) {
-  const { id } = forecast.stay!
-  workspace.edit('budget', (draft) => setBudgetConfidence(draft, id, value === STAYS ? null : Number(value)))
+  workspace.act(setBudgetConfidence(forecast.stay!.id, value === STAYS ? null : Number(value)))
 }
 const stands = computed(() => {
   const found = budget.value

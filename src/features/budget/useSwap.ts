@@ -1,11 +1,11 @@
 import { until } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { addSwap, dropSwaps } from '@/actions/budget'
 import type { SwapOffer } from '@/core/budget'
 import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addSwap, dropSwaps } from '@/document/edits'
 import * as t from '@/texts/t'
 
 /** How long a budget that is being worked out is waited for, ms. */
@@ -48,16 +48,14 @@ export function useSwap() {
   function take(): void {
     const swap = offer.value?.swap
     const { id } = forecast.stay!
-    if (swap) workspace.edit('budget', (draft) => addSwap(draft, id, swap))
+    if (swap) workspace.act(addSwap(id, swap))
   }
   const taken = computed(() => {
     const { stay } = forecast
     return (stay?.budget.swaps ?? []).filter(({ day }) => day === forecast.today)
   })
   function drop(): void {
-    const { id } = forecast.stay!
-    const day = forecast.today
-    workspace.edit('budget', (draft) => dropSwaps(draft, id, day))
+    workspace.act(dropSwaps(forecast.stay!.id, forecast.today))
   }
   const words = computed(() => {
     const found = offer.value

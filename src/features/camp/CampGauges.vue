@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setModelLevel } from '@/actions/levels'
 import { levelAt, usesLeft } from '@/core/count'
 import { wallDaysBetween } from '@/core/calendar'
 import type { LogEntry, ReadingEntry } from '@/core/log'
@@ -8,7 +9,6 @@ import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import type { ModelContainer } from '@/core/compile'
-import { setModelLevel } from '@/document/edits'
 import StaffGauge from '@/parts/gauge/StaffGauge.vue'
 import LevelButton from '@/parts/levels/LevelButton.vue'
 import { useAmounts } from '@/parts/useAmounts'
@@ -106,8 +106,7 @@ const gauges = computed(() => {
 })
 
 function drag(container: ModelContainer, amount: number) {
-  const stay = forecast.stay!.id
-  workspace.edit('level', (draft) => setModelLevel(draft, stay, container, amount), `level ${container.id}`)
+  workspace.act(setModelLevel(forecast.stay!.id, container, amount))
 }
 </script>
 

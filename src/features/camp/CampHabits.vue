@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { setHabit } from '@/actions/habits'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setHabit } from '@/document/edits'
 import CampHabitsRoom from './CampHabitsRoom.vue'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import { isWorthAWord, useHabitRows } from '@/parts/habits/useHabitRows'
@@ -38,8 +38,7 @@ const stopper = computed(
 )
 
 function toggle(habit: string, on: boolean) {
-  const stayId = forecast.stay!.id
-  workspace.edit('habit', (draft) => setHabit(draft, stayId, habit, on, null, forecast.today))
+  workspace.act(setHabit(forecast.stay!.id, habit, on, null, forecast.today))
 }
 </script>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { setNights } from '@/actions/stay'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setNights } from '@/document/edits'
 import * as t from '@/texts/t'
 import { whenNeeded } from '@/ui/whenNeeded'
 
@@ -22,8 +22,7 @@ const nights = computed(() => (forecast.stay ? nightsBetween(forecast.stay.start
 const most = computed(() => (forecast.stay?.horizonDays.value ?? 60) - 1)
 
 function change(by: number) {
-  const { id } = forecast.stay!
-  workspace.edit('stay', (draft) => setNights(draft, id, nights.value + by), `nights ${id}`)
+  workspace.act(setNights(forecast.stay!.id, nights.value + by))
 }
 </script>
 

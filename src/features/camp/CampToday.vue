@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setGoal } from '@/actions/budget'
 import { mayBeSaved } from '@/core/budget'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setGoal } from '@/document/edits'
 import BudgetRows from '@/parts/today/BudgetRows.vue'
 import DueChores from '@/parts/today/DueChores.vue'
 import NextBest from '@/parts/today/NextBest.vue'
@@ -26,8 +26,7 @@ const rowsToCome = computed(() => {
 })
 
 function takeNight(night: number | null) {
-  const { id } = forecast.stay!
-  workspace.edit('budget', (draft) => setGoal(draft, id, night))
+  workspace.act(setGoal(forecast.stay!.id, night))
 }
 </script>
 

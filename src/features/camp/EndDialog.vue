@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { toldEnd } from '@/core/log'
 import { useLogStore } from '@/data/logStore'
 import PanelForm from '@/parts/log/PanelForm.vue'
 import * as t from '@/texts/t'
@@ -13,7 +14,7 @@ const log = useLogStore()
 const isRead = ref(false)
 
 function end() {
-  log.add([{ kind: 'end', at: log.at }])
+  log.add([toldEnd(log.at)])
   emit('close')
 }
 </script>

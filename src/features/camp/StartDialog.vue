@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { toldStart } from '@/core/log'
+import { startNow } from '@/actions/stay'
+import { logging } from '@/actions/action'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { startNow } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import LevelButton from '@/parts/levels/LevelButton.vue'
 import { useAmounts } from '@/parts/useAmounts'
@@ -29,11 +31,9 @@ const tanks = computed(() => (forecast.model?.containers ?? []).filter(({ side }
 function start() {
   const { id } = forecast.stay!
   const at = clock.now
-  const entry = log.entryOf({ kind: 'start', at, valvesShut: areShut.value })
+  const entry = log.entryOf(toldStart(at, areShut.value))
   const levels = isPassed.value ? forecast.model!.containers : []
-  const result = workspace.edit('stay', (draft) => startNow(draft, id, at, levels), null, [
-    { op: 'put', entry },
-  ])
+  const result = workspace.act(logging(startNow(id, at, levels), [{ op: 'put', entry }]))
   fault.value = result.ok ? null : refusalWords(result.faults)
   if (result.ok) emit('close')
 }

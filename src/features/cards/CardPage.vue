@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { putCard } from '@/actions/cards'
 import { asksForTwo, ownCopy, thingsFor } from '@/core/cards'
 import { CARD_KINDS, isOneOf, type CardKind, type Run } from '@/core/model'
 import AskSwitch from './AskSwitch.vue'
@@ -10,7 +11,6 @@ import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWalkStore } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { putCard } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import NoStay from '@/parts/NoStay.vue'
 import RunTroubles from '@/parts/runs/RunTroubles.vue'
@@ -102,7 +102,7 @@ function copy() {
   if (!whole.value) return
   const { id } = forecast.rig!
   const card = ownCopy(whole.value, newId('card'), t.cards.own.newName(t.cardNames[whole.value.kind]))
-  workspace.edit('card', (draft) => putCard(draft, id, card))
+  workspace.act(putCard(id, card))
   void router.push(`/cards?show=own-${card.id}`)
 }
 const things = computed(() =>

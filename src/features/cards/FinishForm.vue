@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import { toldDose, toldReading, toldRun, type Told } from '@/core/log'
+import { doneRun } from '@/actions/runs'
+import { logging } from '@/actions/action'
 import { finished, suspects } from '@/core/cards'
 import { panelSteps } from '@/core/levels'
 import { unitOf, type Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
-import { useLogStore, type Told } from '@/data/logStore'
+import { useLogStore } from '@/data/logStore'
 import { useNoticeStore } from '@/data/noticeStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWalkStore, type KeptWalk } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { removeRun } from '@/document/edits'
 import { LIMITS } from '@/document/schema/limits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import AmountField from '@/parts/log/AmountField.vue'
@@ -73,9 +75,7 @@ function readings(seen: Record<Id, number>): Told[] {
     const panel = tank && 'panel' in tank ? tank.panel : null
     if (!panel) return []
     const edges = panelSteps(panel).map(({ from }) => from)
-    return [
-      { kind: 'reading', at: log.at, container: id, saw: { as: 'panel', edges, step }, isOffLevel: false },
-    ]
+    return [toldReading(log.at, id, { as: 'panel', edges, step })]
   })
 }
 function save() {
@@ -96,19 +96,16 @@ function save() {
   const main: Told[] =
     did.length > 0
       ? [
-          {
-            kind: 'run',
-            at: log.at,
-            did,
+          toldRun(log.at, did, {
             place,
             took,
             note: run.value?.name ?? words.title(props.kept.walk.cards[0]!),
-          },
+          }),
         ]
       : []
   const dosed: Told[] = doses
     .filter(({ isDone }) => isDone)
-    .map(({ container, product, amount }) => ({ kind: 'dose', at: log.at, container, product, amount }))
+    .map(({ container, product, amount }) => toldDose(log.at, container, product, amount))
   const told = [...readings(before), ...main, ...dosed, ...readings(after)]
   // What it logs carries its id: ended in two tabs, it is in the log once.
   const ends = told.length > 0 ? walk.ending() : null
@@ -122,18 +119,8 @@ function save() {
     t.log.done.words[what](nameOf(container), level(litres ?? 0, unit(container))),
   )
   const stay = forecast.stay!.id
-  const id = run.value?.id
-  const result = workspace.edit(
-    'log',
-    (draft) => {
-      // Where another tab has removed the run meanwhile, what was done was done.
-      const planned = draft.stays.find((one) => one.id === stay)
-      if (id && planned?.runs.some((one) => one.id === id)) removeRun(draft, stay, id)
-    },
-    null,
-    operations,
-    ends,
-  )
+  const id = run.value?.id ?? null
+  const result = workspace.act(logging(doneRun(stay, id), operations, ends))
   refused.value = result.ok ? '' : refusalWords(result.faults) || t.cards.noRecord
   if (!result.ok) return
   isSaved.value = true

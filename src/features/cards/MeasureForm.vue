@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { setFlow, setMetered } from '@/actions/cards'
 import { BUCKET_L } from '@/core/cards'
 import { useForecastStore } from '@/data/forecastStore'
 import type { KeptWalk } from '@/data/walkStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document/schema/limits'
-import { setFlow, setMetered } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import AmountField from '@/parts/log/AmountField.vue'
 import { useAmounts } from '@/parts/useAmounts'
@@ -41,8 +41,8 @@ function save() {
   }
   const { place: placeId } = props.kept
   const result = isFlow.value
-    ? workspace.edit('card', (draft) => setFlow(draft, stay.id, placeId, said))
-    : workspace.edit('rig', (draft) => setMetered(draft, stay.rig, card.value.about!, said))
+    ? workspace.act(setFlow(stay.id, placeId, said))
+    : workspace.act(setMetered(stay.rig, card.value.about!, said))
   refused.value = result.ok ? '' : refusalWords(result.faults)
   if (result.ok) emit('done')
 }

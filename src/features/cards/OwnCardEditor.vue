@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { putCard, renameCard } from '@/actions/cards'
 import { ownFaults, type Law } from '@/core/cards'
 import type { OwnCard, OwnStep } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { putCard } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
@@ -38,8 +38,7 @@ function keep(steps: OwnStep[]) {
   const faults = whole.value && forecast.rig ? ownFaults(whole.value, next, forecast.rig) : []
   refused.value = [...new Set(faults.map(({ law }) => law))]
   if (refused.value.length > 0 || steps.length === 0) return
-  const { id } = forecast.rig!
-  workspace.edit('card', (draft) => putCard(draft, id, next))
+  workspace.act(putCard(forecast.rig!.id, next))
 }
 function move(at: number, by: number) {
   const steps = [...props.card.steps]
@@ -57,12 +56,7 @@ function add() {
   if (refused.value.length === 0) text.value = ''
 }
 function rename(name: string) {
-  const { id } = forecast.rig!
-  return workspace.edit(
-    'card',
-    (draft) => putCard(draft, id, { ...props.card, name }),
-    `card name ${props.card.id}`,
-  )
+  return workspace.act(renameCard(forecast.rig!.id, { ...props.card, name }))
 }
 </script>
 

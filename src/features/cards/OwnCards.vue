@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { putCard, removeCard } from '@/actions/cards'
 import { cardFile, templateStepIds, type Law } from '@/core/cards'
 import type { OwnCard } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { readCard, writeCard } from '@/document'
-import { putCard, removeCard } from '@/document/edits'
 import FoldSection from '@/parts/FoldSection.vue'
 import { saveFile } from '@/parts/files/saveFile'
 import * as t from '@/texts/t'
@@ -41,12 +41,10 @@ async function take(event: Event) {
   fault.value = read.ok ? '' : t.cards.own.faults[read.fault]
   broken.value = read.ok ? (cards.brokenBy(read.card) ?? []) : []
   if (!read.ok || broken.value.length > 0) return
-  const { id } = forecast.rig!
-  workspace.edit('card', (draft) => putCard(draft, id, read.card))
+  workspace.act(putCard(forecast.rig!.id, read.card))
 }
 function remove(card: OwnCard) {
-  const { id } = forecast.rig!
-  workspace.edit('remove', (draft) => removeCard(draft, id, card.id))
+  workspace.act(removeCard(forecast.rig!.id, card.id))
 }
 </script>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { putChore, removeChore } from '@/actions/chores'
 import { CHORE_EVERY, type Chore, type ChoreEvery } from '@/core/model'
 import { owned, parseNumber } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { putChore, removeChore } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import { choreName } from '@/parts/today/choreName'
@@ -50,14 +50,12 @@ function save() {
     every: read.map(({ by, n }) => ({ by, n: owned(n!) })),
     done: done.value === '' ? null : done.value.slice(0, 16),
   }
-  const rig = forecast.rig!.id
-  const result = workspace.edit('chore', (draft) => putChore(draft, rig, chore))
+  const result = workspace.act(putChore(forecast.rig!.id, chore))
   if (result.ok) emit('close')
   else fault.value = refusalWords(result.faults)
 }
 function remove() {
-  const rig = forecast.rig!.id
-  workspace.edit('chore', (draft) => removeChore(draft, rig, props.chore.id))
+  workspace.act(removeChore(forecast.rig!.id, props.chore.id))
   emit('close')
 }
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
+import { addUsualChores, setMediumStock } from '@/actions/chores'
 import type { ChoreState } from '@/core/chores'
 import type { Chore } from '@/core/model'
 import { useChoreStore } from '@/data/choreStore'
@@ -7,7 +8,6 @@ import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { fileName, LIMITS } from '@/document'
-import { addUsualChores, setMediumStock } from '@/document/edits'
 import FoldSection from '@/parts/FoldSection.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { saveFile } from '@/parts/files/saveFile'
@@ -62,8 +62,7 @@ function change(chore: Chore | null) {
   }
 }
 function takeUsual() {
-  const [rig, crew] = [forecast.rig!.id, forecast.crew!.id]
-  workspace.edit('chore', (draft) => addUsualChores(draft, rig, crew))
+  workspace.act(addUsualChores(forecast.rig!.id, forecast.crew!.id))
 }
 async function calendar() {
   const { choreCalendar } = await import('@/document/choreCalendar')
@@ -90,8 +89,7 @@ const UNITS = { liquid: 'mL', powder: 'g', sachet: '' }
 const amountOf = (left: number, form: keyof typeof UNITS) => `${formatFigures(left)} ${UNITS[form]}`.trim()
 const stockAnswer = computed(() => stock.value.map(({ name, words }) => `${name}: ${words}`).join('; '))
 function bought(changes: number) {
-  const { id } = forecast.crew!
-  return workspace.edit('product', (draft) => setMediumStock(draft, id, changes))
+  return workspace.act(setMediumStock(forecast.crew!.id, changes))
 }
 const link = 'min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4'
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
+import { putProduct, removeProduct, typeProduct } from '@/actions/cards'
 import { stockLeft } from '@/core/cards'
 import {
   DOSED_BY,
@@ -17,7 +18,6 @@ import { newId } from '@/data/newId'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { putProduct, removeProduct } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
@@ -34,15 +34,10 @@ const left = computed(() => stockLeft(props.crew.products, log.all()))
 
 function put(product: Product, what: string | null = null) {
   const { id } = props.crew
-  return workspace.edit(
-    'product',
-    (draft) => putProduct(draft, id, product),
-    what === null ? null : `${what} ${product.id}`,
-  )
+  return workspace.act(what === null ? putProduct(id, product) : typeProduct(id, product, what))
 }
 function remove({ id: product }: Product) {
-  const { id } = props.crew
-  workspace.edit('product', (draft) => removeProduct(draft, id, product))
+  workspace.act(removeProduct(props.crew.id, product))
 }
 function toggle(product: Product, kind: TreatedKind) {
   const known = product.for

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import SchoolQuestion from './SchoolQuestion.vue'
+import { setSchoolNumber, setSide, takeFlushSchool } from '@/actions/people'
 import { CARDS_OF_SCHOOL } from '@/core/cards'
 import { SCHOOLS, type FlushSchool, type School, type Schools } from '@/core/model'
-import { owned } from '@/core/quantities'
 import { shutGrayAt } from '@/core/schedule'
 import ProductsList from './ProductsList.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { setFlushSchool, setSide } from '@/document/edits'
 import StayHeadline from '@/parts/count/StayHeadline.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
@@ -87,20 +86,13 @@ const sections = [
   { id: 'numbers', title: t.schools.numbers },
 ]
 function take(question: School, side: string) {
-  const { id } = forecast.crew!
-  workspace.edit('school', (draft) => setSide(draft, id, question, side))
+  workspace.act(setSide(forecast.crew!.id, question, side))
 }
 function takeFlush(side: FlushSchool) {
-  const { id } = forecast.crew!
-  workspace.edit('school', (draft) => setFlushSchool(draft, id, side))
+  workspace.act(takeFlushSchool(forecast.crew!.id, side))
 }
 function setNumber(key: NumberKey, value: number) {
-  const { id } = forecast.crew!
-  return workspace.edit(
-    'school',
-    (draft) => void (draft.crews.find((crew) => crew.id === id)!.schools[key] = owned(value)),
-    `school ${key}`,
-  )
+  return workspace.act(setSchoolNumber(forecast.crew!.id, key, value))
 }
 </script>
 

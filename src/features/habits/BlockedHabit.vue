@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { addGear } from '@/actions/rig'
 import { neverHolds } from '@/core/habits'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setGear } from '@/document/edits'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import type { useHabitRows } from '@/parts/habits/useHabitRows'
 import * as t from '@/texts/t'
@@ -16,11 +16,7 @@ const workspace = useWorkspaceStore()
 const never = computed(() => forecast.stay && neverHolds(props.row.habit, forecast.stay))
 
 function haveGear() {
-  const { id } = forecast.rig!
-  const { gear } = props.row.habit
-  workspace.edit('rig', (draft) => {
-    for (const item of gear) setGear(draft, id, item, true)
-  })
+  workspace.act(addGear(forecast.rig!.id, props.row.habit.gear))
 }
 </script>
 

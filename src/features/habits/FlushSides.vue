@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import FlushPlot from './FlushPlot.vue'
+import { setFlushFloor, setFlushHabit, setFlushSchool } from '@/actions/people'
 import { flushKept, flushSides, rinsesFor } from '@/core/habits'
 import { type Crew, type FlushHabits, type FlushSchool } from '@/core/model'
-import { owned, type Quantity } from '@/core/quantities'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf, setFlushSchool } from '@/document/edits'
 import { chanceWords } from '@/parts/risk/chanceWords'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
@@ -46,16 +45,11 @@ const sentence = computed(() => {
 })
 const SCHOOLS = (['plenty', 'little'] as const).map((value) => ({ value, label: t.flush.schools[value] }))
 
-function change(what: string, recipe: (draft: Crew) => void) {
-  const { id } = props.crew
-  return workspace.edit('crew', (draft) => recipe(crewOf(draft, id)), `flush ${what} ${id}`)
-}
 function setSchool(school: FlushSchool) {
-  const { id } = props.crew
-  workspace.edit('crew', (draft) => setFlushSchool(draft, id, school))
+  workspace.act(setFlushSchool(props.crew.id, school))
 }
 const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
-  change(key, (draft) => void (draft.flush[key] = owned(value) as Quantity))
+  workspace.act(setFlushHabit(props.crew.id, key, value))
 </script>
 
 <template>
@@ -103,7 +97,7 @@ const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
             dimension="volume"
             :min="0"
             :max="LIMITS.volumeL.max"
-            :save="(litres) => change('floor', (draft) => void (draft.flushFloor = owned(litres)))"
+            :save="(litres) => workspace.act(setFlushFloor(crew.id, litres))"
           />
           <QuantityField
             :label="t.flush.plenty"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { removeHabit, setHabit } from '@/actions/habits'
 import { areRivals, neverHolds, type LandUse } from '@/core/habits'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { removeHabit, setHabit } from '@/document/edits'
 import { STARTER_HABIT_IDS } from '@/document/starters'
 import HabitRow from '@/parts/habits/HabitRow.vue'
 import type { useHabitRows } from '@/parts/habits/useHabitRows'
@@ -43,13 +43,10 @@ const { volume } = useAmounts()
 const isOwn = computed(() => !(STARTER_HABIT_IDS as readonly string[]).includes(habit.value.id))
 
 function toggle(next: boolean) {
-  const stay = forecast.stay!.id
-  const { id } = habit.value
-  workspace.edit('habit', (draft) => setHabit(draft, stay, id, next, null, forecast.today))
+  workspace.act(setHabit(forecast.stay!.id, habit.value.id, next, null, forecast.today))
 }
 function remove() {
-  const { id } = habit.value
-  workspace.edit('habit', (draft) => removeHabit(draft, id))
+  workspace.act(removeHabit(habit.value.id))
 }
 </script>
 

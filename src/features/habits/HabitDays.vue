@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { typeHabitDays } from '@/actions/habits'
 import type { Id, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setHabit } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { useDayOptions } from '@/parts/useDayOptions'
 import * as t from '@/texts/t'
@@ -17,14 +17,9 @@ const to = computed(() => Math.min(last.value, props.days?.[1] ?? last.value))
 
 /** The whole stay is kept as such, so that it goes on being the whole stay when that gets longer. */
 function set(first: number, end: number) {
-  const { id } = props.stay
   const range: [number, number] = [Math.min(first, end), Math.max(first, end)]
   const isWhole = range[0] === 0 && range[1] === last.value
-  workspace.edit(
-    'habit',
-    (draft) => setHabit(draft, id, props.habit, true, isWhole ? null : range),
-    `days of ${props.habit}`,
-  )
+  workspace.act(typeHabitDays(props.stay.id, props.habit, isWhole ? null : range))
 }
 </script>
 

@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import {
-  GEAR,
-  LAND_RULES,
-  NEVER_RATIONED,
-  type Effect,
-  type Gear,
-  type Habit,
-  type LandRule,
-} from '@/core/model'
+  OWN_EFFECTS,
+  addEffect,
+  changeHabit,
+  putEffect,
+  removeEffect,
+  type OwnEffect,
+} from '@/actions/habits'
+import { GEAR, LAND_RULES, NEVER_RATIONED, type Gear, type Habit, type LandRule } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { dropBlocked } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
@@ -26,49 +25,21 @@ defineEmits<{ remove: [] }>()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 
-/** Effects that an owner builds; catching and reusing water comes with the catalogue. */
-const KINDS = ['rate', 'volume', 'replace', 'redirect'] as const
-type Kind = (typeof KINDS)[number]
-
-function change(what: string | null, recipe: (draft: Habit) => void) {
-  const { id } = props.habit
-  return workspace.edit(
-    'habit',
-    (draft) => {
-      recipe(draft.habits.find((habit) => habit.id === id)!)
-      dropBlocked(draft)
-    },
-    what === null ? null : `${what} ${id}`,
-  )
-}
-function effectOf(kind: Kind, activity: string, value: number): Effect {
-  if (kind === 'replace') return { kind, activity, volume: owned(value), trickle: null }
-  if (kind === 'redirect') return { kind, activity, share: owned(Math.min(1, value)), to: 'ground' }
-  return { kind, activity, factor: owned(value) }
-}
+const change = (patch: Parameters<typeof changeHabit>[1]) => workspace.act(changeHabit(props.habit.id, patch))
 /** Drinking and hand-washing are never rationed, so they are not offered. */
 const activities = () =>
   (forecast.crew?.activities ?? [])
     .filter(({ kind }) => !NEVER_RATIONED.includes(kind))
     .map(({ id, name }) => ({ value: id, label: name }))
-const add = () =>
-  change(null, (draft) => void draft.effects.push(effectOf('rate', activities()[0]?.value ?? 'shower', 0.5)))
-const put = (i: number, kind: Kind, activity: string, value: number) =>
-  change(`effect ${i}`, (draft) => void (draft.effects[i] = effectOf(kind, activity, value)))
+const add = () => workspace.act(addEffect(props.habit.id, activities()[0]?.value ?? 'shower'))
+const put = (i: number, kind: OwnEffect, activity: string, value: number) =>
+  workspace.act(putEffect(props.habit.id, i, kind, activity, value))
 </script>
 
 <template>
   <div class="grid gap-3 border-l-4 border-line pb-3 pl-4">
-    <TextField
-      :label="t.habits.name"
-      :value="habit.name"
-      :save="(name) => change('name', (draft) => void (draft.name = name))"
-    />
-    <TextField
-      :label="t.habits.note"
-      :value="habit.note"
-      :save="(note) => change('note', (draft) => void (draft.note = note))"
-    />
+    <TextField :label="t.habits.name" :value="habit.name" :save="(name) => change({ name })" />
+    <TextField :label="t.habits.note" :value="habit.note" :save="(note) => change({ note })" />
     <div
       v-for="(effect, i) in habit.effects"
       :key="i"
@@ -78,18 +49,18 @@ const put = (i: number, kind: Kind, activity: string, value: number) =>
         :label="t.habits.activity"
         :value="effect.activity"
         :options="activities()"
-        @choose="put(i, effect.kind as Kind, $event, quantityOf(effect).value)"
+        @choose="put(i, effect.kind as OwnEffect, $event, quantityOf(effect).value)"
       />
       <ChoiceField
         :label="t.habits.effect"
         :value="effect.kind"
-        :options="KINDS.map((value) => ({ value, label: t.habits.kinds[value] }))"
-        @choose="put(i, $event as Kind, effect.activity, quantityOf(effect).value)"
+        :options="OWN_EFFECTS.map((value) => ({ value, label: t.habits.kinds[value] }))"
+        @choose="put(i, $event as OwnEffect, effect.activity, quantityOf(effect).value)"
       />
       <AppButton
         kind="quiet"
         :aria-label="`${t.habits.remove(t.habits.effect)} ${i + 1}`"
-        @click="change(null, (draft) => void draft.effects.splice(i, 1))"
+        @click="workspace.act(removeEffect(habit.id, i))"
       >
         <Trash2 :size="20" aria-hidden="true" />
       </AppButton>
@@ -99,7 +70,7 @@ const put = (i: number, kind: Kind, activity: string, value: number) =>
         :dimension="effect.kind === 'replace' ? 'volume' : effect.kind === 'redirect' ? 'percent' : 'number'"
         :min="0"
         :max="effect.kind === 'redirect' ? 1 : LIMITS.factor.max"
-        :save="(value) => put(i, effect.kind as Kind, effect.activity, value)"
+        :save="(value) => put(i, effect.kind as OwnEffect, effect.activity, value)"
       />
     </div>
     <AppButton class="justify-self-start" @click="add">{{ t.habits.addEffect }}</AppButton>
@@ -110,7 +81,7 @@ const put = (i: number, kind: Kind, activity: string, value: number) =>
         dimension="number"
         :min="0"
         :max="5"
-        :save="(value) => change('bother', (draft) => void (draft.bother = owned(value)))"
+        :save="(value) => change({ bother: owned(value) })"
       />
       <ChoiceField
         :label="t.habits.permission"
@@ -119,9 +90,7 @@ const put = (i: number, kind: Kind, activity: string, value: number) =>
           { value: '', label: t.habits.none },
           ...LAND_RULES.map((value) => ({ value, label: t.landRules[value] })),
         ]"
-        @choose="
-          change(null, (draft) => void (draft.permission = $event === '' ? null : ($event as LandRule)))
-        "
+        @choose="change({ permission: $event === '' ? null : ($event as LandRule) })"
       />
       <ChoiceField
         :label="t.habits.gear"
@@ -130,7 +99,7 @@ const put = (i: number, kind: Kind, activity: string, value: number) =>
           { value: '', label: t.habits.none },
           ...GEAR.map((value) => ({ value, label: t.gearNames[value] })),
         ]"
-        @choose="change(null, (draft) => void (draft.gear = $event === '' ? [] : [$event as Gear]))"
+        @choose="change({ gear: $event === '' ? [] : [$event as Gear] })"
       />
     </div>
     <AppButton kind="quiet" class="justify-self-start" @click="$emit('remove')">{{

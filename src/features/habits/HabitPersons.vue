@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { setHabitPersons } from '@/actions/habits'
 import type { Crew, HabitOn, Id, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setHabitPersons } from '@/document/edits'
 import * as t from '@/texts/t'
 
 /** Who takes part in a habit that is on. */
@@ -14,7 +14,7 @@ function toggle(person: Id) {
   const { habit } = props.on
   const now = props.crew.persons.map((one) => one.id).filter(takesPart)
   const next = takesPart(person) ? now.filter((one) => one !== person) : [...now, person]
-  workspace.edit('habit', (draft) => setHabitPersons(draft, id, habit, next))
+  workspace.act(setHabitPersons(id, habit, next))
 }
 </script>
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { addHabit, addMissingHabits } from '@/actions/habits'
 import { nightsBetween } from '@/core/calendar'
 import type { Id } from '@/core/model'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addMissingHabits, newHabit } from '@/document/edits'
 import { STARTER_HABIT_IDS, starterHabits } from '@/document/starters'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
@@ -62,11 +62,10 @@ const sections = computed(() => [
 
 function add() {
   const id = newId('habit')
-  workspace.edit('habit', (draft) => void draft.habits.push(newHabit(id, t.habits.own)))
+  workspace.act(addHabit(id, t.habits.own))
   edited.value = id
 }
-const addCatalogue = () =>
-  workspace.edit('habit', (draft) => addMissingHabits(draft, starterHabits(t.starters)))
+const addCatalogue = () => workspace.act(addMissingHabits(starterHabits(t.starters)))
 </script>
 
 <template>

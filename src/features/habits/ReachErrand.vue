@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { addRunAndHabits } from '@/actions/runs'
 import type { ErrandSet } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { newId } from '@/data/newId'
-import { addRuns, setHabit } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import { chanceWords } from '@/parts/risk/chanceWords'
 import { useOfferWords } from '@/parts/runs/useOffers'
@@ -35,10 +35,8 @@ function take() {
   if (isTaken.value) return
   const { id } = forecast.stay!
   const { offer, habits: wanted } = props.errand
-  const result = workspace.edit('run', (draft) => {
-    addRuns(draft, id, [{ ...offer.run, id: newId('run'), name: name.value }])
-    for (const habit of wanted) setHabit(draft, id, habit, true, null, forecast.today)
-  })
+  const run = { ...offer.run, id: newId('run'), name: name.value }
+  const result = workspace.act(addRunAndHabits(id, run, wanted, forecast.today))
   isTaken.value = result.ok
   said.value = result.ok ? t.reach.errandSet(name.value) : refusalWords(result.faults)
 }

@@ -4,12 +4,12 @@ import ReachCurve from './ReachCurve.vue'
 import ReachErrand from './ReachErrand.vue'
 import ReachSet from './ReachSet.vue'
 import { useReach } from './useReach'
+import { setConfidence } from '@/actions/stay'
+import { setFlushSchool } from '@/actions/people'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { fromSource } from '@/core/quantities'
 import type { HabitSet } from '@/core/reach'
-import { setFlushSchool, stayOf } from '@/document/edits'
 import { chanceWords } from '@/parts/risk/chanceWords'
 import { formatDays, formatNumber } from '@/texts'
 import * as t from '@/texts/t'
@@ -37,12 +37,8 @@ const options = computed(() =>
     label: t.reach.times(formatNumber(Number(value) * 100, 0)),
   })),
 )
-function setConfidence(value: string) {
-  const { id } = forecast.stay!
-  workspace.edit(
-    'stay',
-    (draft) => void (stayOf(draft, id).confidence = fromSource(Number(value), 'rule-of-thumb')),
-  )
+function chooseSure(value: string) {
+  workspace.act(setConfidence(forecast.stay!.id, Number(value)))
 }
 
 const isRunning = computed(() => search.state.value === 'running')
@@ -79,8 +75,7 @@ const heldBack = computed(() => {
   }))
 })
 function saveFlush() {
-  const { id } = forecast.crew!
-  workspace.edit('crew', (draft) => setFlushSchool(draft, id, 'little'))
+  workspace.act(setFlushSchool(forecast.crew!.id, 'little'))
 }
 </script>
 
@@ -96,12 +91,7 @@ function saveFlush() {
         :more="t.reach.more"
         @change="nights = $event"
       />
-      <AppChoices
-        :label="t.reach.confidence"
-        :value="confidence"
-        :options="options"
-        @choose="setConfidence"
-      />
+      <AppChoices :label="t.reach.confidence" :value="confidence" :options="options" @choose="chooseSure" />
       <!-- One and the same button, so that it keeps the focus when a search ends. -->
       <AppButton
         :kind="isRunning ? 'plain' : 'primary'"

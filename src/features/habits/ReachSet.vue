@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setHabitSet } from '@/actions/habits'
 import type { Id } from '@/core/model'
 import type { HabitSet } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setHabit, stayOf } from '@/document/edits'
 import BotherMarks from '@/parts/BotherMarks.vue'
 import { formatDays, formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
@@ -37,19 +37,7 @@ const cautions = computed(() => [...new Set(rows.value.flatMap((habit) => habit.
 
 function take() {
   const { id } = forecast.stay!
-  props.taking(() =>
-    workspace.edit('habit', (draft) => {
-      if (forecast.today === 0)
-        stayOf(draft, id).habits = props.set.habits.map((habit) => ({ habit, days: null, persons: null }))
-      // Under way the days that were lived keep theirs.
-      else {
-        for (const habit of on.value)
-          if (!props.set.habits.includes(habit)) setHabit(draft, id, habit, false, null, forecast.today)
-        for (const habit of props.set.habits)
-          if (!on.value.includes(habit)) setHabit(draft, id, habit, true, null, forecast.today)
-      }
-    }),
-  )
+  props.taking(() => workspace.act(setHabitSet(id, props.set.habits, on.value, forecast.today)))
 }
 </script>
 

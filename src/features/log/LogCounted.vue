@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setCounted } from '@/actions/stay'
 import type { Crew, Id, Stay } from '@/core/model'
 import { useClockStore } from '@/data/clockStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setCounted } from '@/document/edits'
 import * as t from '@/texts/t'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
@@ -21,8 +21,7 @@ const rows = computed(() =>
     })),
 )
 function set(activity: Id, on: boolean) {
-  const [stay, at] = [props.stay.id, clock.now]
-  workspace.edit('stay', (draft) => setCounted(draft, stay, activity, on, at))
+  workspace.act(setCounted(props.stay.id, activity, on, clock.now))
 }
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { takeOver } from '@/actions/stay'
 import { LEARNED } from '@/core/learn'
 import type { TakenOver } from '@/core/model'
 import { daysByTakingOver, takeOverOf } from '@/core/underway'
@@ -7,7 +8,6 @@ import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { takeOver } from '@/document/edits'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatDays, formatNumber } from '@/texts'
 import * as t from '@/texts/t'
@@ -71,9 +71,7 @@ const days = computed(() => {
   return t.learned.days(words(before), words(after))
 })
 function take() {
-  const { id } = forecast.crew!
-  const numbers = new Map(taken.value)
-  workspace.edit('take-over', (draft) => takeOver(draft, id, numbers))
+  workspace.act(takeOver(forecast.crew!.id, new Map(taken.value)))
 }
 </script>
 

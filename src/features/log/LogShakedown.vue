@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import { type Told, toldOdd, toldRun, toldShakedown } from '@/core/log'
+import { countAll } from '@/actions/stay'
+import { logging } from '@/actions/action'
 import { dayZero } from '@/core/calendar'
 import { unitOf, type Container, type Crew, type Id, type Stay } from '@/core/model'
 import { ENOUGH, countable, firstPicks, hookedUp, shakedownOf } from '@/core/underway'
 import { useForecastStore } from '@/data/forecastStore'
 import { useFoldStore } from '@/data/foldStore'
-import { useLogStore, type Told } from '@/data/logStore'
+import { useLogStore } from '@/data/logStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setCounted } from '@/document/edits'
 import AmountField from '@/parts/log/AmountField.vue'
 import { formatDays, formatNumber } from '@/texts'
 import * as t from '@/texts/t'
@@ -45,37 +47,20 @@ function begin(isAgain: boolean) {
   const chosen = candidates.value.filter(({ id }) => isPicked(id)).map(({ id }) => id)
   fault.value = chosen.length === 0 ? t.shakedown.noPick : null
   if (fault.value !== null || Object.values(wrong).some(Boolean)) return
-  const rest: Told[] =
-    isAgain && now.value.since !== null
-      ? [{ kind: 'odd', at, from: now.value.since, container: null, why: 'rest' }]
-      : []
-  write(
-    [
-      ...rest,
-      { kind: 'run', at, place: null, did: start.value },
-      { kind: 'shakedown', at, did: isAgain ? 'taken-up' : 'begun' },
-    ],
-    chosen,
-    true,
-  )
+  const rest: Told[] = isAgain && now.value.since !== null ? [toldOdd(at, now.value.since, null, 'rest')] : []
+  write([...rest, toldRun(at, start.value), toldShakedown(at, isAgain ? 'taken-up' : 'begun')], chosen, true)
 }
 function write(told: Told[], activities: readonly Id[], isCounted: boolean) {
   const [id, at] = [props.stay.id, log.at]
-  workspace.edit(
-    'shakedown',
-    (draft) => {
-      for (const activity of activities) setCounted(draft, id, activity, isCounted, at)
-    },
-    null,
-    told.map((one) => ({ op: 'put', entry: log.entryOf(one) })),
-  )
+  const entries = told.map((one) => ({ op: 'put' as const, entry: log.entryOf(one) }))
+  workspace.act(logging(countAll(id, activities, isCounted, at), entries))
 }
 const counted = computed(() =>
   props.stay.counted.filter(({ until }) => until === null).map(({ activity }) => activity),
 )
-const rest = () => write([{ kind: 'shakedown', at: log.at, did: 'rested' }], counted.value, false)
+const rest = () => write([toldShakedown(log.at, 'rested')], counted.value, false)
 function end() {
-  write([{ kind: 'shakedown', at: log.at, did: 'ended' }], counted.value, false)
+  write([toldShakedown(log.at, 'ended')], counted.value, false)
   folds.set('learned', true)
   setTimeout(() => document.getElementById('learned')?.scrollIntoView({ block: 'start' }), 60)
 }
@@ -90,7 +75,7 @@ function leaveToday() {
   const at = log.at
   const morning = dayZero(at)
   const from = morning < props.stay.start ? props.stay.start : morning
-  log.add([{ kind: 'odd', at, from, container: null, why: 'other' }], 'shakedown')
+  log.add([toldOdd(at, from, null, 'other')], 'shakedown')
 }
 
 const spread = computed(() => underWay.learned?.daySpread ?? null)

@@ -44,7 +44,7 @@ it('asks on the second day on which all is logged twice, removes the second of e
   expect(shown.find('[data-testid=logged-twice]').exists()).toBe(false)
   expect(standing(logs.entries).map(({ at }) => at.slice(14))).toEqual(Array(6).fill('05'))
   expect(shown.find('[role=status]').text()).toContain('6')
-  workspace.undo()
+  await workspace.undo()
   await flushPromises()
   expect(standing(logs.entries)).toHaveLength(12)
 })

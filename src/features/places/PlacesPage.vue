@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { setSite } from '@/actions/stay'
 import { addWallDays, dayZero, slotNumber } from '@/core/calendar'
 import type { Place } from '@/core/model'
 import { byRoad, judgedRuns, parsePosition, showPosition } from '@/core/places'
@@ -8,7 +9,6 @@ import { newId } from '@/data/newId'
 import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setSite } from '@/document/edits'
 import { newPlace } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { refusalWords } from '@/parts/fields/refusalWords'
@@ -121,8 +121,7 @@ function wrongSite(text: string): string | null {
 }
 function setSitePosition(text: string) {
   const read = parsePosition(text)
-  const { id } = forecast.stay!
-  return workspace.edit('site', (draft) => setSite(draft, id, { position: read.ok ? read.value : null }))
+  return workspace.act(setSite(forecast.stay!.id, { position: read.ok ? read.value : null }))
 }
 const cells = (place: Place) => [
   {

@@ -1,9 +1,8 @@
 <script setup lang="ts">
+import { setRoad } from '@/actions/people'
 import type { Crew, Road } from '@/core/model'
-import { owned } from '@/core/quantities'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import * as t from '@/texts/t'
 
@@ -17,8 +16,7 @@ const FIELDS = [
   { key: 'service', dimension: 'number', limits: LIMITS.runMinutes },
 ] as const
 function set(key: keyof Road, value: number) {
-  const { id } = props.crew
-  return workspace.edit('crew', (draft) => void (crewOf(draft, id).road[key] = owned(value)), `road ${key}`)
+  return workspace.act(setRoad(props.crew.id, key, value))
 }
 </script>
 

@@ -2,12 +2,12 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { takeOver } from '@/actions/stay'
 import { seasonOf } from '@/core/review'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useReviewStore } from '@/data/reviewStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { takeOver } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import { saveFile } from '@/parts/files/saveFile'
@@ -105,9 +105,8 @@ const isTaken = computed(() => {
 const said = ref('')
 watch(id, () => (said.value = ''))
 function take() {
-  const numbers = new Map(taken.value)
   const { crew } = stay.value!
-  if (workspace.edit('take-over', (draft) => takeOver(draft, crew, numbers)).ok) said.value = t.review.taken
+  if (workspace.act(takeOver(crew, new Map(taken.value))).ok) said.value = t.review.taken
 }
 async function csv() {
   const { reviewsToCsv } = await import('@/document/reviewCsv')

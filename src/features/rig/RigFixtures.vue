@@ -2,11 +2,11 @@
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { addFixture, changeFixture, removeFixture, setRole } from '@/actions/rig'
 import { ROLES, TAKES, sideOf, type Fixture, type Rig, type Role, type Takes } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addFixture, removeFixture, rigOf, setRole } from '@/document/edits'
 import { LIMITS } from '@/document'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
@@ -32,32 +32,22 @@ const seconds = computed(() => {
 })
 const takes = TAKES.map((value) => ({ value, label: t.takes[value] }))
 
-function change(fixture: Fixture, recipe: (draft: Fixture) => void, key: string | null = null) {
-  const rig = props.rig.id
-  return workspace.edit(
-    'rig',
-    (draft) => recipe(rigOf(draft, rig).fixtures.find(({ id }) => id === fixture.id)!),
-    key,
-  )
-}
+const change = (fixture: Fixture, patch: Parameters<typeof changeFixture>[2]) =>
+  workspace.act(changeFixture(props.rig.id, fixture.id, patch))
 
 const serves = (fixture: Fixture, role: Role) =>
   props.rig.roles.some((entry) => entry.role === role && entry.fixture === fixture.id)
 
 function toggleRole(fixture: Fixture, role: Role) {
-  const rig = props.rig.id
-  const on = !serves(fixture, role)
-  workspace.edit('rig', (draft) => setRole(draft, rig, fixture.id, role, on))
+  workspace.act(setRole(props.rig.id, fixture.id, role, !serves(fixture, role)))
 }
 
 function add() {
-  const rig = props.rig.id
-  workspace.edit('rig', (draft) => addFixture(draft, rig, newId('fixture'), t.rig.fixture, 'kitchen'))
+  workspace.act(addFixture(props.rig.id, newId('fixture'), t.rig.fixture, 'kitchen'))
 }
 
 function remove(id: string) {
-  const rig = props.rig.id
-  workspace.edit('rig', (draft) => removeFixture(draft, rig, id))
+  workspace.act(removeFixture(props.rig.id, id))
 }
 </script>
 
@@ -78,19 +68,19 @@ function remove(id: string) {
           class="col-span-2 lg:col-span-1"
           :label="t.rig.fixture"
           :value="fixture.name"
-          :save="(name) => change(fixture, (draft) => void (draft.name = name), `fixture name ${fixture.id}`)"
+          :save="(name) => change(fixture, { name })"
         />
         <ChoiceField
           :label="t.rig.draws"
           :value="fixture.draws ?? ''"
           :options="supplies"
-          @choose="change(fixture, (draft) => void (draft.draws = $event === '' ? null : $event))"
+          @choose="change(fixture, { draws: $event === '' ? null : $event })"
         />
         <ChoiceField
           :label="t.rig.drains"
           :value="fixture.drains"
           :options="wastes"
-          @choose="change(fixture, (draft) => void (draft.drains = $event))"
+          @choose="change(fixture, { drains: $event })"
         />
         <template v-if="serves(fixture, 'toilet')">
           <ChoiceField
@@ -98,14 +88,14 @@ function remove(id: string) {
             :label="t.map.second"
             :value="fixture.solids ?? ''"
             :options="seconds"
-            @choose="change(fixture, (draft) => void (draft.solids = $event === '' ? null : $event))"
+            @choose="change(fixture, { solids: $event === '' ? null : $event })"
           />
           <ChoiceField
             class="lg:order-last"
             :label="t.map.takes"
             :value="fixture.takes"
             :options="takes"
-            @choose="change(fixture, (draft) => void (draft.takes = $event as Takes))"
+            @choose="change(fixture, { takes: $event as Takes })"
           />
         </template>
         <QuantityField
@@ -116,10 +106,7 @@ function remove(id: string) {
           dimension="percent"
           :min="0"
           :max="LIMITS.factor.max"
-          :save="
-            (share) =>
-              change(fixture, (draft) => void (draft.waterFactor = owned(share)), `water ${fixture.id}`)
-          "
+          :save="(share) => change(fixture, { waterFactor: owned(share) })"
         />
         <fieldset class="col-span-2 lg:col-span-1">
           <legend class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.rig.serves }}</legend>

@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { changeHeater, setGear, setHeater } from '@/actions/rig'
 import { GEAR, type Gear, type Rig } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { setGear } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
-import { useRigEdit } from '@/parts/useRigEdit'
 import * as t from '@/texts/t'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
 const props = defineProps<{ rig: Rig }>()
 const workspace = useWorkspaceStore()
-const { change, edit } = useRigEdit(() => props.rig)
+const change = (patch: Parameters<typeof changeHeater>[1]) => workspace.act(changeHeater(props.rig.id, patch))
 /** What run cards ask for, whatever the habits. */
 const FOR_CARDS: readonly Gear[] = ['flow-meter', 'rinse-wand', 'macerator']
 /** That, what some habit of the catalogue needs, and what the rig lists from before. */
@@ -27,15 +26,12 @@ const items = computed(() =>
 )
 const supplies = () => props.rig.containers.filter(({ kind }) => kind === 'fresh')
 
-const toggle = (gear: Gear) =>
-  edit(null, (draft, id) => setGear(draft, id, gear, !props.rig.gear.includes(gear)))
+const toggle = (gear: Gear) => workspace.act(setGear(props.rig.id, gear, !props.rig.gear.includes(gear)))
 
-function setHeater(has: boolean) {
+function toggleHeater(has: boolean) {
   const supply = supplies()[0]?.id
   if (supply === undefined) return
-  change(null, (draft) => {
-    draft.heater = has ? { volume: owned(22), supply, counted: false } : null
-  })
+  workspace.act(setHeater(props.rig.id, has ? supply : null))
 }
 </script>
 
@@ -58,7 +54,7 @@ function setHeater(has: boolean) {
     </div>
     <div v-if="supplies().length > 0" class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-2">
       <div class="-ml-2 flex items-center gap-1">
-        <AppSwitch :on="rig.heater !== null" :label="t.gear.hasHeater" @change="setHeater" />
+        <AppSwitch :on="rig.heater !== null" :label="t.gear.hasHeater" @change="toggleHeater" />
         <span aria-hidden="true">{{ t.gear.hasHeater }}</span>
       </div>
       <template v-if="rig.heater">
@@ -68,20 +64,16 @@ function setHeater(has: boolean) {
           dimension="volume"
           :min="0"
           :max="LIMITS.volumeL.max"
-          :save="(litres) => change('heater', (draft) => void (draft.heater!.volume = owned(litres)))"
+          :save="(litres) => change({ volume: owned(litres) })"
         />
         <ChoiceField
           :label="t.gear.heaterSupply"
           :value="rig.heater.supply"
           :options="supplies().map(({ id, name }) => ({ value: id, label: name }))"
-          @choose="change(null, (draft) => void (draft.heater!.supply = $event))"
+          @choose="change({ supply: $event })"
         />
         <div class="-ml-2 flex items-center gap-1">
-          <AppSwitch
-            :on="rig.heater.counted"
-            :label="t.gear.counted"
-            @change="change(null, (draft) => void (draft.heater!.counted = $event))"
-          />
+          <AppSwitch :on="rig.heater.counted" :label="t.gear.counted" @change="change({ counted: $event })" />
           <span aria-hidden="true">{{ t.gear.counted }}</span>
         </div>
       </template>

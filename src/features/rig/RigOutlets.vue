@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import { useRouter } from 'vue-router'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { addOutlet, changeOutlet, removeOutlet, setEndValve, setJoined, setOutlet } from '@/actions/rig'
 import {
   HANDLES,
   RIG_SIDES,
@@ -14,37 +16,31 @@ import {
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { LIMITS } from '@/document'
-import { newOutlet, setJoined, setOutlet } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
-import { useRigEdit } from '@/parts/useRigEdit'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
 const props = defineProps<{ rig: Rig }>()
 const router = useRouter()
-const { change, edit } = useRigEdit(() => props.rig)
+const workspace = useWorkspaceStore()
 const tanks = () => props.rig.containers.filter(({ kind }) => isOneOf(TANK_KINDS, kind))
 const nameOf = (id: string) => props.rig.containers.find((container) => container.id === id)?.name ?? id
 const choices = <T extends string>(list: readonly T[], words: Record<T, string>) =>
   list.map((value) => ({ value, label: words[value] }))
 
-function set(outlet: Outlet, what: string, recipe: (draft: Outlet) => void) {
-  return change(`${what} ${outlet.id}`, (draft) => recipe(draft.outlets.find(({ id }) => id === outlet.id)!))
-}
+const set = (outlet: Outlet, patch: Parameters<typeof changeOutlet>[2]) =>
+  workspace.act(changeOutlet(props.rig.id, outlet.id, patch))
 const at = (outlet: Outlet, id: string) => outlet.containers.includes(id)
 const isTransferable = ({ containers, joined }: Outlet) => containers.length > 1 && joined.length === 0
 /** A black tank alone has no gray to wash its hose with. */
 const aloneBlack = ({ containers }: Outlet) =>
   containers.length === 1 && props.rig.containers.find(({ id }) => id === containers[0])?.kind === 'black'
 
-function setEndValve(outlet: Outlet, has: boolean) {
-  set(outlet, 'valve', (draft) => {
-    draft.endValve = has
-    if (!has) draft.joined = []
-  })
+function toggleEndValve(outlet: Outlet, has: boolean) {
+  workspace.act(setEndValve(props.rig.id, outlet.id, has))
 }
 </script>
 
@@ -65,7 +61,7 @@ function setEndValve(outlet: Outlet, has: boolean) {
           class="col-span-2 lg:col-span-1"
           :label="t.outlets.name"
           :value="outlet.name"
-          :save="(name) => set(outlet, 'name', (draft) => void (draft.name = name))"
+          :save="(name) => set(outlet, { name })"
         />
         <fieldset class="col-span-2 lg:col-span-1">
           <legend class="mb-1 text-[0.92rem] font-semibold text-soft">{{ t.outlets.tanks }}</legend>
@@ -78,11 +74,7 @@ function setEndValve(outlet: Outlet, has: boolean) {
               :aria-checked="at(outlet, tank.id)"
               class="min-h-11 border-2 px-3 text-[0.95rem]"
               :class="at(outlet, tank.id) ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
-              @click="
-                edit(null, (draft, id) =>
-                  setOutlet(draft, id, tank.id, at(outlet, tank.id) ? null : outlet.id),
-                )
-              "
+              @click="workspace.act(setOutlet(rig.id, tank.id, at(outlet, tank.id) ? null : outlet.id))"
             >
               {{ tank.name }}
             </button>
@@ -95,13 +87,13 @@ function setEndValve(outlet: Outlet, has: boolean) {
           :label="t.outlets.side"
           :value="outlet.side"
           :options="choices(RIG_SIDES, t.rigSides)"
-          @choose="set(outlet, 'side', (draft) => void (draft.side = $event as RigSide))"
+          @choose="set(outlet, { side: $event as RigSide })"
         />
         <ChoiceField
           :label="t.outlets.handle"
           :value="outlet.handle"
           :options="choices(HANDLES, t.handles)"
-          @choose="set(outlet, 'handle', (draft) => void (draft.handle = $event as Handle))"
+          @choose="set(outlet, { handle: $event as Handle })"
         />
         <ChoiceField
           :label="t.outlets.rinses"
@@ -110,7 +102,7 @@ function setEndValve(outlet: Outlet, has: boolean) {
             { value: '', label: t.outlets.noRinse },
             ...outlet.containers.map((id) => ({ value: id, label: nameOf(id) })),
           ]"
-          @choose="set(outlet, 'rinses', (draft) => void (draft.rinses = $event === '' ? null : $event))"
+          @choose="set(outlet, { rinses: $event === '' ? null : $event })"
         />
         <QuantityField
           :label="t.outlets.bore"
@@ -118,15 +110,13 @@ function setEndValve(outlet: Outlet, has: boolean) {
           dimension="length"
           :min="LIMITS.boreM.min"
           :max="LIMITS.boreM.max"
-          :save="(metres) => set(outlet, 'bore', (draft) => void (draft.bore = owned(metres)))"
+          :save="(metres) => set(outlet, { bore: owned(metres) })"
         />
         <AppButton
           kind="quiet"
           class="col-span-2 self-end justify-self-end lg:col-span-1"
           :aria-label="t.rig.remove(outlet.name)"
-          @click="
-            change(null, (draft) => void (draft.outlets = draft.outlets.filter(({ id }) => id !== outlet.id)))
-          "
+          @click="workspace.act(removeOutlet(rig.id, outlet.id))"
         >
           <Trash2 :size="20" aria-hidden="true" />
         </AppButton>
@@ -135,7 +125,7 @@ function setEndValve(outlet: Outlet, has: boolean) {
             <AppSwitch
               :on="outlet.endValve"
               :label="t.outlets.endValve"
-              @change="setEndValve(outlet, $event)"
+              @change="toggleEndValve(outlet, $event)"
             />
             <span aria-hidden="true">{{ t.outlets.endValve }}</span>
           </label>
@@ -143,7 +133,7 @@ function setEndValve(outlet: Outlet, has: boolean) {
             <AppSwitch
               :on="outlet.joined.length > 0"
               :label="t.outlets.joined"
-              @change="edit(null, (draft, id) => setJoined(draft, id, outlet.id, $event))"
+              @change="workspace.act(setJoined(rig.id, outlet.id, $event))"
             />
             <span aria-hidden="true">{{ t.outlets.joined }}</span>
           </label>
@@ -154,10 +144,9 @@ function setEndValve(outlet: Outlet, has: boolean) {
       </li>
     </ul>
     <div class="border-t border-line pt-4">
-      <AppButton
-        @click="change(null, (draft) => void draft.outlets.push(newOutlet(newId('outlet'), t.outlets.name)))"
-        >{{ t.outlets.add }}</AppButton
-      >
+      <AppButton @click="workspace.act(addOutlet(rig.id, newId('outlet'), t.outlets.name))">{{
+        t.outlets.add
+      }}</AppButton>
     </div>
   </div>
 </template>

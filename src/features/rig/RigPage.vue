@@ -8,9 +8,9 @@ import RigPreset from './RigPreset.vue'
 import RigTanks from './RigTanks.vue'
 import RigWeight from './RigWeight.vue'
 import { useRigAnswers } from './useRigAnswers'
+import { renameRig } from '@/actions/rig'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { rigOf } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
@@ -32,8 +32,7 @@ const sections = [
 ]
 
 function rename(name: string) {
-  const { id } = rig.value!
-  return workspace.edit('rig', (draft) => void (rigOf(draft, id).name = name), `rig name ${id}`)
+  return workspace.act(renameRig(rig.value!.id, name))
 }
 </script>
 

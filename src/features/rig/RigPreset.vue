@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { addRig } from '@/actions/rig'
 import type { Rig, Stay } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { useRig } from '@/document/edits'
 import { PLUMBING_IDS, layoutRig, toiletsFor, type PlumbingId, type ToiletId } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import * as t from '@/texts/t'
@@ -33,10 +33,7 @@ function add() {
   const litres = { fresh: litresOf('fresh', 100), gray: litresOf('gray', 80), black: litresOf('black', 60) }
   const name = t.map.presetName(t.map.plumbings[plumbing.value], t.map.toilets[toilet.value])
   const made = layoutRig(plumbing.value, toilet.value, litres, name, t.starterNames.layout, newId)
-  workspace.edit('rig', (draft) => {
-    draft.rigs.push({ ...made, gear: [...props.rig.gear] })
-    useRig(draft, stay, made.id)
-  })
+  workspace.act(addRig(stay, { ...made, gear: [...props.rig.gear] }))
 }
 </script>
 

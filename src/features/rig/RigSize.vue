@@ -1,16 +1,17 @@
 <script setup lang="ts">
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { setRigSize } from '@/actions/rig'
 import type { Rig, RigSize } from '@/core/model'
 import type { Quantity } from '@/core/quantities'
 import { LIMITS } from '@/document'
 import MaybeQuantity from '@/parts/fields/MaybeQuantity.vue'
-import { useRigEdit } from '@/parts/useRigEdit'
 import * as t from '@/texts/t'
 
 /** How high and long it is with everything towed: a place may have a roof, or a short yard. */
 const props = defineProps<{ rig: Rig }>()
-const { change } = useRigEdit(() => props.rig)
+const workspace = useWorkspaceStore()
 const set = (what: keyof RigSize) => (metres: Quantity | null) =>
-  change(`size ${what}`, (draft) => void (draft.size[what] = metres))
+  workspace.act(setRigSize(props.rig.id, what, metres))
 </script>
 
 <template>

@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import TankDetails from './TankDetails.vue'
+import {
+  addContainer,
+  removeContainer,
+  renameContainer,
+  setCapacity,
+  setReserve,
+  setSafeFill,
+} from '@/actions/rig'
 import { newId } from '@/data/newId'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { addContainer, removeContainer, rigOf, setCapacity, setReserve, setSafeFill } from '@/document/edits'
 import {
   CARRIER_KINDS,
   SUPPLY_KINDS,
@@ -34,27 +41,18 @@ const { level } = useAmounts()
 const fullOf = (container: Container) => container.capacity.value * (1 + sparesOf(container))
 const KINDS: ContainerKind[] = [...SUPPLY_KINDS, ...WASTE_KINDS, ...CARRIER_KINDS]
 
-const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) => workspace.edit('rig', recipe, key)
 const levelOf = (id: string) => props.stay.levels.find(({ container }) => container === id)?.level.value ?? 0
 
-function rename(id: string, name: string) {
-  const rig = props.rig.id
-  return edit(
-    `tank name ${id}`,
-    (draft) => void (rigOf(draft, rig).containers.find((c) => c.id === id)!.name = name),
-  )
-}
+const rename = (id: string, name: string) => workspace.act(renameContainer(props.rig.id, id, name))
 
 function add(kind: ContainerKind) {
   const same = props.rig.containers.filter((container) => container.kind === kind).length
   const name = same === 0 ? t.kinds[kind] : `${t.kinds[kind]} ${same + 1}`
-  const rig = props.rig.id
-  workspace.edit('rig', (draft) => addContainer(draft, rig, kind, newId('tank'), name))
+  workspace.act(addContainer(props.rig.id, kind, newId('tank'), name))
 }
 
 function remove(id: string) {
-  const rig = props.rig.id
-  workspace.edit('rig', (draft) => removeContainer(draft, rig, id))
+  workspace.act(removeContainer(props.rig.id, id))
 }
 
 /** Why a tank cannot go yet; null: it can. */
@@ -105,10 +103,7 @@ function daysOf(id: string): string {
           :dimension="container.kind === 'solids' ? 'number' : 'volume'"
           :min="container.kind === 'solids' ? 1 : LIMITS.capacityL.min"
           :max="container.kind === 'solids' ? LIMITS.binUses.max : LIMITS.capacityL.max"
-          :save="
-            (litres) =>
-              edit(`capacity ${container.id}`, (draft) => setCapacity(draft, rig.id, container.id, litres))
-          "
+          :save="(litres) => workspace.act(setCapacity(rig.id, container.id, litres))"
         />
         <QuantityField
           v-if="'reserve' in container"
@@ -117,10 +112,7 @@ function daysOf(id: string): string {
           dimension="volume"
           :min="0"
           :max="LIMITS.levelL.max"
-          :save="
-            (litres) =>
-              edit(`reserve ${container.id}`, (draft) => setReserve(draft, rig.id, container.id, litres))
-          "
+          :save="(litres) => workspace.act(setReserve(rig.id, container.id, litres))"
         />
         <QuantityField
           v-else-if="'safeFill' in container"
@@ -129,10 +121,7 @@ function daysOf(id: string): string {
           dimension="percent"
           :min="0.05"
           :max="1"
-          :save="
-            (share) =>
-              edit(`safe fill ${container.id}`, (draft) => setSafeFill(draft, rig.id, container.id, share))
-          "
+          :save="(share) => workspace.act(setSafeFill(rig.id, container.id, share))"
         />
         <span v-else class="max-lg:hidden" />
         <div>

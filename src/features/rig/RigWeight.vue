@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { recordPayload, setPayload } from '@/actions/rig'
+import { setLiftLimit } from '@/actions/people'
 import { addWallDays, dayZero, wallDaysBetween } from '@/core/calendar'
 import { partAt } from '@/core/count'
 import type { Crew, Rig, Stay } from '@/core/model'
-import { fromSource, owned } from '@/core/quantities'
 import { aboardByDay, aboardKg, fillOnlyTo, lifts } from '@/core/weight'
 import RigSize from './RigSize.vue'
 import { weightWhen } from './useRigAnswers'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { useRigEdit } from '@/parts/useRigEdit'
 import { formatDate, formatShortDay } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
@@ -22,7 +21,6 @@ const props = defineProps<{ rig: Rig; crew: Crew; stay: Stay }>()
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const { mass, level } = useAmounts()
-const { change } = useRigEdit(() => props.rig)
 
 const room = computed(() =>
   props.rig.payload ? props.rig.payload.limit.value - props.rig.payload.other.value : null,
@@ -70,13 +68,11 @@ const lifted = computed(() =>
   }),
 )
 
-const setPayload = (what: 'limit' | 'other') => (kg: number) =>
-  change(`payload ${what}`, (draft) => void (draft.payload![what] = owned(kg)))
-const record = () =>
-  change(null, (draft) => void (draft.payload = { limit: owned(600), other: fromSource(300, 'assumed') }))
+const savePayload = (what: 'limit' | 'other') => (kg: number) =>
+  workspace.act(setPayload(props.rig.id, what, kg))
+const record = () => workspace.act(recordPayload(props.rig.id))
 function setLift(kg: number) {
-  const { id } = props.crew
-  return workspace.edit('crew', (draft) => void (crewOf(draft, id).liftLimit = owned(kg)), `lift ${id}`)
+  return workspace.act(setLiftLimit(props.crew.id, kg))
 }
 </script>
 
@@ -92,7 +88,7 @@ function setLift(kg: number) {
             dimension="mass"
             :min="0"
             :max="LIMITS.payloadKg.max"
-            :save="setPayload('limit')"
+            :save="savePayload('limit')"
           />
           <QuantityField
             :label="t.weight.other"
@@ -100,7 +96,7 @@ function setLift(kg: number) {
             dimension="mass"
             :min="0"
             :max="LIMITS.payloadKg.max"
-            :save="setPayload('other')"
+            :save="savePayload('other')"
           />
         </div>
         <AppButton v-else @click="record">{{ t.weight.record }}</AppButton>

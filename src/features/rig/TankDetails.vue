@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { changeMedium, measureTank, setSpares, setTankNumber, toggleLight, toggleRides } from '@/actions/rig'
 import type { Container, Rig } from '@/core/model'
-import { owned } from '@/core/quantities'
 import { fullKg } from '@/core/weight'
 import { LIMITS } from '@/document'
-import { changeMedium, containerOf, measureTank, toggleLight } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
-import { useRigEdit } from '@/parts/useRigEdit'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
@@ -16,29 +15,13 @@ import { tankFields, type TankField } from './tankFields'
 import { useLightUses } from './useLightUses'
 
 const props = defineProps<{ rig: Rig; container: Container }>()
-const { change, edit } = useRigEdit(() => props.rig)
+const workspace = useWorkspaceStore()
 const { mass } = useAmounts()
 const lightUses = useLightUses()
 
 const fields = computed(() => tankFields(props.container))
-/** A change of this container, refused where it has no such field. */
-function set(what: string, recipe: (draft: Container) => void) {
-  return change(`${what} ${props.container.id}`, (draft) => recipe(containerOf(draft, props.container.id)))
-}
-function save({ key, of }: TankField, value: number) {
-  return set(key, (draft) => {
-    const quantity = of(draft)
-    if (!quantity) return
-    // What it was assumed from goes with the assumption.
-    if ('source' in quantity) delete (quantity as Partial<Record<'source', unknown>>).source
-    Object.assign(quantity, owned(value))
-  })
-}
-/** kg that a vehicle may carry, to be typed over. */
-const FIRST_PAYLOAD_KG = 100
-function toggleRides(draft: Container) {
-  if ('payload' in draft) draft.payload = draft.payload ? null : owned(FIRST_PAYLOAD_KG)
-}
+const save = ({ key, of }: TankField, value: number) =>
+  workspace.act(setTankNumber(props.rig.id, props.container.id, key, of, value))
 const bin = computed(() => (props.container.kind === 'solids' ? props.container : null))
 const media = (['long', 'short'] as const).map((value) => ({ value, label: t.media[value] }))
 const full = computed(() => fullKg(props.container))
@@ -64,7 +47,7 @@ function wordsOf({ key }: TankField): string | null {
       :max="LIMITS.spares"
       :fewer="t.tank.fewer"
       :more="t.tank.moreSpares"
-      @change="(to) => set('spares', (draft) => void ('spares' in draft && (draft.spares = to)))"
+      @change="(to) => workspace.act(setSpares(rig.id, container.id, to))"
     />
     <template v-for="field in fields" :key="field.key">
       <QuantityField
@@ -90,27 +73,27 @@ function wordsOf({ key }: TankField): string | null {
       :label="t.tank.medium"
       :value="bin.medium"
       :options="media"
-      @choose="bin.medium !== $event && edit(null, (draft, id) => changeMedium(draft, id, container.id))"
+      @choose="bin.medium !== $event && workspace.act(changeMedium(rig.id, container.id))"
     />
     <AppButton
       v-if="container.kind === 'cassette'"
       kind="quiet"
       class="justify-self-start"
-      @click="edit(null, (draft, id) => toggleLight(draft, id, container.id))"
+      @click="workspace.act(toggleLight(rig.id, container.id))"
       >{{ container.light ? t.tank.noLight : t.tank.hasLight }}</AppButton
     >
     <AppButton
       v-if="'payload' in container"
       kind="quiet"
       class="justify-self-start"
-      @click="set('payload', toggleRides)"
+      @click="workspace.act(toggleRides(rig.id, container.id))"
       >{{ container.payload ? t.tank.onTheRig : t.tank.inVehicle }}</AppButton
     >
     <template v-if="'shape' in container">
       <AppButton
         v-if="container.shape === null"
         class="col-span-2 justify-self-start"
-        @click="edit(null, (draft, id) => measureTank(draft, id, container.id))"
+        @click="workspace.act(measureTank(rig.id, container.id))"
         >{{ t.tank.measure }}</AppButton
       >
       <p class="col-span-2 text-[0.95rem] text-soft sm:col-span-4">{{ t.tank.shapeHint }}</p>

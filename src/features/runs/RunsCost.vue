@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { setCost } from '@/actions/people'
 import type { CostWeights } from '@/core/model'
-import { owned, toSi } from '@/core/quantities'
+import { toSi } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -46,12 +47,7 @@ const weights = computed(() => {
 /** In the owner's money, to the cent. */
 const cents = (value: number) => Math.round(value * 100) / 100
 function setWeight(key: keyof CostWeights, value: number) {
-  const { id } = forecast.crew!
-  return workspace.edit(
-    'crew',
-    (draft) => void (draft.crews.find((crew) => crew.id === id)!.costs[key] = owned(value)),
-    `cost ${key}`,
-  )
+  return workspace.act(setCost(forecast.crew!.id, key, value))
 }
 </script>
 

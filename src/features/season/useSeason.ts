@@ -1,4 +1,6 @@
 import { computed, shallowRef, watch } from 'vue'
+import { followStay, hookupBetween, setEndsAt, setFollows, showStay } from '@/actions/stay'
+import { addRuns } from '@/actions/runs'
 import { addWallDays, dayZero, slotNumber, slotOfTime, wallDaysBetween, type Slot } from '@/core/calendar'
 import { chainOf, keptChain, seasonOf, type SeasonStay } from '@/core/chain'
 import type { Id, Run, StayCase } from '@/core/model'
@@ -8,7 +10,6 @@ import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addRuns, followStay, hookupBetween, setEndsAt, setFollows } from '@/document/edits'
 import * as t from '@/texts/t'
 import { inSlices } from '@/workers/inSlices'
 
@@ -82,20 +83,20 @@ export function useSeason() {
     candidates,
     setFollows: (follows: Id | null) => {
       const { id } = stay.value!
-      return workspace.edit('stay', (draft) => setFollows(draft, id, follows))
+      return workspace.act(setFollows(id, follows))
     },
     setEndsAt: (share: number | null) => {
       const { id } = stay.value!
       const quantity = share === null ? null : { value: share, by: 'owner' as const }
-      return workspace.edit('stay', (draft) => setEndsAt(draft, id, quantity))
+      return workspace.act(setEndsAt(id, quantity))
     },
-    show: (id: Id) => workspace.edit('switch-stay', (draft) => void (draft.currentStay = id)),
+    show: (id: Id) => workspace.act(showStay(id)),
     /** A stay from the evening of the day on which this one is left. */
     planNext: () => {
       const { id, name, leaveAt } = stay.value!
       const start = addWallDays(leaveAt, ROAD_H / 24)
       const next = { id: newId('stay'), name: t.season.nextName(name), start, nights: NEXT_NIGHTS }
-      return { result: workspace.edit('stay', (draft) => followStay(draft, id, next)), name: next.name }
+      return { result: workspace.act(followStay(id, next)), name: next.name }
     },
     /** A usual errand on the road: of the stay before when it is left, or of this one on arrival. */
     addOnRoad: (which: 'last-dump' | 'arrive-empty' | 'go-home') => {
@@ -104,7 +105,7 @@ export function useSeason() {
       const slot = slotOfTime(of.start, which === 'arrive-empty' ? of.start : of.leaveAt)
       const run = usual(stayCase, which, slot)
       if (!run) return null
-      return workspace.edit('run', (draft) => addRuns(draft, of.id, [run]))
+      return workspace.act(addRuns(of.id, [run]))
     },
     addHookup: () => {
       const { id, name } = stay.value!
@@ -114,11 +115,8 @@ export function useSeason() {
       const run = usual(atHookup, 'restock', { day: 0, part: 'midday' })
       if (!run) return null
       const made = { id: newId('stay'), name: t.season.hookupName(name).slice(0, 80), fee: HOOKUP_FEE }
-      return workspace.edit('stay', (draft) =>
-        hookupBetween(draft, id, {
-          ...made,
-          run: { ...run, place: null, minutes: fromSource(30, 'assumed') },
-        }),
+      return workspace.act(
+        hookupBetween(id, { ...made, run: { ...run, place: null, minutes: fromSource(30, 'assumed') } }),
       )
     },
     /** Runs on the road between the stay before and this one. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { emptyDocument } from '@/core/model'
+import { clearAll, replaceAll } from '@/actions/whole'
 import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
 import LogTroubles from './LogTroubles.vue'
@@ -43,7 +43,7 @@ function setUnit(dimension: Dimension, unit: string) {
 async function resetDemo() {
   const { demoFile } = await import('@/data/demo')
   const { document, log } = await demoFile(settings.units)
-  workspace.replace('start', () => document, null, [{ op: 'replace', entries: log }])
+  workspace.act(replaceAll('start', document, log))
   clock.backToStart()
   walk.discard()
   shower.discard()
@@ -51,7 +51,7 @@ async function resetDemo() {
 const isClearing = ref(false)
 async function clear() {
   isClearing.value = false
-  workspace.replace('clear', () => emptyDocument(), null, [{ op: 'replace', entries: [] }])
+  workspace.act(clearAll())
   const said = message.value
   await workspace.settled()
   // Something else has been said since.

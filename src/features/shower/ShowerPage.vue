@@ -2,6 +2,7 @@
 import { useIntervalFn, useStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { toldUse } from '@/core/log'
 import { volumePerUse } from '@/core/model'
 import { flowsOf, readTimer } from '@/core/timer'
 import { useForecastStore } from '@/data/forecastStore'
@@ -115,16 +116,12 @@ function keepIt({ litres, onSeconds }: { litres: number; onSeconds: number }) {
   const isShort = rounded < SHORT * usual.value
   const { result } = log.add(
     [
-      {
-        kind: 'use',
-        at: log.at,
-        activity: one.activity,
-        n: 1,
+      toldUse(log.at, one.activity, 1, {
         person: one.person,
         litres: rounded,
         minutes: Math.round((onSeconds / 60) * 100) / 100,
-        ...(isShort ? { isExtra: true } : {}),
-      },
+        isExtra: isShort,
+      }),
     ],
     'log',
     ends,

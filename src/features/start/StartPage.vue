@@ -5,12 +5,12 @@ import StartCrew from './StartCrew.vue'
 import StartRig from './StartRig.vue'
 import StartStay from './StartStay.vue'
 import { usePreview } from './usePreview'
+import { addStart } from '@/actions/whole'
 import { addWallDays } from '@/core/calendar'
 import { newId } from '@/data/newId'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addDocument } from '@/document'
 import { firstChoices, startDocument } from '@/document/starters'
 import { useFieldGroup } from '@/parts/fields/fieldGroup'
 import TheCount from '@/parts/count/TheCount.vue'
@@ -53,7 +53,7 @@ function skip() {
 
 function finish() {
   const made = startDocument(choices, t.starters, t.starterNames, newId, settings.units)
-  workspace.replace('start', (document) => addDocument(document, made, newId))
+  workspace.act(addStart(made, newId))
   void router.push('/')
 }
 </script>

@@ -3,11 +3,11 @@ import { ref } from 'vue'
 import { Trash2 } from '@lucide/vue'
 import PersonDays from './PersonDays.vue'
 import PersonAway from './PersonAway.vue'
+import { addPerson, removePerson, renameCrew, renamePerson } from '@/actions/people'
 import { nightsBetween } from '@/core/calendar'
 import type { Crew, Stay } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addPerson, crewOf, removePerson, setGuest } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
@@ -16,17 +16,9 @@ const props = defineProps<{ crew: Crew; stay: Stay }>()
 const workspace = useWorkspaceStore()
 
 function rename(person: string, name: string) {
-  const crew = props.crew.id
-  return workspace.edit(
-    'crew',
-    (draft) => void (crewOf(draft, crew).persons.find(({ id }) => id === person)!.name = name),
-    `person ${person}`,
-  )
+  return workspace.act(renamePerson(props.crew.id, person, name))
 }
-function renameCrew(name: string) {
-  const crew = props.crew.id
-  return workspace.edit('crew', (draft) => void (crewOf(draft, crew).name = name), `crew ${crew}`)
-}
+const saveCrewName = (name: string) => workspace.act(renameCrew(props.crew.id, name))
 /** Somebody was added just now: there is a card that tells them all of it. */
 const isNewAboard = ref(false)
 /** @param isGuest there on two days of this stay, for a beginning */
@@ -35,29 +27,19 @@ function add(isGuest: boolean) {
   const { id: stayId, start, leaveAt } = props.stay
   const person = newId('person')
   const last = Math.min(2, nightsBetween(start, leaveAt))
-  workspace.edit('crew', (draft) => {
-    addPerson(draft, id, person, isGuest ? t.stay.guestName : t.starterNames.person(persons.length + 1))
-    if (isGuest) setGuest(draft, stayId, person, [Math.min(1, last), last])
-    nameByNumber(crewOf(draft, id), persons.length)
-  })
+  const name = isGuest ? t.stay.guestName : t.starterNames.person(persons.length + 1)
+  const guest = isGuest ? { stay: stayId, days: [Math.min(1, last), last] as [number, number] } : null
+  workspace.act(addPerson(id, { id: person, name }, guest, t.starterNames.crew))
   isNewAboard.value = true
 }
 function remove(person: string) {
-  const { id, persons } = props.crew
-  workspace.edit('crew', (draft) => {
-    removePerson(draft, id, person)
-    nameByNumber(crewOf(draft, id), persons.length)
-  })
-}
-/** A crew that is called after how many it had is called after how many it has; a name of its own stays. */
-function nameByNumber(crew: Crew, before: number) {
-  if (crew.name === t.starterNames.crew(before)) crew.name = t.starterNames.crew(crew.persons.length)
+  workspace.act(removePerson(props.crew.id, person, t.starterNames.crew))
 }
 </script>
 
 <template>
   <div>
-    <TextField class="max-w-xl" :label="t.stay.crewName" :value="crew.name" :save="renameCrew" />
+    <TextField class="max-w-xl" :label="t.stay.crewName" :value="crew.name" :save="saveCrewName" />
     <ul class="mt-3">
       <li
         v-for="person in crew.persons"

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { copyCrew, swapCrew, takeCrew } from '@/actions/people'
 import type { Stay } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { copyCrew, removeCrew, useCrew } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
 import * as t from '@/texts/t'
 
@@ -16,22 +16,14 @@ const usedElsewhere = computed(() =>
 )
 
 function choose(id: string) {
-  const stay = props.stay.id
-  workspace.edit('crew', (draft) => useCrew(draft, stay, id))
+  workspace.act(takeCrew(props.stay.id, id))
 }
 function copy() {
-  const stay = props.stay.id
-  const id = newId('crew')
-  const { name } = crew.value
-  workspace.edit('copy', (draft) => copyCrew(draft, stay, id, t.switcher.copyName(name)))
+  workspace.act(copyCrew(props.stay.id, newId('crew'), t.switcher.copyName(crew.value.name)))
 }
 /** The stay takes another crew, then this one goes. */
 function remove() {
-  const [stay, id, next] = [props.stay.id, crew.value.id, others.value[0]!.id]
-  workspace.edit('remove', (draft) => {
-    useCrew(draft, stay, next)
-    removeCrew(draft, id)
-  })
+  workspace.act(swapCrew(props.stay.id, crew.value.id, others.value[0]!.id))
 }
 </script>
 

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { Trash2 } from '@lucide/vue'
 import UseDetails from './UseDetails.vue'
+import { addActivity, changeActivity, removeActivity, setUseVolume } from '@/actions/people'
 import { dailyUse } from '@/core/explain'
 import { NEVER_RATIONED, ROLES, volumePerUse, type Activity, type Crew, type Role } from '@/core/model'
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf, removeActivity } from '@/document/edits'
-import { ownActivity } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
@@ -24,35 +23,18 @@ const why = useWhyStore()
 const { volume } = useAmounts()
 const roles = ROLES.map((role) => ({ value: role, label: t.roles[role] }))
 
-function change(activity: Activity, what: string, recipe: (draft: Activity) => void) {
-  const crew = props.crew.id
-  return workspace.edit(
-    'crew',
-    (draft) => recipe(crewOf(draft, crew).activities.find(({ id }) => id === activity.id)!),
-    `${what} ${activity.id}`,
-  )
-}
+const change = (activity: Activity, patch: Parameters<typeof changeActivity>[2]) =>
+  workspace.act(changeActivity(props.crew.id, activity.id, patch))
 function add() {
-  const crew = props.crew.id
-  const id = newId('use')
-  workspace.edit(
-    'crew',
-    (draft) => void crewOf(draft, crew).activities.push(ownActivity(id, t.stay.ownActivity)),
-  )
+  workspace.act(addActivity(props.crew.id, newId('use'), t.stay.ownActivity))
 }
 function remove(activity: string) {
-  const crew = props.crew.id
-  workspace.edit('crew', (draft) => removeActivity(draft, crew, activity))
+  workspace.act(removeActivity(props.crew.id, activity))
 }
 
 const perDay = (activity: Activity) => volume(dailyUse(props.crew, activity).litres)
 const source = ({ volume: quantity, learned }: Activity) =>
   learned ? t.learned.from(learned.entries) : formatSource(quantity)
-/** What is typed stands in place of what was learned. */
-function putIn(draft: Activity, litres: number) {
-  draft.volume = owned(litres)
-  draft.learned = null
-}
 </script>
 
 <template>
@@ -73,13 +55,13 @@ function putIn(draft: Activity, litres: number) {
           <TextField
             :label="t.stay.activity"
             :value="activity.name"
-            :save="(name) => change(activity, 'name', (draft) => void (draft.name = name))"
+            :save="(name) => change(activity, { name })"
           />
           <ChoiceField
             :label="t.stay.where"
             :value="activity.role"
             :options="roles"
-            @choose="change(activity, 'role', (draft) => void (draft.role = $event as Role))"
+            @choose="change(activity, { role: $event as Role })"
           />
         </div>
         <p v-else class="col-span-2 text-lg leading-tight font-bold lg:col-span-1 lg:self-center">
@@ -91,7 +73,7 @@ function putIn(draft: Activity, litres: number) {
           dimension="number"
           :min="0"
           :max="LIMITS.ratePerDay.max"
-          :save="(rate) => change(activity, 'rate', (draft) => void (draft.rate = owned(rate)))"
+          :save="(rate) => change(activity, { rate: owned(rate) })"
         />
         <QuantityField
           :label="t.stay.volume"
@@ -99,7 +81,7 @@ function putIn(draft: Activity, litres: number) {
           dimension="volume"
           :min="0"
           :max="LIMITS.volumeL.max"
-          :save="(litres) => change(activity, 'volume', (draft) => putIn(draft, litres))"
+          :save="(litres) => workspace.act(setUseVolume(crew.id, activity.id, litres))"
         />
         <p class="col-span-2 self-center text-[0.95rem] leading-snug text-soft lg:col-span-1">
           <button

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
+import { addAbsences, removeAbsence } from '@/actions/people'
 import { PARTS, type Part } from '@/core/calendar'
 import type { Absence, Person, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addAbsences, stayOf } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import * as t from '@/texts/t'
 
@@ -35,13 +35,10 @@ function add(choice: string) {
   const [rhythm, part] = choice.split(' ') as [Rhythm, Part]
   const { id } = props.stay
   const person = props.person.id
-  if (part !== undefined)
-    workspace.edit('absence', (draft) => addAbsences(draft, id, person, [part], RHYTHMS[rhythm]))
+  if (part !== undefined) workspace.act(addAbsences(id, person, [part], RHYTHMS[rhythm]))
 }
 function remove(absence: Absence) {
-  const { id } = props.stay
-  const at = props.stay.absences.indexOf(absence)
-  workspace.edit('absence', (draft) => void stayOf(draft, id).absences.splice(at, 1))
+  workspace.act(removeAbsence(props.stay.id, props.stay.absences.indexOf(absence)))
 }
 </script>
 

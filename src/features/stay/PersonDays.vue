@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { setGuest } from '@/actions/people'
 import type { Person, Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setGuest } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { useDayOptions } from '@/parts/useDayOptions'
 import * as t from '@/texts/t'
@@ -21,7 +21,7 @@ function set(range: [number, number] | null) {
   const { id } = props.stay
   const person = props.person.id
   const sorted = range && ([Math.min(...range), Math.max(...range)] as [number, number])
-  workspace.edit('absence', (draft) => setGuest(draft, id, person, sorted))
+  workspace.act(setGuest(id, person, sorted))
 }
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { copyRig, swapRig, takeRig } from '@/actions/rig'
 import type { Stay } from '@/core/model'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { copyRig, removeRig, useRig } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
 import * as t from '@/texts/t'
 
@@ -16,22 +16,14 @@ const usedElsewhere = computed(() =>
 )
 
 function choose(id: string) {
-  const stay = props.stay.id
-  workspace.edit('rig', (draft) => useRig(draft, stay, id))
+  workspace.act(takeRig(props.stay.id, id))
 }
 function copy() {
-  const stay = props.stay.id
-  const id = newId('rig')
-  const { name } = rig.value
-  workspace.edit('copy', (draft) => copyRig(draft, stay, id, t.switcher.copyName(name)))
+  workspace.act(copyRig(props.stay.id, newId('rig'), t.switcher.copyName(rig.value.name)))
 }
 /** The stay takes another rig, then this one goes. */
 function remove() {
-  const [stay, id, next] = [props.stay.id, rig.value.id, others.value[0]!.id]
-  workspace.edit('remove', (draft) => {
-    useRig(draft, stay, next)
-    removeRig(draft, id)
-  })
+  workspace.act(swapRig(props.stay.id, rig.value.id, others.value[0]!.id))
 }
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { setRule, setRuleLitres, setRuleSource } from '@/actions/stay'
 import { LAND_RULES, type LandRule, type Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { setRule, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useLandUse } from '@/parts/habits/useLandUse'
@@ -27,28 +27,17 @@ const recorded = (rule: LandRule) => props.stay.rules.find((entry) => entry.rule
 const isAllowed = (rule: LandRule) => recorded(rule)?.allowed ?? null
 
 function choose(rule: LandRule, allowed: boolean | null) {
-  const stay = props.stay.id
   const source = recorded(rule)?.source ?? ''
-  workspace.edit('stay', (draft) => setRule(draft, stay, rule, allowed, source, clock.now.slice(0, 10)))
+  workspace.act(setRule(props.stay.id, rule, allowed, source, clock.now.slice(0, 10)))
 }
 function setSource(rule: LandRule, source: string) {
-  const stay = props.stay.id
   const { allowed } = recorded(rule)!
-  return workspace.edit(
-    'stay',
-    (draft) => setRule(draft, stay, rule, allowed, source, clock.now.slice(0, 10)),
-    `rule ${rule} ${stay}`,
-  )
+  return workspace.act(setRuleSource(props.stay.id, rule, allowed, source, clock.now.slice(0, 10)))
 }
 /** Rules that may say how much of it; 0 stands for no limit given. */
 const ON_GROUND: readonly LandRule[] = ['washing-water', 'tank-gray', 'urine']
 function setLitres(rule: LandRule, litres: number) {
-  const stay = props.stay.id
-  return workspace.edit(
-    'stay',
-    (draft) => void (stayOf(draft, stay).rules.find((entry) => entry.rule === rule)!.litres = litres || null),
-    `rule litres ${rule} ${stay}`,
-  )
+  return workspace.act(setRuleLitres(props.stay.id, rule, litres))
 }
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { setSite, typeSite } from '@/actions/stay'
 import { SITE_SEWER, SITE_WATER, type Site, type Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { setSite } from '@/document/edits'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
@@ -14,7 +14,7 @@ const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
 function set(next: Partial<Site>, what: string | null = null) {
   const { id } = props.stay
-  return workspace.edit('site', (draft) => setSite(draft, id, next), what === null ? null : `${what} ${id}`)
+  return workspace.act(what === null ? setSite(id, next) : typeSite(id, next))
 }
 const QUIET = { from: '22:00', until: '07:00' }
 </script>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
 import { useRouter } from 'vue-router'
+import { copyStay, removeStay, showStay } from '@/actions/stay'
 import type { Stay } from '@/core/model'
 import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
 import { useNoticeStore } from '@/data/noticeStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { copyStay, removeStay } from '@/document/edits'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
@@ -17,16 +17,15 @@ const router = useRouter()
 const log = useLogStore()
 const notices = useNoticeStore()
 
-const choose = (id: string) => workspace.edit('switch-stay', (draft) => void (draft.currentStay = id))
+const choose = (id: string) => workspace.act(showStay(id))
 function copy() {
   const { id, name } = props.stay
-  const copyId = newId('stay')
-  workspace.edit('copy', (draft) => copyStay(draft, id, copyId, t.switcher.copyName(name)))
+  workspace.act(copyStay(id, newId('stay'), t.switcher.copyName(name)))
 }
 function remove() {
   const { id, name } = props.stay
   const entries = log.entries.length
-  workspace.edit('remove', (draft) => removeStay(draft, id), null, [{ op: 'drop-stay', stay: id }])
+  workspace.act(removeStay(id))
   if (entries > 0) notices.say({ kind: 'log-went', stay: name, entries })
 }
 </script>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { changeWeather } from '@/actions/stay'
+import { setHeat } from '@/actions/people'
 import type { Crew, Stay, Weather } from '@/core/model'
 import { fromSi, owned } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf, stayOf } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { formatSource } from '@/texts'
@@ -13,18 +14,9 @@ import * as t from '@/texts/t'
 
 const props = defineProps<{ stay: Stay; crew: Crew }>()
 const workspace = useWorkspaceStore()
-function change(what: string, recipe: (draft: Weather) => void) {
-  const { id } = props.stay
-  return workspace.edit('stay', (draft) => recipe(stayOf(draft, id).weather), `weather ${what} ${id}`)
-}
-function changeHeat(what: keyof Crew['heat'], value: number) {
-  const { id } = props.crew
-  return workspace.edit(
-    'crew',
-    (draft) => void (crewOf(draft, id).heat[what] = owned(value)),
-    `heat ${what} ${id}`,
-  )
-}
+const change = (patch: Partial<Weather>) => workspace.act(changeWeather(props.stay.id, patch))
+const changeHeat = (what: keyof Crew['heat'], value: number) =>
+  workspace.act(setHeat(props.crew.id, what, value))
 const settings = useSettingsStore()
 /** A difference of 1 °C in the owner's degrees. */
 const degree = computed(() => fromSi(1, settings.units.temperature) - fromSi(0, settings.units.temperature))
@@ -49,7 +41,7 @@ const heat = computed(() => {
         dimension="temperature"
         :min="LIMITS.celsius.min"
         :max="LIMITS.celsius.max"
-        :save="(celsius) => change('usual', (draft) => void (draft.usual = owned(celsius)))"
+        :save="(celsius) => change({ usual: owned(celsius) })"
       />
       <QuantityField
         class="col-span-2 sm:col-span-1"
@@ -58,19 +50,19 @@ const heat = computed(() => {
         dimension="number"
         :min="0"
         :max="LIMITS.celsiusSpread.max * degree"
-        :save="(degrees) => change('spread', (draft) => void (draft.spread = owned(degrees / degree)))"
+        :save="(degrees) => change({ spread: owned(degrees / degree) })"
       />
       <TextField
         type="time"
         :label="t.weather.sunrise"
         :value="stay.weather.sunrise"
-        :save="(clock) => change('sunrise', (draft) => void (draft.sunrise = clock))"
+        :save="(sunrise) => change({ sunrise })"
       />
       <TextField
         type="time"
         :label="t.weather.sunset"
         :value="stay.weather.sunset"
-        :save="(clock) => change('sunset', (draft) => void (draft.sunset = clock))"
+        :save="(sunset) => change({ sunset })"
       />
     </div>
     <h3 class="mt-6 font-bold">{{ t.weather.heat }}</h3>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { renameStay, setLeave, setNights, setStart } from '@/actions/stay'
 import { nightsBetween } from '@/core/calendar'
 import type { Stay } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setNights, setStart, stayOf } from '@/document/edits'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
 import AppStepper from '@/ui/AppStepper.vue'
@@ -11,9 +11,6 @@ import AppStepper from '@/ui/AppStepper.vue'
 const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
 const nights = computed(() => nightsBetween(props.stay.start, props.stay.leaveAt))
-
-const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
-  workspace.edit('stay', recipe, `${key} ${props.stay.id}`)
 </script>
 
 <template>
@@ -23,19 +20,19 @@ const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
         class="sm:col-span-2"
         :label="t.stay.name"
         :value="stay.name"
-        :save="(name) => edit('name', (draft) => void (stayOf(draft, stay.id).name = name))"
+        :save="(name) => workspace.act(renameStay(stay.id, name))"
       />
       <TextField
         type="datetime-local"
         :label="t.stay.start"
         :value="stay.start"
-        :save="(start) => edit('start', (draft) => setStart(draft, stay.id, start))"
+        :save="(start) => workspace.act(setStart(stay.id, start))"
       />
       <TextField
         type="datetime-local"
         :label="t.stay.leave"
         :value="stay.leaveAt"
-        :save="(leave) => edit('leave', (draft) => void (stayOf(draft, stay.id).leaveAt = leave))"
+        :save="(leave) => workspace.act(setLeave(stay.id, leave))"
       />
       <AppStepper
         :value="nights"
@@ -45,7 +42,7 @@ const edit = (key: string, recipe: Parameters<typeof workspace.edit>[1]) =>
         :fewer="t.stay.fewerNights"
         :more="t.stay.moreNights"
         data-testid="nights"
-        @change="(to) => edit('nights', (draft) => setNights(draft, stay.id, to))"
+        @change="(to) => workspace.act(setNights(stay.id, to))"
       />
     </div>
   </div>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { changeActivity, setOwnRate, setPartShare, setTimed, setTimedPart } from '@/actions/people'
 import { PARTS } from '@/core/calendar'
 import { volumePerUse, type Activity, type Crew, type Person } from '@/core/model'
-import { fromSource, owned } from '@/core/quantities'
+import { owned } from '@/core/quantities'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { crewOf, setOwnRate, withWeight } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
@@ -19,20 +19,10 @@ const ownRate = ({ rates }: Person) =>
 
 function setRate(person: string, rate: number | null) {
   const { crew, activity } = props
-  return workspace.edit(
-    'crew',
-    (draft) => setOwnRate(draft, crew.id, person, activity.id, rate),
-    `own ${person} ${activity.id}`,
-  )
+  return workspace.act(setOwnRate(crew.id, person, activity.id, rate))
 }
-function change(what: string, recipe: (draft: Activity) => void) {
-  const { crew, activity } = props
-  return workspace.edit(
-    'crew',
-    (draft) => recipe(crewOf(draft, crew.id).activities.find(({ id }) => id === activity.id)!),
-    `${what} ${activity.id}`,
-  )
-}
+const change = (patch: Parameters<typeof changeActivity>[2]) =>
+  workspace.act(changeActivity(props.crew.id, props.activity.id, patch))
 const { volume } = useAmounts()
 const TIMED = [
   { key: 'flow', dimension: 'volume', max: LIMITS.perMinuteL.max },
@@ -41,23 +31,9 @@ const TIMED = [
   { key: 'paused', dimension: 'number', max: LIMITS.minutes.max },
   { key: 'runUp', dimension: 'volume', max: LIMITS.volumeL.max },
 ] as const
-/** A low-flow head, two minutes on, to start from. */
-const setTimed = (timed: boolean) =>
-  change('by the clock', (draft) => {
-    draft.timed = timed
-      ? {
-          flow: fromSource(5, 'watersense'),
-          on: fromSource(2, 'assumed'),
-          trickle: fromSource(0.3, 'assumed'),
-          paused: fromSource(2, 'assumed'),
-          runUp: fromSource(1, 'assumed'),
-        }
-      : null
-  })
+const setClock = (isTimed: boolean) => workspace.act(setTimed(props.crew.id, props.activity.id, isTimed))
 const setWeight = (part: number, share: number) =>
-  change(`weight ${part}`, (draft) => {
-    draft.weights = { values: withWeight(draft.weights.values, part, share), by: 'owner' }
-  })
+  workspace.act(setPartShare(props.crew.id, props.activity.id, part, share))
 </script>
 
 <template>
@@ -83,7 +59,7 @@ const setWeight = (part: number, share: number) =>
       dimension="percent"
       :min="0"
       :max="1"
-      :save="(share) => change('drain', (draft) => void (draft.drainShare = owned(share)))"
+      :save="(share) => change({ drainShare: owned(share) })"
     />
     <QuantityField
       :label="t.sure.volumeVaries"
@@ -91,7 +67,7 @@ const setWeight = (part: number, share: number) =>
       dimension="percent"
       :min="0"
       :max="LIMITS.spread.max"
-      :save="(cv) => change('spread', (draft) => void (draft.spread = owned(cv)))"
+      :save="(cv) => change({ spread: owned(cv) })"
     />
     <QuantityField
       :label="t.sure.levelOff"
@@ -99,13 +75,13 @@ const setWeight = (part: number, share: number) =>
       dimension="percent"
       :min="0"
       :max="LIMITS.spread.max"
-      :save="(cv) => change('level spread', (draft) => void (draft.levelSpread = owned(cv)))"
+      :save="(cv) => change({ levelSpread: owned(cv) })"
     />
     <div class="col-span-2 -ml-2 flex items-center gap-1">
       <AppSwitch
         :on="activity.dispersion === 0"
         :label="t.sure.exact"
-        @change="(exact) => change('dispersion', (draft) => void (draft.dispersion = exact ? 0 : 1))"
+        @change="(exact) => change({ dispersion: exact ? 0 : 1 })"
       />
       <span aria-hidden="true">{{ t.sure.exact }}</span>
     </div>
@@ -117,12 +93,10 @@ const setWeight = (part: number, share: number) =>
           activity.learned.upTo.slice(0, 10),
         )
       }}
-      <AppButton kind="quiet" @click="change('learned', (draft) => void (draft.learned = null))">{{
-        t.learned.forget
-      }}</AppButton>
+      <AppButton kind="quiet" @click="change({ learned: null })">{{ t.learned.forget }}</AppButton>
     </p>
     <div v-if="activity.kind === 'shower'" class="col-span-2 -ml-2 flex items-center gap-1 sm:col-span-4">
-      <AppSwitch :on="activity.timed !== null" :label="t.shower.timed" @change="setTimed" />
+      <AppSwitch :on="activity.timed !== null" :label="t.shower.timed" @change="setClock" />
       <span aria-hidden="true">{{ t.shower.timed }}</span>
       <span v-if="activity.timed" class="figure ml-3 font-bold">{{
         t.shower.makes(volume(volumePerUse(activity)))
@@ -137,9 +111,7 @@ const setWeight = (part: number, share: number) =>
         :dimension="part.dimension"
         :min="0"
         :max="part.max"
-        :save="
-          (value) => change(`timed ${part.key}`, (draft) => void (draft.timed![part.key] = owned(value)))
-        "
+        :save="(value) => workspace.act(setTimedPart(crew.id, activity.id, part.key, value))"
       />
     </template>
     <fieldset class="col-span-2 sm:col-span-4">

@@ -1,4 +1,5 @@
 import { ref, shallowRef } from 'vue'
+import { addFromFile, replaceAll } from '@/actions/whole'
 import type { LogEntry } from '@/core/log'
 import type { Document } from '@/core/model'
 import {
@@ -92,10 +93,8 @@ export function useFiles() {
     }
     const result =
       how === 'replace'
-        ? workspace.replace('import', () => opened, null, [{ op: 'replace', entries: log }])
-        : workspace.replace('import', (current) => added(current).document, null, [
-            { op: 'merge', entries: added(workspace.document).log },
-          ])
+        ? workspace.act(replaceAll('import', opened, log))
+        : workspace.act(addFromFile(added, workspace.document))
     if (!result.ok) {
       message.value = refusal(name, result.faults)
       return

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { setPanel, setReading } from '@/actions/levels'
 import { PANEL_KINDS, panelOf, readAs, type PanelKind, type Reading } from '@/core/levels'
 import type { Id, Panel } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { setPanel, setReading } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
@@ -22,16 +22,10 @@ const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 
 function save(read: Reading) {
-  const { id } = forecast.stay!
-  const ids = [...props.members]
-  return workspace.edit('level', (draft) => setReading(draft, id, ids, read), `reading ${ids.join()}`)
+  return workspace.act(setReading(forecast.stay!.id, [...props.members], read))
 }
 function savePanel(next: Panel) {
-  const { id } = forecast.rig!
-  const ids = [...props.members]
-  return workspace.edit('rig', (draft) => {
-    for (const tank of ids) setPanel(draft, id, tank, next)
-  })
+  return workspace.act(setPanel(forecast.rig!.id, [...props.members], next))
 }
 
 const hasPanel = computed(() => first.value !== null && 'panel' in first.value)

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, reactive } from 'vue'
+import { toldUse, type Told } from '@/core/log'
 import { addWallDays, dayAndPartOf, dayZero } from '@/core/calendar'
 import type { Id } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
-import { useLogStore, type Told } from '@/data/logStore'
+import { useLogStore } from '@/data/logStore'
 import { dayAndTime, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
@@ -40,19 +41,7 @@ const told = computed(() =>
   days.flatMap((day) =>
     rows.value.flatMap(({ activity: { id } }): Told[] => {
       const n = at(day, id)
-      return n > 0
-        ? [
-            {
-              kind: 'use',
-              at: eveningOf(start, day, now),
-              activity: id,
-              n,
-              person: null,
-              litres: null,
-              minutes: null,
-            },
-          ]
-        : []
+      return n > 0 ? [toldUse(eveningOf(start, day, now), id, n)] : []
     }),
   ),
 )

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { RUN_WHATS } from '@/core/log'
+import { RUN_WHATS, toldMove } from '@/core/log'
 import { sparesOf, unitOf } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { roundIn } from '@/core/quantities'
@@ -44,9 +44,8 @@ function save(did: What, amount: number | null) {
   missing.value = (did === 'put-in' || did === 'took-out') && amount === null ? t.field.empty : null
   if (!tank.value) return
   const litres = amount === null ? '' : level(amount, unitOf(tank.value.kind))
-  const moved = [{ container: id.value, what: did, litres: amount }]
   log(
-    [{ kind: 'run', at: at.value, place: null, did: moved }],
+    [toldMove(at.value, id.value, did, amount)],
     t.log.done.words[did](tank.value.name, litres),
     missing.value === null && !isWrong.value,
   )

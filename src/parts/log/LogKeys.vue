@@ -2,6 +2,7 @@
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { toldUse } from '@/core/log'
 import type { LogEntry } from '@/core/log'
 import type { Id } from '@/core/model'
 import { useLogStore } from '@/data/logStore'
@@ -49,9 +50,7 @@ const said = ref('')
 const last = shallowRef<LogEntry | null>(null)
 function add(activity: Id, n = 1) {
   const at = log.at
-  const { result, made } = log.add([
-    { kind: 'use', at, activity, n, person: null, litres: null, minutes: null },
-  ])
+  const { result, made } = log.add([toldUse(at, activity, n)])
   last.value = result.ok ? (made[0] ?? null) : null
   said.value = result.ok ? t.log.logged(t.log.made(activityName(activity), n), dayAndTime(at)) : t.log.refused
 }

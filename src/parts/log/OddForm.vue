@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { toldOdd } from '@/core/log'
 import { addWallDays } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
@@ -33,11 +34,7 @@ const reasons = REASONS.map((value) => ({ value, label: t.log.odd.reasons[value]
 function save() {
   fromFault.value = wrongTime(from.value) ?? (from.value > at.value ? t.log.odd.reversed : null)
   const of = container.value === '' ? null : container.value
-  add(
-    [{ kind: 'odd', at: at.value, from: from.value, container: of, why: why.value }],
-    t.log.odd.reasons[why.value],
-    fromFault.value === null,
-  )
+  add([toldOdd(at.value, from.value, of, why.value)], t.log.odd.reasons[why.value], fromFault.value === null)
 }
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
+import { toldReading } from '@/core/log'
 import { panelSteps, readAs } from '@/core/levels'
 import type { Saw } from '@/core/log'
 import { sparesOf, unitOf, type Container, type Id } from '@/core/model'
@@ -83,9 +84,7 @@ function sawOf({ tank, full }: Row): Saw | null {
 const readings = computed(() =>
   rows.value.flatMap((row) => {
     const saw = sawOf(row)
-    return saw
-      ? [{ kind: 'reading' as const, container: row.tank.id, saw, isOffLevel: isOffLevel.value }]
-      : []
+    return saw ? [{ container: row.tank.id, saw }] : []
   }),
 )
 const hasShell = (tank: Container) => 'shell' in tank && tank.kind !== 'tote'
@@ -93,7 +92,7 @@ const hasShell = (tank: Container) => 'shell' in tank && tank.kind !== 'tote'
 function save() {
   const names = rows.value.filter(({ tank }) => readings.value.some(({ container }) => container === tank.id))
   log(
-    readings.value.map((reading) => ({ ...reading, at: at.value })),
+    readings.value.map(({ container, saw }) => toldReading(at.value, container, saw, isOffLevel.value)),
     listed(names.map(({ tank }) => tank.name)),
     readings.value.length > 0 && !Object.values(wrong).some(Boolean),
   )

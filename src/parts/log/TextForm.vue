@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue'
-import { TEXT_KINDS } from '@/core/log'
+import { TEXT_KINDS, toldText } from '@/core/log'
 import { useForecastStore } from '@/data/forecastStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import * as t from '@/texts/t'
@@ -29,7 +29,7 @@ function save() {
   what.value = kind.value === 'note' && note.value.trim() === '' ? t.log.text.empty : null
   const of = container.value === '' ? null : container.value
   log(
-    [{ kind: kind.value, at: at.value, container: of, note: note.value }],
+    [toldText(at.value, kind.value, of, { note: note.value })],
     t.log.text.kinds[kind.value],
     what.value === null,
   )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { toldUse } from '@/core/log'
 import { useForecastStore } from '@/data/forecastStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import * as t from '@/texts/t'
@@ -35,16 +36,12 @@ const MOST_MINUTES = 240
 
 function save(count: number) {
   const name = activityName(activity.value)
-  const entry = {
-    kind: 'use' as const,
-    at: at.value,
-    activity: activity.value,
-    n: count,
+  const entry = toldUse(at.value, activity.value, count, {
     person: person.value === '' ? null : person.value,
     litres: count === 0 ? null : litres.value,
     minutes: count === 0 ? null : minutes.value,
-    ...(isExtra.value && count > 0 && !isCounted(activity.value) ? { isExtra: true } : {}),
-  }
+    isExtra: isExtra.value && count > 0 && !isCounted(activity.value),
+  })
   log([entry], t.log.made(name, count), !isLitresWrong.value && !isMinutesWrong.value)
 }
 </script>

@@ -1,5 +1,6 @@
 import { ref } from 'vue'
-import { useLogStore, type Told } from '@/data/logStore'
+import { type Told } from '@/core/log'
+import { useLogStore } from '@/data/logStore'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'

@@ -1,7 +1,7 @@
+import { putPlace, putPlaces, removePlace, setWay } from '@/actions/runs'
 import type { Id, Place, Way } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { putPlace, removePlace, setWay } from '@/document/edits'
 
 /** Changes a place of the stay; each is a step of the history. */
 export function usePlaceEdit() {
@@ -10,21 +10,16 @@ export function usePlaceEdit() {
   const stayId = () => forecast.stay!.id
   return {
     put: (place: Place, what: string | null = null) => {
-      const id = stayId()
-      const coalesce = what === null ? null : `${what} ${place.id}`
-      return workspace.edit('place', (draft) => putPlace(draft, id, place), coalesce)
+      return workspace.act(putPlace(stayId(), place, what))
     },
     putAll: (places: readonly Place[]) => {
-      const id = stayId()
-      return workspace.edit('place', (draft) => places.forEach((place) => putPlace(draft, id, place)))
+      return workspace.act(putPlaces(stayId(), places))
     },
     remove: (place: Id) => {
-      const id = stayId()
-      return workspace.edit('place', (draft) => removePlace(draft, id, place))
+      return workspace.act(removePlace(stayId(), place))
     },
     setWay: (way: Way) => {
-      const id = stayId()
-      return workspace.edit('place', (draft) => setWay(draft, id, way), `way ${way.place}`)
+      return workspace.act(setWay(stayId(), way))
     },
   }
 }

@@ -1,4 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
+import { toldRun } from '@/core/log'
+import { addRuns, doneRun, dragRun, moveRun, removeRun, replaceRun, typeRun } from '@/actions/runs'
+import { logging } from '@/actions/action'
 import { addWallDays, dayZero, slotAt, slotNumber, slotOfTime, type Slot } from '@/core/calendar'
 import type { Id, Run, Stay } from '@/core/model'
 import { asDone, isOfPlace, nearestSlotSteps, runAnswers, stayCost, type RunAnswer } from '@/core/schedule'
@@ -9,7 +12,6 @@ import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { addRuns, moveRun, removeRun, replaceRun } from '@/document/edits'
 import { formatDate, formatShortDay } from '@/texts'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
@@ -39,24 +41,16 @@ export function useRuns() {
     inOrder,
     cost,
     add: (runs: readonly Run[]) => {
-      const id = stayId()
-      return workspace.edit('run', (draft) => addRuns(draft, id, runs))
+      return workspace.act(addRuns(stayId(), runs))
     },
     move: (run: Id, { day, part }: Slot, isDrag = false) => {
-      const id = stayId()
-      return workspace.edit(
-        'run',
-        (draft) => moveRun(draft, id, run, day, part),
-        isDrag ? `run ${run}` : null,
-      )
+      return workspace.act((isDrag ? dragRun : moveRun)(stayId(), run, day, part))
     },
     replace: (run: Run, coalesce: string | null = null) => {
-      const id = stayId()
-      return workspace.edit('run', (draft) => replaceRun(draft, id, run), coalesce)
+      return workspace.act(coalesce === null ? replaceRun(stayId(), run) : typeRun(stayId(), run, coalesce))
     },
     remove: (run: Id) => {
-      const id = stayId()
-      return workspace.edit('run', (draft) => removeRun(draft, id, run))
+      return workspace.act(removeRun(stayId(), run))
     },
     newId: () => newId('run'),
     /** Under way a run of the part that comes next, or of one before, can be said to be done. */
@@ -71,8 +65,8 @@ export function useRuns() {
       const id = stayId()
       const did = stayCase && model ? asDone(stayCase, model, run) : []
       if (did.length === 0) return { ok: false as const, faults: [] }
-      const entry = log.entryOf({ kind: 'run', at: clock.now, did, place: null, note: run.name })
-      return workspace.edit('log', (draft) => removeRun(draft, id, run.id), null, [{ op: 'put', entry }])
+      const entry = log.entryOf(toldRun(clock.now, did, { note: run.name }))
+      return workspace.act(logging(doneRun(id, run.id), [{ op: 'put', entry }]))
     },
   }
 }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
+import { setHabit } from '@/actions/habits'
+import { declineAdvice, hearAllAdvice } from '@/actions/budget'
 import { aimOf, type NextStep } from '@/core/advice'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { declineAdvice, hearAllAdvice, setHabit } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import { useOfferWords, useSetRun, type OfferSet } from '@/parts/runs/useOffers'
 import { formatDate, formatNumber, formatSigned, listed } from '@/texts'
@@ -80,7 +81,7 @@ function take(step: NextStep) {
   }
   const { id } = forecast.stay!
   const from = forecast.today
-  const result = workspace.edit('habit', (draft) => setHabit(draft, id, change.habit, change.on, null, from))
+  const result = workspace.act(setHabit(id, change.habit, change.on, null, from))
   said.value = result.ok
     ? { ok: true, words: (change.on ? t.next.didOn : t.next.didOff)(nameOf(step)) }
     : { ok: false, words: refusalWords(result.faults) }
@@ -90,12 +91,10 @@ async function undo() {
   await workspace.undo()
 }
 function decline(advice: string) {
-  const { id } = forecast.stay!
-  workspace.edit('budget', (draft) => declineAdvice(draft, id, advice))
+  workspace.act(declineAdvice(forecast.stay!.id, advice))
 }
 function hearAgain() {
-  const { id } = forecast.stay!
-  workspace.edit('budget', (draft) => hearAllAdvice(draft, id))
+  workspace.act(hearAllAdvice(forecast.stay!.id))
 }
 const declined = computed(() => forecast.stay?.budget.declined.length ?? 0)
 const link = 'min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4'

@@ -1,5 +1,7 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
+import { toldUse } from '@/core/log'
+import { setNights } from '@/actions/stay'
 import { nightsBetween } from '@/core/calendar'
 import { volumePerUse } from '@/core/model'
 import { useBoughtStore } from '@/data/boughtStore'
@@ -10,7 +12,6 @@ import { useSettingsStore } from '@/data/settingsStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useWaysStore } from '@/data/waysStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setNights } from '@/document/edits'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { useLogging } from '@/parts/log/useLogging'
 import { useOpenPlace } from '@/parts/places/openPlace'
@@ -146,8 +147,7 @@ export function useWayEntries(isLooking: () => boolean) {
     go,
   })
   function logOne(activity: string) {
-    return () =>
-      log.add([{ kind: 'use', at: log.at, activity, n: 1, person: null, litres: null, minutes: null }])
+    return () => log.add([toldUse(log.at, activity, 1)])
   }
   const actions = (): Way[] => {
     const { stay } = forecast
@@ -161,9 +161,7 @@ export function useWayEntries(isLooking: () => boolean) {
       ...(stay
         ? [
             action('night', t.ways.actions.night, () =>
-              workspace.edit('stay', (draft) =>
-                setNights(draft, stay.id, nightsBetween(stay.start, stay.leaveAt) + 1),
-              ),
+              workspace.act(setNights(stay.id, nightsBetween(stay.start, stay.leaveAt) + 1)),
             ),
             action('why', t.ways.actions.why, askCount),
           ]

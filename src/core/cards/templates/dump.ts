@@ -79,12 +79,12 @@ export const dump: CardTemplate = {
             {
               id: 'dump.queue',
               when: ['others-wait', 'water-here'],
-              acts: ['water-on', 'water-off'],
+              acts: ['water-on', 'water-off', 'owe-rinse'],
               shows: ['queue-low', 'queue-high'],
               cares: ['stay'],
               wrongs: ['overflows'],
             },
-            { id: 'dump.no-water', when: ['!water-here'] },
+            { id: 'dump.no-water', when: ['!water-here'], acts: ['owe-rinse'] },
             { when: ['rinse-now', '!with-gray'], items: [rinsing] },
             {
               id: 'dump.black-shut',
@@ -187,7 +187,7 @@ export const rinse: CardTemplate = {
           wrongs: ['no-flow', 'leaks'],
         },
         { when: ['water-here'], items: [rinsing] },
-        { id: 'dump.no-water', when: ['!water-here'] },
+        { id: 'dump.no-water', when: ['!water-here'], acts: ['owe-rinse'] },
         { id: 'rinse.end', acts: ['shut:tank'] },
       ],
     },

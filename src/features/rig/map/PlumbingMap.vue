@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { useWorkspaceStore } from '@/data/workspaceStore'
+import { reroute } from '@/actions/rig'
 import { partAt } from '@/core/count'
 import { pipeFlows, plumbingWarnings, type PipeFlow } from '@/core/plumbing'
 import { wallDaysBetween } from '@/core/calendar'
 import type { Id, Rig, Stay } from '@/core/model'
 import { useForecastStore } from '@/data/forecastStore'
-import { reroute } from '@/document/edits'
 import { useAmounts } from '@/parts/useAmounts'
-import { useRigEdit } from '@/parts/useRigEdit'
 import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import MapTank from './MapTank.vue'
@@ -17,7 +17,7 @@ import { mapLayout, nextOf, nodeHeight, pipePath, pipeWidth } from './mapLayout'
 const props = defineProps<{ rig: Rig; stay: Stay }>()
 const forecast = useForecastStore()
 const { level } = useAmounts()
-const { edit } = useRigEdit(() => props.rig)
+const workspace = useWorkspaceStore()
 
 const frame = ref<HTMLElement | null>(null)
 const { width } = useElementSize(frame)
@@ -91,7 +91,7 @@ const choices = (pipe: PipeFlow['pipe']): Id[] => {
 const isBin = (id: Id) => props.rig.containers.find((container) => container.id === id)?.kind === 'solids'
 
 function lead(fixture: Id, pipe: PipeFlow['pipe'], to: Id | null) {
-  const result = edit(null, (draft, rigId) => reroute(draft, rigId, fixture, pipe, to))
+  const result = workspace.act(reroute(props.rig.id, fixture, pipe, to))
   refused.value = result.ok ? '' : t.faults[result.faults[0]!.code](result.faults[0]!)
   held.value = null
   pointer.value = null

@@ -3,9 +3,9 @@ import { computed, ref } from 'vue'
 import BoardHabitBar from './BoardHabitBar.vue'
 import { keptRange, type DayRange } from './rangeDrag'
 import type { useBoard } from './useBoard'
+import { paintHabit } from '@/actions/habits'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setHabit, stayOf } from '@/document/edits'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import * as t from '@/texts/t'
 
@@ -28,16 +28,7 @@ const off = computed(() =>
 function set(habit: string, on: boolean, range: DayRange | null, coalesce: string | null = null) {
   const { id } = props.board.stay
   const days = range === null ? null : keptRange(range, lastDay.value)
-  return workspace.edit(
-    'habit',
-    (draft) => {
-      const stay = stayOf(draft, id)
-      const at = stay.habits.findIndex((entry) => entry.habit === habit)
-      if (on && at >= 0) stay.habits[at]!.days = days
-      else setHabit(draft, id, habit, on, days, forecast.today)
-    },
-    coalesce,
-  )
+  return workspace.act(paintHabit(id, habit, on, days, forecast.today, coalesce))
 }
 
 /** Why a habit could not be added: gear, a rule of the land. */

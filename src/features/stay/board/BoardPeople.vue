@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { useBoard } from './useBoard'
+import { setAbsence } from '@/actions/people'
 import { PARTS, PARTS_PER_DAY, type Part } from '@/core/calendar'
 import { isAwayOn } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { setAbsence } from '@/document/edits'
 import * as t from '@/texts/t'
 import { useGridKeys } from '@/ui/useGridKeys'
 
@@ -26,9 +26,7 @@ const isGuestGone = (person: string, day: number) => {
 }
 
 function toggle(person: string, day: number, part: Part) {
-  const { id } = props.board.stay
-  const next = !isAway(person, day, part)
-  workspace.edit('absence', (draft) => setAbsence(draft, id, person, day, part, next))
+  workspace.act(setAbsence(props.board.stay.id, person, day, part, !isAway(person, day, part)))
 }
 </script>
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { useBoard } from './useBoard'
+import { setWarmest } from '@/actions/stay'
 import { warmestOf } from '@/core/model'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import { setWarmest } from '@/document/edits'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import * as t from '@/texts/t'
 
@@ -11,8 +11,7 @@ const props = defineProps<{ board: NonNullable<ReturnType<typeof useBoard>['valu
 const workspace = useWorkspaceStore()
 
 function set(day: number, celsius: number) {
-  const { id } = props.board.stay
-  return workspace.edit('stay', (draft) => setWarmest(draft, id, day, celsius), `weather day ${day} ${id}`)
+  return workspace.act(setWarmest(props.board.stay.id, day, celsius))
 }
 </script>
 
