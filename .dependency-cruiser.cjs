@@ -2,9 +2,9 @@
 const LAYERS = {
   core: [],
   document: ['core'],
-  solver: ['core', 'document'],
-  workers: ['core', 'document', 'solver'],
-  data: ['core', 'document', 'solver', 'workers'],
+  engines: ['core', 'document'],
+  workers: ['core', 'document', 'engines'],
+  data: ['core', 'document', 'engines', 'workers'],
   actions: ['core', 'document', 'data'],
   texts: ['core', 'document'],
   ui: [],
@@ -60,7 +60,7 @@ module.exports = {
       name: 'server-and-cli-use-the-lower-layers',
       severity: 'error',
       from: { path: '^(server|cli)/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/', pathNot: inside(['core', 'document', 'solver', 'texts']) },
+      to: { path: '^src/', pathNot: inside(['core', 'document', 'engines', 'texts']) },
     },
     {
       name: 'not-own-index',

@@ -5,7 +5,7 @@ import { defineConfig } from 'vitest/config'
 export const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) }
 
 const PURE = [
-  ...['core', 'document', 'solver', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`),
+  ...['core', 'document', 'engines', 'texts'].map((folder) => `src/${folder}/**/*.test.ts`),
   'tests/laws/**/*.test.ts',
 ]
 // Patience with a busy machine; nothing is measured by it.

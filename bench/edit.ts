@@ -1,5 +1,5 @@
 import { produce } from 'immer'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { checked, checkedEdit } from '@/document'
 import { setLevel } from '@/document/edits'
 import { trailerDemo } from '../scripts/demo/trailer'

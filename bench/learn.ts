@@ -1,7 +1,7 @@
 import { learn, nowFrom } from '@/core/learn'
 import { ledger } from '@/core/count'
 import { addWallDays } from '@/core/calendar'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { trailerDemo } from '../scripts/demo/trailer'
 import { USUAL } from '../scripts/study/figures'
 import { household } from '../scripts/study/household'

@@ -7,7 +7,7 @@ import { benchReach, benchRisk } from './risk'
 import { median, sample } from './timing'
 import { count } from '@/core/count'
 import { compile } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 
 console.log(`Node ${process.version}, ${cpus().length} cores`)
 

@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { plainTrips } from '../tests/support/plainTrips'
 
 /** Trips a second of the plain simulator that the tests keep, each to its stop. */

@@ -1,5 +1,5 @@
 import { compile, compileChances } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { riskTables, sampleTrips, samplerOf, TRIALS } from '@/core/risk'
 import { sixtyDays } from './documents'
 

@@ -1,6 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads'
 import { compile, compileChances } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { riskTables, sampleTrips, samplerOf, TRIALS } from '@/core/risk'
 import { sixtyDays } from './documents'
 

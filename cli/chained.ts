@@ -1,10 +1,10 @@
 import { addWallDays, dayZero, type WallTime } from '@/core/calendar'
 import { keptChain } from '@/core/chain'
 import type { LogEntry } from '@/core/log'
-import type { Document, Id, OpenTimes, StayCase } from '@/core/model'
+import type { Document, Id, OpenTimes, StayCase } from '@/core/domain'
 import { passedTrips, type RiskTables } from '@/core/risk'
 import { hasBegun, knownAt, knownCase, learnStay } from '@/core/underway'
-import { readOpening } from '@/solver/openingHours'
+import { readOpening } from '@/engines/openingHours'
 
 export interface ChainOptions {
   seed: number

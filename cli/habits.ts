@@ -3,7 +3,7 @@ import { count } from '@/core/count'
 import type { LogEntry } from '@/core/log'
 import { daysPerBother } from '@/core/habits'
 import { compile, compileChances } from '@/core/compile'
-import { found, type Document, type StayCase } from '@/core/model'
+import { found, type Document, type StayCase } from '@/core/domain'
 import {
   asCount,
   chainSeed,

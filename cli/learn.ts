@@ -1,7 +1,7 @@
 import type { LogEntry } from '@/core/log'
 import { riskTables } from '@/core/risk'
 import { compile } from '@/core/compile'
-import { caseOf, type Document } from '@/core/model'
+import { caseOf, type Document } from '@/core/domain'
 import { learnedBy, ofStay } from './now'
 import type { Options } from './run'
 

@@ -1,6 +1,6 @@
 import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
-import type { Document, Id, StayCase } from '@/core/model'
+import type { Document, Id, StayCase } from '@/core/domain'
 import { passedTrips } from '@/core/risk'
 import { caseNow, expectedNow, learnStay, type StayLearned } from '@/core/underway'
 import { earlierOf, stayCaseOf, type ChainOptions } from './chained'

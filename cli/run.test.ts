@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { Run } from '@/core/model'
+import type { Run } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { runOf, runStep } from '../tests/support/generateRuns'
 import { run } from './run'

@@ -1,6 +1,6 @@
 import { isWallTime, type WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { TRIALS } from '@/core/risk'
 import { pathText, readDocument, show } from '@/document'
 import * as t from '@/texts/t'

@@ -1,4 +1,4 @@
-import type { Activity, Document, RoleShare, Role } from '@/core/model'
+import type { Activity, Document, RoleShare, Role } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { starterActivities, starterHabits, usualChores } from '@/document/starters'
 import { starters } from '@/texts/en/starters'

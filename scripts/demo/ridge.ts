@@ -1,4 +1,4 @@
-import type { Place, Position } from '@/core/model'
+import type { Place, Position } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newPlace } from '@/document/starters'
 

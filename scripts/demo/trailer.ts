@@ -1,5 +1,5 @@
-import type { Document, TankContainer } from '@/core/model'
-import { panelOf } from '@/core/levels'
+import type { Document, TankContainer } from '@/core/domain'
+import { panelOf } from '@/core/domain'
 import { fromSource, owned } from '@/core/quantities'
 import { assumedCrew, bareSite, newContainer, newFixture, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'

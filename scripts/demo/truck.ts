@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { fromSource, owned } from '@/core/quantities'
 import { assumedCrew, bareSite, newContainer, newFixture, newPlace, startLevel } from '@/document/starters'
 import { activitiesOf, demoOf, rolesOf } from './pieces'

@@ -4,7 +4,7 @@ import { ledger } from '@/core/count'
 import type { Evidence } from '@/core/learn'
 import { effectsOf } from '@/core/learn/effects'
 import { compile, compileChances, heaterOf, type Model } from '@/core/compile'
-import { sideOf, sparesOf, type Activity, type StayCase } from '@/core/model'
+import { sideOf, sparesOf, type Activity, type StayCase } from '@/core/domain'
 import { owned } from '@/core/quantities'
 
 /** How a household lives with its log and its panel. */

@@ -1,4 +1,4 @@
-import type { Activity } from '@/core/model'
+import type { Activity } from '@/core/domain'
 import { dayFigures } from './day'
 import { figures, shareOf, type Asked, type Count, type Figures } from './figures'
 import type { Habits } from './household'

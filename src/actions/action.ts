@@ -1,5 +1,5 @@
 import { produce } from 'immer'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import type { Action } from '@/data/action'
 import type { EditLabel } from '@/data/storage/documentStore'
 import type { LogOperation } from '@/data/storage/logStore'

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import type { Chore, Document, OwnCard, Place, Product, Run } from '@/core/model'
+import type { Chore, Document, OwnCard, Place, Product, Run } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import type { Action } from '@/data/action'
 import { checkedEdit } from '@/document'

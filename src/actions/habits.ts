@@ -1,4 +1,4 @@
-import { found, type Document, type Effect, type Habit, type Id } from '@/core/model'
+import { found, type Document, type Effect, type Habit, type Id } from '@/core/domain'
 import type { DayNumber } from '@/core/calendar'
 import { owned } from '@/core/quantities'
 import * as edits from '@/document/edits'

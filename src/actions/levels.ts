@@ -1,4 +1,4 @@
-import type { Id, Panel } from '@/core/model'
+import type { Id, Panel } from '@/core/domain'
 import * as edits from '@/document/edits'
 import { action } from './action'
 

@@ -1,6 +1,6 @@
-import type { Activity, Crew, FlushHabits, Id, Person } from '@/core/model'
+import type { Activity, Crew, FlushHabits, Id, Person } from '@/core/domain'
 import { fromSource, owned } from '@/core/quantities'
-import { found } from '@/core/model'
+import { found } from '@/core/domain'
 import * as edits from '@/document/edits'
 import { ownActivity } from '@/document/starters'
 import { action } from './action'

@@ -1,4 +1,4 @@
-import type { Container, Fixture, Gear, Heater, Id, Outlet, Rig, RigSize } from '@/core/model'
+import type { Container, Fixture, Gear, Heater, Id, Outlet, Rig, RigSize } from '@/core/domain'
 import { fromSource, owned, type Quantity } from '@/core/quantities'
 import * as edits from '@/document/edits'
 import { action } from './action'

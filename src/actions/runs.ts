@@ -1,5 +1,5 @@
 import type { DayNumber } from '@/core/calendar'
-import type { Id, Place, Run } from '@/core/model'
+import type { Id, Place, Run } from '@/core/domain'
 import * as edits from '@/document/edits'
 import { action } from './action'
 

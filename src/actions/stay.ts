@@ -1,5 +1,5 @@
-import type { Id, LandRule, Stay, Weather } from '@/core/model'
-import { found } from '@/core/model'
+import type { Id, LandRule, Stay, Weather } from '@/core/domain'
+import { found } from '@/core/domain'
 import { fromSource } from '@/core/quantities'
 import * as edits from '@/document/edits'
 import type { Action } from '@/data/action'

@@ -1,4 +1,4 @@
-import { emptyDocument, type Document } from '@/core/model'
+import { emptyDocument, type Document } from '@/core/domain'
 import type { LogEntry } from '@/core/log'
 import type { Action } from '@/data/action'
 import { addDocument } from '@/document'

@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import type { Ends } from './storage/begun'
 import type { EditLabel } from './storage/documentStore'
 import type { LogOperation } from './storage/logStore'

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { mount } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'

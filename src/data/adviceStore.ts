@@ -10,7 +10,7 @@ import {
   todayOf,
   touchesFlush,
 } from '@/core/habits'
-import type { Habit, Id, StayCase } from '@/core/model'
+import type { Habit, Id, StayCase } from '@/core/domain'
 import type { FlushRange } from '@/core/risk'
 import type { Subject } from '@/workers'
 import { useAtRest } from './atRest'

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { newId } from './newId'
 import { safeStorage } from './safeStorage'
 import type { BegunName, BegunStore, Ends } from './storage/begun'

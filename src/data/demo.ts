@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import type { UnitChoice } from '@/core/quantities'
 import { addFile } from '@/document'
 import { demoInRoundNumbers } from '@/document/starters'

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { compile } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { heavyDocument } from '../../tests/support/heavy'
 import { runOf, runStep } from '../../tests/support/generateRuns'
 import { trailerDemo } from '../../scripts/demo/trailer'

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
-import { caseOf } from '@/core/model'
-import { readOpening, type OpeningRequest } from '@/solver/openingHours'
+import { caseOf } from '@/core/domain'
+import { readOpening, type OpeningRequest } from '@/engines/openingHours'
 import { JobGivenUp } from '@/workers/lane'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { openingsOf } from './hoursStore'

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import type { StayCase } from '@/core/model'
+import type { StayCase } from '@/core/domain'
 import type { Args, JobClient, JobName, LaneName, Result, Step, Subject } from '@/workers'
 
 /** Everything that is computed beside the screen goes through here; nobody else touches a worker. */

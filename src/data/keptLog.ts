@@ -1,5 +1,5 @@
 import { byTime, standing, type LogEntry } from '@/core/log'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { LogChange } from './storage/changes'
 
 /** Entries as they are kept, and those of each stay that stand, in the order of UTC. Never changed in place. */

@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { StayLearned } from '@/core/underway'
 import { safeStorage } from './safeStorage'
 import type { Space } from './storage/database'

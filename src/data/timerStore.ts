@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
-import { startTimer, timed, type ShowerTimer, type TimerAction } from '@/core/timer'
-import type { Id } from '@/core/model'
+import { startTimer, timed, type ShowerTimer, type TimerAction } from '@/core/log'
+import type { Id } from '@/core/domain'
 import { useBegun } from './begun'
 
 /** A shower that was begun: it goes on through a locked screen, a reload and a kill, and belongs to no document. */

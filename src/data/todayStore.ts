@@ -4,7 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vu
 import type { NextStep } from '@/core/advice'
 import type { Budget, SwapOffer } from '@/core/budget'
 import type { LogEntry } from '@/core/log'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { SinceYesterday } from '@/core/underway'
 import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'

@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
 import type { LogEntry } from '@/core/log'
 import { chainTo, keptChain, type ChainOptions } from '@/core/chain'
-import { caseOf, type Document, type Id, type Stay, type StayCase } from '@/core/model'
+import { caseOf, type Document, type Id, type Stay, type StayCase } from '@/core/domain'
 import {
   caseNow,
   endOf,

@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import type { DocumentFault } from '@/document'
 import type { Checks } from './checks'
 import { COALESCE_MS, type Edit } from './storage/documentStore'

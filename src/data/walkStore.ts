@@ -9,7 +9,7 @@ import {
   type Walk,
   type WalkAction,
 } from '@/core/cards'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { useBegun } from './begun'
 
 /** A walk that was begun: it outlives a locked screen, a reload and a kill, and belongs to no document. */

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import type { StayCase } from '@/core/model'
+import type { StayCase } from '@/core/domain'
 import { PLAN_ON, TRIALS, type OwnCounts } from '@/core/risk'
 import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { setLevel } from '@/document/edits'
-import { found } from '@/core/model'
+import { found } from '@/core/domain'
 import { useNoticeStore } from './noticeStore'
 import { StorageFault } from './storage/faults'
 import { openMemoryStore, sharedMemory } from './storage/memoryStore'

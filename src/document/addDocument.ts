@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Document, Habit, Id } from '@/core/model'
+import type { Document, Habit, Id } from '@/core/domain'
 import { inOrder } from './habitOrder'
 
 type Kind = 'rig' | 'crew' | 'stay' | 'habit' | 'entry'

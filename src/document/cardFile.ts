@@ -1,5 +1,5 @@
 import type { CardFile } from '@/core/cards'
-import { CARD_KINDS, type OwnCard } from '@/core/model'
+import { CARD_KINDS, type OwnCard } from '@/core/domain'
 import { nameField } from './schema/fields'
 import { LIMITS } from './schema/limits'
 import { ownStepsField } from './schema/ownCard'

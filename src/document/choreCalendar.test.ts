@@ -1,7 +1,7 @@
 import ICAL from 'ical.js'
 import { describe, expect, it } from 'vitest'
 import type { ChoreState } from '@/core/chores'
-import type { Chore, ChoreEvery } from '@/core/model'
+import type { Chore, ChoreEvery } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { choreCalendar } from './choreCalendar'
 

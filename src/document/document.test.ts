@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { en } from '@/texts'
 import { z } from './schema/zod'
 import { newContainer } from './starters'

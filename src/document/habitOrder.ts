@@ -1,4 +1,4 @@
-import type { Document, Effect, Habit, Id } from '@/core/model'
+import type { Document, Effect, Habit, Id } from '@/core/domain'
 
 /** Effects of which, on one activity, the first by habit id goes before the others (model.md section 4). */
 const IN_ORDER: readonly Effect['kind'][] = ['replace', 'bring', 'redirect', 'catch', 'reuse']

@@ -1,6 +1,6 @@
 import type { LogEntry } from '@/core/log'
-import type { Document } from '@/core/model'
-import { DOCUMENT_FORMAT } from '@/core/model'
+import type { Document } from '@/core/domain'
+import { DOCUMENT_FORMAT } from '@/core/domain'
 import { documentChecks, editChecks } from './checks/documentChecks'
 import { show, type DocumentFault } from './faults'
 import { migrate } from './migrations/chain'

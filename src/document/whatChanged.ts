@@ -1,5 +1,5 @@
 import { areRivals } from '@/core/habits'
-import type { Document, Habit, Id } from '@/core/model'
+import type { Document, Habit, Id } from '@/core/domain'
 
 const LISTS = ['rigs', 'crews', 'habits', 'stays'] as const
 const PARTS = ['containers', 'fixtures', 'outlets', 'persons', 'activities'] as const

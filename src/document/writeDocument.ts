@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 
 /** The text of a file, two spaces deep so that people can read and compare it; ends with a line end. */
 export function writeDocument(document: Document, log: readonly LogEntry[] = []): string {

@@ -1,5 +1,5 @@
 import { useSettingsStore } from '@/data/settingsStore'
-import type { LevelUnit } from '@/core/model'
+import type { LevelUnit } from '@/core/domain'
 import {
   formatFactor,
   formatFigures,

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { addWallDays, dayZero, nightsBetween } from '@/core/calendar'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import { formatShortDay } from '@/texts'
 
 /** The days of a stay to choose from, by number. */

@@ -1,4 +1,4 @@
-import { REDIRECT_ENDS, isOneOf, type Effect, type Habit } from '@/core/model'
+import { REDIRECT_ENDS, isOneOf, type Effect, type Habit } from '@/core/domain'
 import type { Quantity } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { formatNumber } from '@/texts'

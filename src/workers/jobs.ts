@@ -3,11 +3,11 @@ import type { Budget, SwapOffer } from '@/core/budget'
 import type { LogEntry } from '@/core/log'
 import type { BetterTime, RunOffer, UsualRun } from '@/core/errands'
 import type { DaysBought } from '@/core/habits'
-import type { Id, StayCase } from '@/core/model'
+import type { Id, StayCase } from '@/core/domain'
 import type { Reach, ReachOptions, ReachSoFar } from '@/core/reach'
 import type { Review } from '@/core/review'
 import type { LearnRequest, SinceYesterday, StayLearned } from '@/core/underway'
-import type { OpeningAnswer, OpeningRequest } from '@/solver/openingHours'
+import type { OpeningAnswer, OpeningRequest } from '@/engines/openingHours'
 import type { FlushRange, OwnCounts, Sample, SampleOptions, Story } from '@/core/risk'
 
 /** What a job is about: sent once, however many jobs follow. `revision` tells it from all others. */

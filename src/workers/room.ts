@@ -23,7 +23,7 @@ import {
   type SampleOptions,
   type Sampler,
 } from '@/core/risk'
-import type { Steps } from '@/core/steps'
+import type { Steps } from '@/core/slices'
 import { reviewOf } from '@/core/review'
 import { learnStay, sinceYesterday } from '@/core/underway'
 import type { Args, JobName, Subject, Work } from './jobs'
@@ -44,7 +44,7 @@ export interface Room extends Doing {
 export function jobRoom(): Room {
   const tables = riskTables()
   const samplers = keptSamplers(tables)
-  let readOpening: typeof import('@/solver/openingHours').readOpening | null = null
+  let readOpening: typeof import('@/engines/openingHours').readOpening | null = null
   const doing = chained(tables, {
     *sample(subject, args) {
       return yield* sampled(yield* samplers(subject, false), args)
@@ -130,7 +130,7 @@ export function jobRoom(): Room {
   const prepare = (job: JobName) =>
     job !== 'openings' || readOpening
       ? null
-      : import('@/solver/openingHours').then((code) => void (readOpening = code.readOpening))
+      : import('@/engines/openingHours').then((code) => void (readOpening = code.readOpening))
   return { ...doing, prepare }
 }
 

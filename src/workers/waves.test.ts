@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { compile } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { TRIALS, type Risk } from '@/core/risk'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { doJob, heldClient } from '../../tests/support/heldClient'

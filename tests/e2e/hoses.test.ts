@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { writeDocument } from '@/document'
 import { newPlace } from '@/document/starters'

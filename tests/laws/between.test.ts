@@ -6,9 +6,9 @@ import { addWallDays, dayZero, slotAt, slotBegins, slotNumber, wallDaysBetween }
 import { keptChain, seasonOf } from '@/core/chain'
 import { compile, compileChances } from '@/core/compile'
 import { count, dryCount, ledger, nightsMade } from '@/core/count'
-import { decideBy, toQuarter } from '@/core/decide'
+import { decideBy, toQuarter } from '@/core/advice'
 import { runOffers } from '@/core/errands'
-import { caseOf, type Document, type OpenTimes, type Place, type StayCase } from '@/core/model'
+import { caseOf, type Document, type OpenTimes, type Place, type StayCase } from '@/core/domain'
 import { judgedRuns } from '@/core/places'
 import { owned } from '@/core/quantities'
 import {
@@ -22,7 +22,7 @@ import {
   untilLeft,
 } from '@/core/risk'
 import { learnStay } from '@/core/underway'
-import { whole } from '@/core/steps'
+import { whole } from '@/core/slices'
 import { newPlace } from '@/document/starters'
 import { countWords } from '@/parts/count/useCountWords'
 import { tallyShape } from '@/parts/count/tally'

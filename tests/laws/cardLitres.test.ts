@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import type { CardCase, CardStep, QuantityId } from '@/core/cards'
-import { isSoiled, type Container, type StayCase } from '@/core/model'
+import { isSoiled, type Container, type StayCase } from '@/core/domain'
 import { drawn, made } from '../support/drawnCards'
 import { often } from '../support/thorough'
 

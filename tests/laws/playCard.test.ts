@@ -17,7 +17,7 @@ import {
 } from '@/core/cards'
 import { compile } from '@/core/compile'
 import { count } from '@/core/count'
-import { caseOf, type Accepted, type CardKind, type Document } from '@/core/model'
+import { caseOf, type Accepted, type CardKind, type Document } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { KINDS, drawn, made } from '../support/drawnCards'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { BREACH_TOLERANCE, count, flowsOf, levelAt } from '@/core/count'
 import { compile, type Model } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { documentArb } from '../support/generate'
 
 const RUNS = { numRuns: 20_000 }

@@ -9,7 +9,7 @@ import { logFromCsv, logToCsv } from '@/document/logCsv'
 import { geoJsonOf, placesOfGeoJson, readGeoJson } from '@/document/places/geojson'
 import { gpxOf, readGpx } from '@/document/places/gpx'
 import { placeSchema } from '@/document/schema/places'
-import type { OpeningAnswer, OpeningRequest } from '@/solver/openingHours'
+import type { OpeningAnswer, OpeningRequest } from '@/engines/openingHours'
 import { ridgePlaces } from '../../scripts/demo/ridge'
 import { trailerLog } from '../../scripts/demo/trailerLog'
 

@@ -1,4 +1,4 @@
-import type { Activity, Container, Document, Fixture, Habit, Rig, Role, Stay } from '@/core/model'
+import type { Activity, Container, Document, Fixture, Habit, Rig, Role, Stay } from '@/core/domain'
 import { newHabit } from '@/document/edits'
 import { owned } from '@/core/quantities'
 import { assumedCrew, assumedWeather, bareSite, newFixture, startLevel } from '@/document/starters'

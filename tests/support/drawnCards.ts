@@ -11,7 +11,7 @@ import {
   type CardKind,
   type School,
   type StayCase,
-} from '@/core/model'
+} from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newPlace } from '@/document/starters'
 import { trailerDemo } from '../../scripts/demo/trailer'

@@ -1,7 +1,7 @@
 import { ledger } from '@/core/count'
 import { flushKept, flushRatios } from '@/core/habits'
 import { compile } from '@/core/compile'
-import { caseOf, type Document, type Id } from '@/core/model'
+import { caseOf, type Document, type Id } from '@/core/domain'
 import { allowedOf, fixedTrips, reach, type Reach, type ReachOptions } from '@/core/reach'
 import { playTrips, riskTables, tripLuck } from '@/core/risk'
 import { samplerFor } from './spreads'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect } from 'vitest'
-import type { Activity, Document, Effect, Habit } from '@/core/model'
+import type { Activity, Document, Effect, Habit } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newHabit } from '@/document/edits'
 import { documentArb } from './generate'

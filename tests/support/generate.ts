@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { PARTS } from '@/core/calendar'
-import { sideOf } from '@/core/model'
-import type { Activity, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/model'
+import { sideOf } from '@/core/domain'
+import type { Activity, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newHabit, newOutlet } from '@/document/edits'
 import {

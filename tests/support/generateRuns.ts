@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { PARTS } from '@/core/calendar'
-import { sideOf, type Container, type Document, type Run, type RunStep } from '@/core/model'
+import { sideOf, type Container, type Document, type Run, type RunStep } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { documentArb, reuseArb } from './generate'
 

@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newContainer, newFixture, startLevel } from '@/document/starters'
 import { trailerDemo } from '../../scripts/demo/trailer'

@@ -1,5 +1,5 @@
 import { switchHabit, withHabits } from '@/core/habits'
-import { caseOf, type Document, type Id, type Stay } from '@/core/model'
+import { caseOf, type Document, type Id, type Stay } from '@/core/domain'
 
 /** The document with its stay as a case has it. */
 function withStay(document: Document, stay: Stay): Document {

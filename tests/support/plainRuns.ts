@@ -1,6 +1,6 @@
 import { PARTS } from '@/core/calendar'
 import type { Model } from '@/core/compile'
-import { isOneOf, sideOf, type Container, type Document, type Run, type RunStep } from '@/core/model'
+import { isOneOf, sideOf, type Container, type Document, type Run, type RunStep } from '@/core/domain'
 
 /** A tank of one plain trip. */
 export interface PlainTank {

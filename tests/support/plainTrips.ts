@@ -12,7 +12,7 @@ import {
   type Document,
   type LevelError,
   type Stay,
-} from '@/core/model'
+} from '@/core/domain'
 
 /** What a plain trip came to; `days` is Infinity beyond the horizon. */
 export interface PlainTrip {

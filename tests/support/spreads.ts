@@ -1,5 +1,5 @@
 import { compile, compileChances } from '@/core/compile'
-import { caseOf, type Document } from '@/core/model'
+import { caseOf, type Document } from '@/core/domain'
 import { riskTables, samplerOf, type Sampler } from '@/core/risk'
 
 /** Built once for a file of tests. */

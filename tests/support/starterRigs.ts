@@ -1,4 +1,4 @@
-import { caseOf, type StayCase } from '@/core/model'
+import { caseOf, type StayCase } from '@/core/domain'
 import { UNIT_SYSTEMS } from '@/core/quantities'
 import { PLUMBING_IDS, firstChoices, startDocument, toiletsFor, type StartChoices } from '@/document/starters'
 import { starterNames, starters } from '@/texts/en/starters'

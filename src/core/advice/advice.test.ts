@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
 import { compile } from '../compile'
-import { caseOf, type Document } from '../model'
+import { caseOf, type Document } from '../domain'
 import { playTrips, quantileSorted, riskTables, tripLuck } from '../risk'
 import { samplerFor, withoutSpread } from '../../../tests/support/spreads'
 import { trailerDemo } from '../../../scripts/demo/trailer'

@@ -4,11 +4,11 @@ import { countOf, lastsSteps, ledger } from '../count'
 import { daysOfHabit } from '../compile'
 import { runOffers, type RunOffer, type UsualRun } from '../errands'
 import { blockedBy, canApply, daysPerBother, isOnFrom, switchHabit, todayOf } from '../habits'
-import { found, type Habit, type Id, type Run, type Stay, type StayCase } from '../model'
+import { found, type Habit, type Id, type Run, type Stay, type StayCase } from '../domain'
 import type { Days, Share } from '../quantities'
 import { tripCounts, type Counts, type TripOptions } from '../risk'
 import { withRun, type RunCost } from '../schedule'
-import { untold, whole } from '../steps'
+import { untold, whole } from '../slices'
 
 /** One single change of a stay. */
 export type NextChange =

@@ -12,7 +12,7 @@ import {
   type Id,
   type StartLevel,
   type StayCase,
-} from '../model'
+} from '../domain'
 import type { Cv, Days, Origin } from '../quantities'
 
 /** What an assumption is about. */

@@ -1,5 +1,5 @@
 import { blockedBy, canApply, isOnFrom, switchHabit, todayOf, withHabits, type Blocked } from '../habits'
-import { found, type Habit, type Id, type StayCase } from '../model'
+import { found, type Habit, type Id, type StayCase } from '../domain'
 import type { Days, Share } from '../quantities'
 import { tripCounts, type TripOptions } from '../risk'
 

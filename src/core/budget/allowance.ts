@@ -2,7 +2,7 @@ import { dayAndPartOf, wallDaysBetween, type DayNumber, type WallTime } from '..
 import { todayOf } from '../habits'
 import { completenessOf, openUses, standing, type LogEntry, type UseEntry } from '../log'
 import { compile, type Model } from '../compile'
-import { fromItsStart, type Activity, type Id, type StayCase } from '../model'
+import { fromItsStart, type Activity, type Id, type StayCase } from '../domain'
 import type { Days, Factor } from '../quantities'
 import { apartAsTheyWant, grantedFrom } from './rates'
 

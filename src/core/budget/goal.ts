@@ -1,5 +1,5 @@
 import { addWallDays, dayZero, nightsBetween, type DayNumber, type WallTime } from '../calendar'
-import type { Stay } from '../model'
+import type { Stay } from '../domain'
 import type { Share } from '../quantities'
 
 /** A day begins at 05:00; the morning after a night ends at eleven. */

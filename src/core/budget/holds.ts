@@ -1,7 +1,7 @@
 import { wallDaysBetween } from '../calendar'
 import { count } from '../count'
 import { compile, compileChances, type Chances } from '../compile'
-import type { Id, StayCase } from '../model'
+import type { Id, StayCase } from '../domain'
 import { chanceToLast, playTrips, quantileSorted, samplerOf, type RiskTables } from '../risk'
 import type { Days, Share } from '../quantities'
 import type { Goal } from './goal'

@@ -1,7 +1,7 @@
 import { addWallDays, dayZero, partGrid } from '../calendar'
 import { standing, type LogEntry } from '../log'
 import { presence } from '../compile'
-import type { Activity, Id, StayCase } from '../model'
+import type { Activity, Id, StayCase } from '../domain'
 
 /** Whole uses left today for one person: a fair share of the crew's, by what they usually do and have done today. */
 export interface PersonLeft {

@@ -1,4 +1,4 @@
-import type { Activity, Habit, Id, StayCase } from '../model'
+import type { Activity, Habit, Id, StayCase } from '../domain'
 import { owned, type Factor } from '../quantities'
 
 /** Farther than any stay may last. */

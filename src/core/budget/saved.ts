@@ -1,4 +1,4 @@
-import type { Activity, ActivityKind, Crew } from '../model'
+import type { Activity, ActivityKind, Crew } from '../domain'
 
 /** Kinds that a budget may grant fewer of; what of their own the owner adds comes to them (model.md section 7). */
 const SAVED_KINDS: readonly ActivityKind[] = ['shower', 'dishes', 'cleaning', 'laundry']

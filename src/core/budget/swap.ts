@@ -1,6 +1,6 @@
 import type { LogEntry } from '../log'
 import { todayOf } from '../habits'
-import type { Id, StayCase, Swap } from '../model'
+import type { Id, StayCase, Swap } from '../domain'
 import { allowances } from './allowance'
 import type { Budget, BudgetOptions } from './budget'
 import { goalOf } from './goal'

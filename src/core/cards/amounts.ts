@@ -10,7 +10,7 @@ import {
   type Id,
   type Product,
   type TreatedKind,
-} from '../model'
+} from '../domain'
 import type { Litres } from '../quantities'
 import type { StepAnswer } from '../schedule'
 import type { CardCase, Load } from './cardCase'

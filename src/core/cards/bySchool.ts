@@ -1,4 +1,4 @@
-import type { CardKind, School } from '../model'
+import type { CardKind, School } from '../domain'
 
 /** Which cards each question changes a step or a number of; a test derives the same table from the cards themselves. */
 export const CARDS_OF_SCHOOL: Record<School, readonly CardKind[]> = {

@@ -1,6 +1,6 @@
 import type { Count } from '../count'
 import type { Model } from '../compile'
-import type { Container, Id, Outlet, Place, Product, Rig, Run, StayCase, TankContainer } from '../model'
+import type { Container, Id, Outlet, Place, Product, Rig, Run, StayCase, TankContainer } from '../domain'
 import type { Amount, Litres } from '../quantities'
 import { levelsBefore, type StepAnswer } from '../schedule'
 import type { TankRecord } from './record'

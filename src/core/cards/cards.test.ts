@@ -15,7 +15,7 @@ import {
   type Product,
   type School,
   type StayCase,
-} from '../model'
+} from '../domain'
 import { owned } from '../quantities'
 import { starterCases } from '../../../tests/support/starterRigs'
 import { allOf, pairwise, sizeOf, type Choice, type Fields } from '../../../tests/support/pairwise'

@@ -1,4 +1,4 @@
-import type { Rig } from '../model'
+import type { Rig } from '../domain'
 import type { Card, CardStep } from './derive'
 import type { Act } from './template'
 

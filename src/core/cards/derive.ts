@@ -1,4 +1,4 @@
-import type { CardKind, Container, Id, OwnCard, Product, TreatedKind } from '../model'
+import type { CardKind, Container, Id, OwnCard, Product, TreatedKind } from '../domain'
 import type { Amount } from '../quantities'
 import type { RunEntry } from '../log'
 import { loadsFor } from '../errands'

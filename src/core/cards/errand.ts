@@ -1,6 +1,6 @@
 import { playRun, type Count } from '../count'
 import { compileRun, type Model } from '../compile'
-import type { CardKind, Container, Id, Run, RunStep, StayCase } from '../model'
+import type { CardKind, Container, Id, Run, RunStep, StayCase } from '../domain'
 import type { LogEntry } from '../log'
 import type { Amount } from '../quantities'
 import { newBlock } from '../runs'

@@ -12,7 +12,7 @@ import {
   type StayCase,
   type TankContainer,
   type TreatedKind,
-} from '../model'
+} from '../domain'
 import { wastesOf } from '../places'
 import { joinedTanks, type Binding, type CardCase, type Subject } from './cardCase'
 import {

@@ -1,4 +1,4 @@
-import { sideOf, type Id, type Outlet, type Rig } from '../model'
+import { sideOf, type Id, type Outlet, type Rig } from '../domain'
 import type { Card, CardAct, CardStep } from './derive'
 import { outletsOf } from './subjects'
 import type { Act, Care } from './template'

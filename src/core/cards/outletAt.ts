@@ -1,4 +1,4 @@
-import { isSoiled, type Id, type Rig } from '../model'
+import { isSoiled, type Id, type Rig } from '../domain'
 import type { Card, CardStep } from './derive'
 import { outletsOf } from './subjects'
 import type { Act } from './template'

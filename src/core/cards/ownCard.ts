@@ -1,4 +1,4 @@
-import type { CardKind, OwnCard, Rig } from '../model'
+import type { CardKind, OwnCard, Rig } from '../domain'
 import type { Card, CardStep } from './derive'
 import { broken, type Breaking } from './laws'
 import { isBlock, type Item } from './template'

@@ -1,4 +1,12 @@
-import { carrierFill, isSoiled, joinedWith, type Accepted, type Container, type Id, type Rig } from '../model'
+import {
+  carrierFill,
+  isSoiled,
+  joinedWith,
+  type Accepted,
+  type Container,
+  type Id,
+  type Rig,
+} from '../domain'
 import type { Amount, Litres } from '../quantities'
 import type { Card, CardAct, CardStep } from './derive'
 import { handsOf, touch, type Hands, CLEAN } from './laws'

@@ -1,5 +1,5 @@
 import { standing, type LogEntry } from '../log'
-import type { Crew, Id, Product } from '../model'
+import type { Crew, Id, Product } from '../domain'
 import { firstRounds } from '../runs'
 
 /** What the log knows of rinsing a tank. */

@@ -7,7 +7,7 @@ import {
   type RunStep,
   type StayCase,
   type TankContainer,
-} from '../model'
+} from '../domain'
 import { fromSource } from '../quantities'
 import { loadsFor } from '../errands'
 import type { Subject } from './cardCase'

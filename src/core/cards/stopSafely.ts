@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Card, CardStep } from './derive'
 import { RISKY } from './laws'
 import type { Act } from './template'

@@ -6,7 +6,7 @@ import {
   type Outlet,
   type StayCase,
   type TankContainer,
-} from '../model'
+} from '../domain'
 import type { Subject } from './cardCase'
 
 /** All outlets; a tank that none names has one of its own, without an end valve. */

@@ -1,4 +1,4 @@
-import { SCHOOLS, type CardKind, type School, type SideOf } from '../model'
+import { SCHOOLS, type CardKind, type School, type SideOf } from '../domain'
 
 /**
  * The language in which run cards are written: data, not code. A template is a list of steps in the order of the work; a

@@ -1,5 +1,5 @@
 import type { RunEntry } from '../log'
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Card, CardStep } from './derive'
 import { stopSafely, type SafeStep } from './stopSafely'
 

@@ -1,4 +1,4 @@
-import { kgPerUnit, sparesOf, WATER_KG_PER_L, type Container } from '../model'
+import { kgPerUnit, sparesOf, WATER_KG_PER_L, type Container } from '../domain'
 import type { Amount, Kilograms, Litres } from '../quantities'
 import type { CardCase } from './cardCase'
 

@@ -1,4 +1,4 @@
-import { pointTaking, stepBlocked, wasteOf, type Accepted, type CardKind, type RunStep } from '../model'
+import { pointTaking, stepBlocked, wasteOf, type Accepted, type CardKind, type RunStep } from '../domain'
 import type { CardCase, Subject } from './cardCase'
 
 /** Whether what leaves on a card may leave where it is done: it is known, it is to be asked, or it may not. */

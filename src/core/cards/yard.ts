@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Card, CardAct } from './derive'
 
 /** What is open, connected and running while a card is walked. */

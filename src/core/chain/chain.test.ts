@@ -6,11 +6,11 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { addWallDays, wallDaysBetween, type WallTime } from '../calendar'
 import { count, dryCount } from '../count'
 import { compile, compileChances } from '../compile'
-import { caseOf, type Document, type Stay } from '../model'
+import { caseOf, type Document, type Stay } from '../domain'
 import { owned } from '../quantities'
 import { chainSeed, ownCounts, passedTrips, playTrips, quantileSorted, riskTables, samplerOf } from '../risk'
 import { usualRuns } from '../errands'
-import { whole } from '../steps'
+import { whole } from '../slices'
 import { chainOf, chainTo, following, keptChain, leftOver, seasonOf } from './index'
 
 /** The document with its stay cut in two at 11:00 of a day: the second follows the first with nothing between. */

@@ -1,5 +1,5 @@
 import type { WallTime } from '../calendar'
-import { caseOf, type Document, type Id, type Stay, type StayCase } from '../model'
+import { caseOf, type Document, type Id, type Stay, type StayCase } from '../domain'
 import { passedOn } from './passedOn'
 
 /** The stays before one, the first of its chain first, itself last. Stays that are not there end it. */

@@ -1,7 +1,7 @@
 import { slotBegins, slotNumber, slotOfTime, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, onSolidsAfter, playRun, stateAt, type Ledger } from '../count'
 import { compile, compileRun, type Model } from '../compile'
-import type { Follows, ModelRun, Now, OnSolids, Passed, StayCase } from '../model'
+import type { Follows, ModelRun, Now, OnSolids, Passed, StayCase } from '../domain'
 import { judgedRuns } from '../places'
 import { newBlock } from '../runs'
 

@@ -2,7 +2,7 @@ import { nightsBetween, slotNumber, wallDaysBetween, type WallTime } from '../ca
 import { count, nightsMade, type Ledger } from '../count'
 import { compile, type Model } from '../compile'
 import { afterRoad } from './passedOn'
-import type { Id, Run, StayCase } from '../model'
+import type { Id, Run, StayCase } from '../domain'
 import type { Amount, Days, Share } from '../quantities'
 
 /** One stay of a season. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { LogEntry } from '../log'
-import type { Chore, ChoreEvery, Rig, Stay } from '../model'
+import type { Chore, ChoreEvery, Rig, Stay } from '../domain'
 import { owned } from '../quantities'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'

@@ -1,6 +1,6 @@
 import { addWallDays, dayZero, wallDaysBetween, type WallTime } from '../calendar'
 import { standing, type LogEntry } from '../log'
-import { sideOf, type Chore, type ChoreEvery, type Id, type Rig, type Stay } from '../model'
+import { sideOf, type Chore, type ChoreEvery, type Id, type Rig, type Stay } from '../domain'
 import { endOf } from '../underway'
 
 /** How far along one rhythm of a chore is. */

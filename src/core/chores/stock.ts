@@ -1,6 +1,6 @@
 import { stockLeft } from '../cards'
 import { standing, type LogEntry } from '../log'
-import { sideOf, type Crew, type Id, type Product, type Rig } from '../model'
+import { sideOf, type Crew, type Id, type Product, type Rig } from '../domain'
 
 /** What is left of something that is used up; `times`: how often that will do, null: not known. */
 export interface StockLeft {

@@ -11,7 +11,7 @@ import {
   type StayCase,
   warmestOf,
   type Stay,
-} from '../model'
+} from '../domain'
 import type { Presence } from './presence'
 
 /** A habit that is on, with the parts of the grid in which it holds. */

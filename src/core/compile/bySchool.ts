@@ -1,6 +1,6 @@
 import type { Amount, Litres } from '../quantities'
 import type { ModelContainer } from './model'
-import type { Schools } from '../model'
+import type { Schools } from '../domain'
 
 /** L of liquid put into a waste tank after an emptying, by the crew's side. */
 export function chargeOf(

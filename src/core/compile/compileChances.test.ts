@@ -1,4 +1,4 @@
-import { caseOf, type Document } from '../model'
+import { caseOf, type Document } from '../domain'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { documentArb, reuseArb } from '../../../tests/support/generate'

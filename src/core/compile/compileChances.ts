@@ -16,7 +16,7 @@ import {
   type LevelError,
   type Stay,
   type StayCase,
-} from '../model'
+} from '../domain'
 import type { Model, ModelContainer } from './model'
 import type { Presence } from './presence'
 

@@ -12,7 +12,7 @@ import {
   type Passed,
   type Rig,
   type Stay,
-} from '../model'
+} from '../domain'
 import type { ModelContainer } from './model'
 
 /** The rig's containers, tanks that stand open to each other as one, with their starting levels. */

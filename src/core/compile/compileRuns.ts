@@ -16,7 +16,7 @@ import {
   type RunStep,
   stepBlocked,
   type StayCase,
-} from '../model'
+} from '../domain'
 import { endCode, type ModelContainer } from './model'
 
 const OUT = endCode('carried-out')

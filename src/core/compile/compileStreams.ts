@@ -1,5 +1,5 @@
 import type { Share } from '../quantities'
-import { PIECE, type Steps } from '../steps'
+import { PIECE, type Steps } from '../slices'
 import type { ActiveHabit } from './activeHabits'
 import {
   type Activity,
@@ -10,7 +10,7 @@ import {
   type Id,
   type Fixture,
   type Rig,
-} from '../model'
+} from '../domain'
 import { endCode, type ModelContainer, type Stream } from './model'
 
 /** One way a use's water, solids or paper takes. Only what drains can be redirected. */

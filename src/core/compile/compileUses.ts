@@ -1,5 +1,5 @@
 import type { PartGrid } from '../calendar'
-import { volumePerUse, type Activity, type Crew, warmestOf, type Stay } from '../model'
+import { volumePerUse, type Activity, type Crew, warmestOf, type Stay } from '../domain'
 import type { PartFactors } from './factors'
 import type { Presence } from './presence'
 

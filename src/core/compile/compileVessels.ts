@@ -1,5 +1,5 @@
 import type { ActiveHabit } from './activeHabits'
-import type { Activity, Passed } from '../model'
+import type { Activity, Passed } from '../domain'
 import { endCode, type ModelVessel, type Stream } from './model'
 
 /**

@@ -6,7 +6,7 @@ import { count } from '../count'
 import { areRivals, canApply } from '../habits'
 import { owned } from '../quantities'
 import { compile } from './compile'
-import { caseOf, found, type Effect, type HabitOn } from '../model'
+import { caseOf, found, type Effect, type HabitOn } from '../domain'
 
 /** Two people, one shower a day each of 12 L in the morning and two liquid uses of 1 L each at midday, by hand. */
 const uses = [

@@ -1,5 +1,5 @@
 import type { ActiveHabit } from './activeHabits'
-import { ownFactor, putInPerUse, tricklePerUse, type Activity, type Effect } from '../model'
+import { ownFactor, putInPerUse, tricklePerUse, type Activity, type Effect } from '../domain'
 
 /** What the habits that are on make of one activity, per part of the grid. */
 export interface PartFactors {

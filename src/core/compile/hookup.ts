@@ -1,5 +1,6 @@
+import { movedPerUse } from './perUse'
 import type { PartGrid } from '../calendar'
-import type { Crew, ModelRun, Stay } from '../model'
+import type { Crew, ModelRun, Stay } from '../domain'
 import { endCode, type Model, type ModelContainer, type Stream } from './model'
 
 /** The run that opens gray where a hookup begins; not one of the stay's own. */
@@ -33,10 +34,11 @@ export function openParts(
   let wanted = schools.hoseGray.value
   for (let i = open.lastIndexOf(1); i >= 0 && open[i] === 1 && wanted > 0; i--) {
     open[i] = 0
-    for (const { to, activity, ofDraw, fixed, portion } of streams) {
+    for (const stream of streams) {
+      const { to, activity, portion } = stream
       const k = activity * grid.count + i
       if (containers[to]?.kind === 'gray')
-        wanted -= uses[k]! * (ofDraw * volume[k]! + fixed) * (portion?.[i] ?? 1)
+        wanted -= uses[k]! * movedPerUse(stream, volume[k]!) * (portion?.[i] ?? 1)
     }
   }
   return open.includes(1) ? open : null

@@ -11,7 +11,7 @@ import {
   type Id,
   type StreamIndex,
   type ModelRun,
-} from '../model'
+} from '../domain'
 import type { PartGrid, WallTime } from '../calendar'
 import type { Presence } from './presence'
 

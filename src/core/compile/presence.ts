@@ -1,5 +1,5 @@
 import { type DayNumber, type PartGrid, PARTS } from '../calendar'
-import { type Id, type Crew, isAwayOn, type Stay } from '../model'
+import { type Id, type Crew, isAwayOn, type Stay } from '../domain'
 
 /** Who is there in each part: few different groups, however many parts. */
 export interface Presence {

@@ -1,7 +1,7 @@
 import type { PartIndex } from '../calendar'
 import type { Days, Amount, PerDay } from '../quantities'
 import type { Model } from '../compile'
-import type { ContainerIndex } from '../model'
+import type { ContainerIndex } from '../domain'
 import { levelBefore, type Ledger } from './ledger'
 
 type Levels = Pick<Ledger, 'levels' | 'afterRuns' | 'afterEach'>

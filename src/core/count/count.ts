@@ -1,8 +1,8 @@
 import { addWallDays, type WallTime } from '../calendar'
 import { HOOKUP_RUN, compileSteps, type Model } from '../compile'
-import type { Id, StayCase } from '../model'
+import type { Id, StayCase } from '../domain'
 import type { Days } from '../quantities'
-import { within, type Steps } from '../steps'
+import { within, type Steps } from '../slices'
 import { firstBreach, stopperOf, type Breach } from './breach'
 import { ledger, ledgerSteps, levelsSteps, type Ledger } from './ledger'
 

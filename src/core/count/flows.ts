@@ -1,7 +1,7 @@
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
 import { endId, type Model } from '../compile'
-import type { Id, LevelUnit } from '../model'
+import type { Id, LevelUnit } from '../domain'
 import type { Ledger } from './ledger'
 
 /** One flow of one part: L (or uses) of an activity from one end to another. */

@@ -1,9 +1,10 @@
+import { movedPerUse } from '../compile'
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
 import type { Model, Stream } from '../compile'
-import type { ContainerIndex, EndCode, Id, ModelRun, ModelStep } from '../model'
+import type { ContainerIndex, EndCode, Id, ModelRun, ModelStep } from '../domain'
 import { BOUNDS, applyRun, isEmptied, newBlock, type Bound, type RunBlock } from '../runs'
-import { PIECE, whole, within, type Steps } from '../steps'
+import { PIECE, whole, within, type Steps } from '../slices'
 import { playVessels } from './vessels'
 
 /**
@@ -162,10 +163,11 @@ function isPieceEnd(row: number, parts: number): boolean {
 }
 
 /** amount = uses × (share of the draw × L per use + what is added per use) × the part's portion */
-function fillAmounts(model: Model, { activity, ofDraw, fixed, portion }: Stream, row: Float64Array): void {
-  const base = activity * model.grid.count
+function fillAmounts(model: Model, stream: Stream, row: Float64Array): void {
+  const base = stream.activity * model.grid.count
+  const { portion } = stream
   for (let i = 0; i < row.length; i++)
-    row[i] = model.uses[base + i]! * (ofDraw * model.volume[base + i]! + fixed)
+    row[i] = model.uses[base + i]! * movedPerUse(stream, model.volume[base + i]!)
   if (portion) for (let i = 0; i < row.length; i++) row[i]! *= portion[i]!
 }
 

@@ -1,5 +1,5 @@
 import type { Model } from '../compile'
-import type { ContainerIndex } from '../model'
+import type { ContainerIndex } from '../domain'
 import type { Days, Litres } from '../quantities'
 import { levelBefore, type Ledger } from './ledger'
 

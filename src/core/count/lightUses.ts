@@ -1,6 +1,6 @@
 import type { Amount } from '../quantities'
 import type { Model } from '../compile'
-import type { VesselContainer } from '../model'
+import type { VesselContainer } from '../domain'
 import type { Ledger } from './ledger'
 
 /**

@@ -5,7 +5,7 @@ import { example, use } from '../../../tests/support/build'
 import { addWallDays } from '../calendar'
 import { flushRatios } from '../habits'
 import { compile } from '../compile'
-import { caseOf, type Document } from '../model'
+import { caseOf, type Document } from '../domain'
 import { count, stateAt } from './index'
 import { often } from '../../../tests/support/thorough'
 

@@ -1,7 +1,7 @@
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
 import type { Model, ModelVessel, VesselEnd } from '../compile'
-import { PIECE, type Steps } from '../steps'
+import { PIECE, type Steps } from '../slices'
 
 const MORNING = 0
 

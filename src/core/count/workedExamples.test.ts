@@ -4,7 +4,7 @@ import { count } from './index'
 import { explainCount, inputsOf } from '../explain'
 import { daysBought } from '../habits'
 import { compile } from '../compile'
-import { caseOf, type Document, type Effect } from '../model'
+import { caseOf, type Document, type Effect } from '../domain'
 import { owned } from '../quantities'
 import { example, habit as anyHabit, use } from '../../../tests/support/build'
 

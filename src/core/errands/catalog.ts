@@ -14,7 +14,7 @@ import {
   type RunStep,
   type StayCase,
   type TankContainer,
-} from '../model'
+} from '../domain'
 import { fromSource, type Quantity } from '../quantities'
 
 /** The usual errands; the texts give each its words. */

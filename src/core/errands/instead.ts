@@ -1,7 +1,7 @@
-import { stepBlocked, type Place, type Run, type StayCase } from '../model'
+import { stepBlocked, type Place, type Run, type StayCase } from '../domain'
 import { placesFor } from '../places'
 import { blocks, isOfPlace, tryRun, type RunAnswer } from '../schedule'
-import { whole, type Steps } from '../steps'
+import { whole, type Steps } from '../slices'
 import { usualRuns, type UsualRun } from './catalog'
 import { runOf } from './makeErrand'
 

@@ -1,4 +1,4 @@
-import { isOneOf, isSoiled, sparesOf, TANK_KINDS, type Container, type StayCase } from '../model'
+import { isOneOf, isSoiled, sparesOf, TANK_KINDS, type Container, type StayCase } from '../domain'
 import type { UsualRun } from './catalog'
 
 /** What an errand wants that is not there. */

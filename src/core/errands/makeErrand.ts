@@ -1,5 +1,5 @@
 import type { Slot } from '../calendar'
-import type { Id, Place, Run, StayCase } from '../model'
+import type { Id, Place, Run, StayCase } from '../domain'
 import { placesFor } from '../places'
 import type { UsualErrand } from './catalog'
 

@@ -1,4 +1,4 @@
-import type { Run, StayCase } from '../model'
+import type { Run, StayCase } from '../domain'
 import type { Days, Share } from '../quantities'
 import { heldOn, type TripOptions } from '../risk'
 import { runCost, type RunCost } from '../schedule'

@@ -8,7 +8,7 @@ import {
   type Part,
   type Slot,
 } from '../calendar'
-import type { Id, Run, StayCase } from '../model'
+import type { Id, Run, StayCase } from '../domain'
 import { canBeDone, goesOut, isOutside, type Possible } from '../places'
 import type { Days } from '../quantities'
 import { countsOn, heldOn, untilLeft, type Held, type TripOptions } from '../risk'

@@ -1,5 +1,5 @@
 import type { Model } from '../compile'
-import { volumePerUse, type Activity, type Crew } from '../model'
+import { volumePerUse, type Activity, type Crew } from '../domain'
 import type { Litres } from '../quantities'
 
 /** What an activity draws in a whole day with everybody there and no habit on. */

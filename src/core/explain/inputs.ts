@@ -8,7 +8,7 @@ import {
   type Rig,
   type Stay,
   type StayCase,
-} from '../model'
+} from '../domain'
 import type { Quantity } from '../quantities'
 
 /** What an input is called; the texts give it words. */

@@ -1,7 +1,7 @@
 import type { PartIndex } from '../calendar'
 import { levelBefore, mergedStreams, partAt, type Count, type Ledger } from '../count'
 import type { Model } from '../compile'
-import type { ContainerIndex, Id } from '../model'
+import type { ContainerIndex, Id } from '../domain'
 import type { Days, Litres } from '../quantities'
 import type { Bound } from '../runs'
 

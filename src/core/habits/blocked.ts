@@ -1,4 +1,4 @@
-import type { Gear, Habit, LandRule, Rig, Stay } from '../model'
+import type { Gear, Habit, LandRule, Rig, Stay } from '../domain'
 
 /** What keeps a habit off: gear the rig does not list, a rule of the land not recorded as allowing it. */
 export interface Blocked {

@@ -1,4 +1,4 @@
-import { REDIRECT_ENDS, isOneOf, type Crew, type Effect, type Fixture, type Habit, type Rig } from '../model'
+import { REDIRECT_ENDS, isOneOf, type Crew, type Effect, type Fixture, type Habit, type Rig } from '../domain'
 
 /**
  * Whether a habit does anything in a rig: with a dry toilet no flush can be spared, and where there is no jug nothing can

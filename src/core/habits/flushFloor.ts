@@ -1,6 +1,6 @@
 import type { Ledger } from '../count'
 import type { Model } from '../compile'
-import { TOILET_KINDS, type Crew, type Habit, type Id } from '../model'
+import { TOILET_KINDS, type Crew, type Habit, type Id } from '../domain'
 
 /** Liquid on the solids of one black tank, or of tanks joined to one. */
 export interface FlushRatio {

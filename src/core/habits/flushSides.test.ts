@@ -1,4 +1,4 @@
-import { caseOf } from '../model'
+import { caseOf } from '../domain'
 import { describe, expect, it } from 'vitest'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { vanDemo } from '../../../scripts/demo/van'

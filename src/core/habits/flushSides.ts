@@ -1,6 +1,6 @@
 import { count } from '../count'
 import { compile } from '../compile'
-import { TOILET_KINDS, type Crew, type StayCase } from '../model'
+import { TOILET_KINDS, type Crew, type StayCase } from '../domain'
 import type { Days, Litres } from '../quantities'
 import { flushRatios } from './flushFloor'
 

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { trailerDemo } from '../../../scripts/demo/trailer'
-import { caseOf, type LandRule, type StayCase } from '../model'
+import { caseOf, type LandRule, type StayCase } from '../domain'
 import { landUses, overLand } from './landUse'
 
 const STAY = 'harrow-ridge'

@@ -1,7 +1,7 @@
 import { dayAndPartOf } from '../calendar'
 import { ledger } from '../count'
 import { compile, endCode, type Model, type Stream } from '../compile'
-import type { LandRule, StayCase } from '../model'
+import type { LandRule, StayCase } from '../domain'
 import type { Days, Litres } from '../quantities'
 
 /** What the habits that rest on one rule of the land put on the ground, against what the rule allows. */

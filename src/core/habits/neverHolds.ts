@@ -1,5 +1,5 @@
 import { daylightParts, nightsBetween, PARTS } from '../calendar'
-import { warmestOf, type Habit, type Stay } from '../model'
+import { warmestOf, type Habit, type Stay } from '../domain'
 
 /**
  * What keeps a habit from holding at any time of a stay: no part of the day it is kept to is light, or no day is warm

@@ -1,6 +1,6 @@
 import { dayAndPartOf, type DayNumber } from '../calendar'
-import type { Habit, HabitOn, Id, StayCase } from '../model'
-import { found } from '../model'
+import type { Habit, HabitOn, Id, StayCase } from '../domain'
+import { found } from '../domain'
 
 /**
  * The case with a habit on or off. Switching one on replaces its rivals: of a *how* and of a *where* at most one is on

@@ -1,4 +1,4 @@
-import type { ContainerIndex } from '../model'
+import type { ContainerIndex } from '../domain'
 import type { Days, Share } from '../quantities'
 import type { Measured, PanelRead } from './evidence'
 import { logLikely, wholeOf, type Filter } from './filter'

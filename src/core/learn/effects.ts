@@ -1,3 +1,4 @@
+import { addedPerUse, drawnPerUse } from '../compile'
 import type { Ledger } from '../count'
 import type { Model } from '../compile'
 
@@ -21,18 +22,17 @@ export function effectsOf(model: Model, ledger: Ledger): Effects {
   const rows = activities.length * grid.count
   const [drawn, fixed] = [new Float64Array(rows * width), new Float64Array(rows * width)]
   streams.forEach((stream, s) => {
-    const { activity, from, to, ofDraw, portion } = stream
+    const { activity, from, to } = stream
     for (let i = 0; i < grid.count; i++) {
       const row = activity * grid.count + i
-      const share = portion?.[i] ?? 1
-      const added = stream.isOfVessel ? 0 : stream.fixed * share
+      const added = stream.isOfVessel ? 0 : addedPerUse(stream, i)
       const n = uses[row]!
       const byLedger = vessels.length > 0 && n > 0
       const flow = byLedger
         ? ledger.amounts[s * grid.count + i]! / n - added
         : stream.isOfVessel
           ? 0
-          : ofDraw * share * volume[row]!
+          : drawnPerUse(stream, volume[row]!, i)
       for (const [end, sign] of [
         [to, 1],
         [from, -1],

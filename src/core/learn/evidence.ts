@@ -1,4 +1,4 @@
-import type { ActivityIndex, ContainerIndex } from '../model'
+import type { ActivityIndex, ContainerIndex } from '../domain'
 import type { Amount, Cv, Days, Factor, Litres, Share } from '../quantities'
 
 /** Something that happened or was seen, at an instant in days from where the model's grid begins. */

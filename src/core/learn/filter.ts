@@ -1,4 +1,4 @@
-import type { JointDraws } from '../model'
+import type { JointDraws } from '../domain'
 import type { Amount, Share } from '../quantities'
 import type { Evidence, Known, Measured, Odd, PanelRead, Step, Used } from './evidence'
 import { capacityFactor, levelOf, ownLevel, rateFactor, type Ground } from './ground'

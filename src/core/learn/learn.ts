@@ -8,7 +8,7 @@ import {
   type Crew,
   type Id,
   type StayCase,
-} from '../model'
+} from '../domain'
 import { dailyUse } from '../explain'
 import type { Cv, Days, Factor } from '../quantities'
 import { agreementOf, type Agreement } from './agreement'

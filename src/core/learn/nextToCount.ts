@@ -1,4 +1,4 @@
-import type { ActivityIndex } from '../model'
+import type { ActivityIndex } from '../domain'
 import type { Cv, Share } from '../quantities'
 import { type Filter } from './filter'
 import { ownLevel, rateFactor, type Ground } from './ground'

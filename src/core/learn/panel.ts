@@ -1,4 +1,4 @@
-import type { Side } from '../model'
+import type { Side } from '../domain'
 import type { Aside, PanelRead, Step } from './evidence'
 import type { Stretch } from './gaussian'
 

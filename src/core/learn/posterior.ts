@@ -1,5 +1,5 @@
 import jstat from 'jstat'
-import type { ActivityIndex, ContainerIndex, JointDraws } from '../model'
+import type { ActivityIndex, ContainerIndex, JointDraws } from '../domain'
 import type { Amount, Litres, Share } from '../quantities'
 import type { Used } from './evidence'
 import { RATE_SPREAD, type Filter } from './filter'

@@ -4,7 +4,7 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { entry } from '../../../tests/support/entries'
 import { addWallDays } from '../calendar'
 import { compile, type Model } from '../compile'
-import { caseOf } from '../model'
+import { caseOf } from '../domain'
 import { completenessOf, EACH_AT_FIRST } from './index'
 
 const trailer = caseOf(trailerDemo(), 'harrow-ridge')

@@ -1,6 +1,6 @@
 import { dayAndPartOf, dayZero, wallDaysBetween, type WallTime } from '../calendar'
 import type { Model } from '../compile'
-import type { Activity, ActivityIndex, Crew, Id, Stay } from '../model'
+import type { Activity, ActivityIndex, Crew, Id, Stay } from '../domain'
 import type { Days, Share } from '../quantities'
 import { standing, type LogEntry, type UseEntry } from './entry'
 

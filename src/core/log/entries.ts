@@ -1,5 +1,5 @@
 import type { WallTime } from '../calendar'
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Amount, Litres } from '../quantities'
 import type { LogEntry, OddEntry, RunEntry, RunTook, Saw, ShakedownEntry, TextEntry, UseEntry } from './entry'
 

@@ -1,5 +1,5 @@
 import type { WallTime } from '../calendar'
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Amount, Kilograms, Litres, Share } from '../quantities'
 
 /**

@@ -10,7 +10,7 @@ import {
   type Id,
   type Stay,
   type StayCase,
-} from '../model'
+} from '../domain'
 import type { Amount, Days, Litres, Share } from '../quantities'
 import type { Completeness } from './completeness'
 import {

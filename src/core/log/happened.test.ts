@@ -5,7 +5,7 @@ import { entry } from '../../../tests/support/entries'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { count } from '../count'
 import { compile } from '../compile'
-import { caseOf } from '../model'
+import { caseOf } from '../domain'
 import { caseNow, expectedNow, learnStay, steppedTo } from '../underway'
 import { happened } from './index'
 

@@ -1,5 +1,5 @@
 import { slotOfTime } from '../calendar'
-import { unitOf, type Container, type Id, type Run, type RunStep, type StayCase } from '../model'
+import { unitOf, type Container, type Id, type Run, type RunStep, type StayCase } from '../domain'
 import { owned } from '../quantities'
 import { standing, type LogEntry, type RunEntry } from './entry'
 

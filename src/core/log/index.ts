@@ -18,3 +18,5 @@ export {
   toldUse,
 } from './entries'
 export type { Told } from './entries'
+export { flowsOf, readTimer, startTimer, timed } from './showerTimer'
+export type { ShowerTimer, TimerAction, TimerRead } from './showerTimer'

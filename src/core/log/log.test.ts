@@ -4,7 +4,7 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { vanDemo } from '../../../scripts/demo/van'
 import { learn } from '../learn'
 import { compile } from '../compile'
-import { caseOf, type Document } from '../model'
+import { caseOf, type Document } from '../domain'
 import { evidenceOf, loggedTwice, standing, type LogEntry } from './index'
 
 const STAY = 'harrow-ridge'

@@ -1,5 +1,5 @@
 import { dayAndPartOf, wallMinutes } from '../calendar'
-import type { Id, Stay } from '../model'
+import type { Id, Stay } from '../domain'
 import { standing, type LogEntry, type UseEntry } from './entry'
 
 /** The same use by two people, or on two devices, is put in within this time, minutes (assumed). */

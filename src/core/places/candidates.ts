@@ -1,4 +1,4 @@
-import { stepBlocked, type Place, type Run, type StayCase } from '../model'
+import { stepBlocked, type Place, type Run, type StayCase } from '../domain'
 import { refusalsOf, refuses, wastesOf } from './refusals'
 import { byRoad } from './way'
 

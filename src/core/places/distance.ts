@@ -1,4 +1,4 @@
-import type { Position } from '../model'
+import type { Position } from '../domain'
 
 /** km; the mean radius of the International Union of Geodesy and Geophysics. */
 const EARTH_KM = 6371.0088

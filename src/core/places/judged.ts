@@ -7,7 +7,7 @@ import {
   type Run,
   type RunKind,
   type StayCase,
-} from '../model'
+} from '../domain'
 import { refusalsOf, refuses, type Refusal } from './refusals'
 import { roadOf, stopOf, type RunRoad, type Stop } from './outing'
 import { visitOf, type Visit } from './visit'

@@ -1,5 +1,5 @@
 import { wallMinutes, wallTimeAt, type WallTime } from '../calendar'
-import type { OpenSpan, OpenTimes } from '../model'
+import type { OpenSpan, OpenTimes } from '../domain'
 
 /** A service that fits into an opening. */
 export interface Fit {

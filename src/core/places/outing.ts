@@ -1,5 +1,5 @@
 import { slotNumber, slotOfTime } from '../calendar'
-import { MOVING_KINDS, type Id, type Place, type Run, type StayCase } from '../model'
+import { MOVING_KINDS, type Id, type Place, type Run, type StayCase } from '../domain'
 import { roadBetween, wayTo, type Leg } from './way'
 
 type About = Pick<StayCase, 'stay' | 'crew'>

@@ -1,4 +1,4 @@
-import type { Position } from '../model'
+import type { Position } from '../domain'
 
 const PAIR =
   /^\s*([+-−]?\d{1,3}(?:\.\d+)?)\s*°?\s*([NS])?\s*[,;\s]\s*([+-−]?\d{1,3}(?:\.\d+)?)\s*°?\s*([EW])?\s*$/i

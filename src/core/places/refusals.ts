@@ -9,7 +9,7 @@ import {
   type Point,
   type Rig,
   type Run,
-} from '../model'
+} from '../domain'
 import type { Metres } from '../quantities'
 
 /** Why a place does not take a rig or what it brings, or what is to be seen to before. Those that refuse cannot be helped. */

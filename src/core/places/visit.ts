@@ -7,7 +7,7 @@ import {
   wallTimeAt,
   type WallTime,
 } from '../calendar'
-import { MOVING_KINDS, type OpenSpan, type Run, type StayCase } from '../model'
+import { MOVING_KINDS, type OpenSpan, type Run, type StayCase } from '../domain'
 import { earliestFit, nextOpening, type Fit } from './open'
 import type { RunRoad } from './outing'
 

@@ -1,4 +1,4 @@
-import type { Id, Place, Position, StayCase } from '../model'
+import type { Id, Place, Position, StayCase } from '../domain'
 import { greatCircleKm } from './distance'
 
 type About = Pick<StayCase, 'stay' | 'crew'>

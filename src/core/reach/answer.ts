@@ -1,4 +1,4 @@
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Days } from '../quantities'
 import type { RiskTables } from '../risk'
 import type { Goal } from './goal'

@@ -1,7 +1,7 @@
 import { ledger } from '../count'
 import { areRivals, flushKept, flushRatios, withHabits } from '../habits'
 import { compile } from '../compile'
-import type { Habit, StayCase } from '../model'
+import type { Habit, StayCase } from '../domain'
 import { riskTables } from '../risk'
 import { choosable } from './choosable'
 import { fixedTrips } from './fixedTrips'

@@ -1,5 +1,5 @@
 import { blockedBy, canApply } from '../habits'
-import type { Habit, Id, StayCase } from '../model'
+import type { Habit, Id, StayCase } from '../domain'
 
 /** Habits that can be on in this rig and on this land. @param without those that these people will not take */
 export function choosable({ stay, rig, crew, habits }: StayCase, without: readonly Id[]): Habit[] {

@@ -1,5 +1,5 @@
 import { areRivals } from '../habits'
-import type { Habit, Id } from '../model'
+import type { Habit, Id } from '../domain'
 
 /** Some habits of a component together; at most one of a group. */
 export interface Combo {

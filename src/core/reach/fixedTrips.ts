@@ -1,6 +1,6 @@
 import { withHabits } from '../habits'
 import { compile, compileChances } from '../compile'
-import type { StayCase } from '../model'
+import type { StayCase } from '../domain'
 import { playTrips, samplerOf, type RiskTables } from '../risk'
 import type { Days } from '../quantities'
 

@@ -1,7 +1,7 @@
 import { ledger } from '../count'
 import { flushKept, flushRatios } from '../habits'
 import type { Model } from '../compile'
-import type { Crew, Habit, Id } from '../model'
+import type { Crew, Habit, Id } from '../domain'
 import { activitiesOf, type Component } from './components'
 import { flowTable } from './flows'
 import type { SearchContext } from './leastBother'

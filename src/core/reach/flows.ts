@@ -1,6 +1,7 @@
+import { drawnPerUse } from '../compile'
 import type { PartIndex } from '../calendar'
 import type { Model, VesselEnd } from '../compile'
-import type { ActivityIndex, Effect, Habit, Id } from '../model'
+import type { ActivityIndex, Effect, Habit, Id } from '../domain'
 import { effectsOf, levelSigns } from '../risk'
 import type { Days, Share, Amount } from '../quantities'
 import { activitiesOf, type Combo, type Component } from './components'
@@ -211,16 +212,14 @@ function drawnWeights(
   { stream, share, byPersons }: VesselEnd,
   active: Uint8Array,
 ): Float64Array {
-  const { activity, ofDraw, portion } = streams[stream]!
+  const along = streams[stream]!
   return Float64Array.from(
     { length: grid.count },
     (_, i) =>
       active[i]! *
       share *
       (byPersons?.[i] ?? 1) *
-      ofDraw *
-      (portion?.[i] ?? 1) *
-      volume[activity * grid.count + i]!,
+      drawnPerUse(along, volume[along.activity * grid.count + i]!, i),
   )
 }
 

@@ -1,5 +1,5 @@
 import { BREACH_TOLERANCE } from '../count'
-import type { Habit } from '../model'
+import type { Habit } from '../domain'
 import type { Days } from '../quantities'
 import type { ComboFlow, FlowTable } from './flows'
 import { reuseOf } from './reuse'

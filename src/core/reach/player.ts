@@ -1,6 +1,6 @@
 import { withHabits } from '../habits'
 import { compile, compileChances } from '../compile'
-import type { Id, StayCase } from '../model'
+import type { Id, StayCase } from '../domain'
 import { asCount, chanceToLast, playTrips, quantileSorted, samplerOf, TRIALS, type RiskTables } from '../risk'
 import { luckOf, type FixedTrips } from './fixedTrips'
 import type { Days } from '../quantities'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../compile'
-import { caseOf, type Document, type Id } from '../model'
+import { caseOf, type Document, type Id } from '../domain'
 import { owned } from '../quantities'
 import { chanceToLast, playTrips, quantileSorted, riskTables, TRIALS, tripLuck } from '../risk'
 import { everySet, searchWhole } from '../../../tests/support/everySet'

@@ -1,5 +1,5 @@
 import { areRivals } from '../habits'
-import type { Habit, Id, StayCase } from '../model'
+import type { Habit, Id, StayCase } from '../domain'
 import { riskTables } from '../risk'
 import type { Days } from '../quantities'
 import {

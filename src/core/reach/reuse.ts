@@ -1,6 +1,7 @@
+import { drawnPerUse } from '../compile'
 import { vesselsAtStart, playVesselsPart } from '../count'
 import type { Model } from '../compile'
-import type { Habit, StreamIndex } from '../model'
+import type { Habit, StreamIndex } from '../domain'
 import type { Days } from '../quantities'
 import { levelSigns, tappedStreams } from '../risk'
 import { rateHabits, type TripTable } from './tripTable'
@@ -54,13 +55,13 @@ function tappedOf(table: TripTable, model: Model, habits: readonly Habit[]): Tap
   return tappedStreams(model)
     .filter((s) => !streams[s]!.isOfVessel)
     .map((stream): Tapped => {
-      const { activity, ofDraw, portion } = streams[stream]!
+      const along = streams[stream]!
+      const { activity } = along
       return {
         stream,
         sums: table.drawnOf(activity, rateHabits(habits, activities[activity]!.id)).sums,
-        weights: Float64Array.from(
-          { length: grid.count },
-          (_, i) => ofDraw * (portion?.[i] ?? 1) * volume[activity * grid.count + i]!,
+        weights: Float64Array.from({ length: grid.count }, (_, i) =>
+          drawnPerUse(along, volume[activity * grid.count + i]!, i),
         ),
       }
     })

@@ -1,7 +1,7 @@
 import type { PartIndex } from '../calendar'
 import { withHabits } from '../habits'
 import { compile, compileChances, type Chances, type Model } from '../compile'
-import type { Habit, Id, StayCase, ActivityIndex } from '../model'
+import type { Habit, Id, StayCase, ActivityIndex } from '../domain'
 import { BATCH, playTrips, samplerOf, type RiskTables, type Sampler, type Luck, type Watch } from '../risk'
 import type { Amount, Days } from '../quantities'
 import { luckOf, type FixedTrips } from './fixedTrips'

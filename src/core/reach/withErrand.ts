@@ -1,11 +1,11 @@
 import { addWallDays } from '../calendar'
 import { runOffers, type RunOffer } from '../errands'
 import { withHabits } from '../habits'
-import type { Id, StayCase } from '../model'
+import type { Id, StayCase } from '../domain'
 import type { Days, Share } from '../quantities'
 import { riskTables } from '../risk'
 import { withRun } from '../schedule'
-import { untold } from '../steps'
+import { untold } from '../slices'
 import { SAMPLE, type ReachOptions } from './answer'
 import { byTrying } from './byTrying'
 

@@ -2,7 +2,7 @@ import { dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt, type Ledger } from '../count'
 import { openUses, standing, happened, type LogEntry } from '../log'
 import { compile, type Model } from '../compile'
-import { fromItsStart, sideOf, type ContainerKind, type Id, type StayCase } from '../model'
+import { fromItsStart, sideOf, type ContainerKind, type Id, type StayCase } from '../domain'
 import type { Days, Litres } from '../quantities'
 import { caseNow, type StayLearned } from '../underway'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { flowsOf, ledger } from '../count'
 import type { LogEntry } from '../log'
-import { caseOf, type StayCase } from '../model'
+import { caseOf, type StayCase } from '../domain'
 import { learnStay } from '../underway'
 import { vanDemo } from '../../../scripts/demo/van'
 import { vanLog } from '../../../scripts/demo/vanLog'

@@ -1,8 +1,9 @@
+import { addedPerUse, drawnPerUse } from '../compile'
 import type { PartIndex } from '../calendar'
 import type { Amount } from '../quantities'
 import type { Ledger } from '../count'
 import type { Model } from '../compile'
-import type { ActivityIndex, ContainerIndex } from '../model'
+import type { ActivityIndex, ContainerIndex } from '../domain'
 
 /**
  * What a trip adds up, part by part: the level of every container, then, for each black tank that solids reach, the
@@ -220,11 +221,12 @@ export function effectsOf(
       const share = portion?.[i] ?? 1
       if (solids !== undefined) add('uses', solids, i, solidUses * share)
       if (tapped.has(s)) continue
-      const litres = ofDraw * share * model.volume[activity * count + i]!
+      const litres = drawnPerUse(stream, model.volume[activity * count + i]!, i)
+      const added = addedPerUse(stream, i)
       for (let k = 0; k < accounts; k++) {
         const sign = signs[s * accounts + k]!
         if (sign !== 0 && ofDraw !== 0) add('sums', k, i, sign * litres)
-        if (sign !== 0 && fixed !== 0) add('uses', k, i, sign * fixed * share)
+        if (sign !== 0 && fixed !== 0) add('uses', k, i, sign * added)
       }
     }
   })

@@ -1,4 +1,5 @@
-import type { ActivityIndex, ModelRun } from '../model'
+import { movedPerUse } from '../compile'
+import type { ActivityIndex, ModelRun } from '../domain'
 import { rankOf } from './quantile'
 import type { Sampler } from './sampler'
 import { BATCH, type Batch } from './batch'
@@ -160,7 +161,7 @@ function largestUse(model: Sampler['model'], activity: ActivityIndex): number {
     .reduce((a, b) => Math.max(a, b), 0)
   return model.streams
     .filter((stream) => stream.activity === activity)
-    .reduce((most, { ofDraw, fixed }) => Math.max(most, ofDraw * litres + fixed), 0)
+    .reduce((most, stream) => Math.max(most, movedPerUse(stream, litres)), 0)
 }
 
 /** @param i the part at whose end the batch stands */

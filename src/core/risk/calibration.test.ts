@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Document } from '../model'
+import type { Document } from '../domain'
 import { owned } from '../quantities'
 import { example, use } from '../../../tests/support/build'
 import { documentArb, reuseArb } from '../../../tests/support/generate'

@@ -1,5 +1,5 @@
 import type { PartIndex } from '../calendar'
-import type { JointDraws } from '../model'
+import type { JointDraws } from '../domain'
 import type { Term } from './accounts'
 import { BATCH, type Batch } from './batch'
 import { SLICES, SLICE_BITS } from './compound'

@@ -1,7 +1,7 @@
 import { roadRuns } from '../chain'
 import type { Model } from '../compile'
-import type { StayCase } from '../model'
-import { whole, type Steps } from '../steps'
+import type { StayCase } from '../domain'
+import { whole, type Steps } from '../slices'
 import { endDraws } from './endDraws'
 import type { RiskTables } from './tables'
 

@@ -1,5 +1,5 @@
 import type { Model } from '../compile'
-import type { Id } from '../model'
+import type { Id } from '../domain'
 import type { Days, Share } from '../quantities'
 import { bandQuantiles } from './bands'
 import { AT_BEST, LIKELY, PLAN_ON } from './planOn'

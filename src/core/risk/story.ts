@@ -1,7 +1,7 @@
 import type { DayNumber, PartIndex } from '../calendar'
 import { partAt } from '../count'
 import { heatStepsAt, type Model } from '../compile'
-import type { ContainerIndex, Id } from '../model'
+import type { ContainerIndex, Id } from '../domain'
 import type { Amount, Days } from '../quantities'
 import type { Term } from './accounts'
 import { BATCH } from './batch'

@@ -1,7 +1,7 @@
 import { wallDaysBetween } from '../calendar'
 import { countOf } from '../count'
 import { compile, compileChances } from '../compile'
-import type { Stay, StayCase } from '../model'
+import type { Stay, StayCase } from '../domain'
 import type { Days, Share } from '../quantities'
 import { quantileSorted } from './quantile'
 import { PLAN_ON } from './planOn'

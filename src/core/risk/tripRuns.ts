@@ -1,6 +1,6 @@
 import type { PartIndex } from '../calendar'
 import { BREACH_TOLERANCE } from '../count'
-import type { ContainerIndex, ModelStep } from '../model'
+import type { ContainerIndex, ModelStep } from '../domain'
 import { applyRun, isEmptied, type RunBlock } from '../runs'
 import { BATCH, type Batch } from './batch'
 import type { PartRuns, Sampler } from './sampler'

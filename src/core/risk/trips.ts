@@ -1,4 +1,4 @@
-import type { ActivityIndex } from '../model'
+import type { ActivityIndex } from '../domain'
 import type { PartIndex } from '../calendar'
 import { playVesselsPart } from '../count'
 import { recordLevels, type Bands } from './bands'

@@ -1,5 +1,5 @@
 import type { Model } from '../compile'
-import type { ModelRun, ModelStep } from '../model'
+import type { ModelRun, ModelStep } from '../domain'
 import { headLitres } from './headTransfer'
 
 /** What cut a step short: the giver had no more, the taker had no room, the rig may carry no more, or the heights stand level. */

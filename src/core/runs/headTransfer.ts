@@ -1,4 +1,4 @@
-import { baseArea, type Head } from '../model'
+import { baseArea, type Head } from '../domain'
 import type { Factor, Litres, Metres } from '../quantities'
 
 /** How much of the way to level surfaces is used: what remains is the margin. Source: model.md section 8. */

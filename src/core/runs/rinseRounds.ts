@@ -1,4 +1,4 @@
-import type { Rig, Schools, TankContainer } from '../model'
+import type { Rig, Schools, TankContainer } from '../domain'
 import type { Litres } from '../quantities'
 
 /** L of a bucket that somebody carries indoors (rule of thumb), and how many rinse a tank that no hose gets into (cards.md). */

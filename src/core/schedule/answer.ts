@@ -1,6 +1,6 @@
 import type { Count } from '../count'
 import type { Model } from '../compile'
-import type { Id, Run, StayCase } from '../model'
+import type { Id, Run, StayCase } from '../domain'
 import { judgedRuns, type Hindrance, type JudgedRun, type RunRoad, type Visit } from '../places'
 import type { Kilograms } from '../quantities'
 import { answersOf, levelsBefore, liftedBy, type StepAnswer } from './stepAnswer'

@@ -2,7 +2,7 @@ import { newBlock } from '../runs'
 import { playRun } from '../count'
 import type { RunEntry } from '../log'
 import { compileRun, type Model } from '../compile'
-import type { Run, StayCase } from '../model'
+import type { Run, StayCase } from '../domain'
 import { answersOf, type StepAnswer } from './stepAnswer'
 
 /**

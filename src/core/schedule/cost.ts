@@ -1,5 +1,5 @@
 import { daysOfHabit } from '../compile'
-import { isSoiled, type Crew, type Id, type Rig, type Run, type StayCase } from '../model'
+import { isSoiled, type Crew, type Id, type Rig, type Run, type StayCase } from '../domain'
 import type { Litres } from '../quantities'
 import { goesOut } from '../places'
 import { firstRounds, isRinsedByHose, roundLitres } from '../runs'

@@ -1,8 +1,8 @@
 import { slotAt, slotNumber, slotOfTime, type Slot } from '../calendar'
 import { count } from '../count'
 import { compile } from '../compile'
-import type { Run, StayCase } from '../model'
-import { whole, type Steps } from '../steps'
+import type { Run, StayCase } from '../domain'
+import { whole, type Steps } from '../slices'
 import { runAnswer, type RunAnswer } from './answer'
 import { isOutside } from '../places'
 

@@ -1,7 +1,7 @@
 import { partOfSlot } from '../calendar'
 import type { Count, RunRow } from '../count'
 import type { Model } from '../compile'
-import { kgPerUnit, type Container, type Id, type Run, type RunStep, type StayCase } from '../model'
+import { kgPerUnit, type Container, type Id, type Run, type RunStep, type StayCase } from '../domain'
 import type { Amount, Kilograms, Quantity } from '../quantities'
 
 export interface StepAnswer {

@@ -11,7 +11,7 @@ import {
   type Run,
   type RunStep,
   type StayCase,
-} from '../model'
+} from '../domain'
 import type { Amount, Days, Kilograms, Share } from '../quantities'
 import { refusalsOf, refuses, type Hindrance, type Refusal, type Visit } from '../places'
 import { partOfRun, type Lifted, type StepAnswer } from './stepAnswer'

@@ -3,7 +3,7 @@ import { ledger, stateAt } from '../count'
 import { effectsOf } from '../learn'
 import { completenessOf, type LogEntry } from '../log'
 import { compile, type Model } from '../compile'
-import type { Id, Now, StayCase } from '../model'
+import type { Id, Now, StayCase } from '../domain'
 import type { StayLearned } from './learnStay'
 import { asPutIn, usesMade } from './made'
 

@@ -2,7 +2,7 @@ import { PARTS_PER_DAY, dayZero, wallDaysBetween, type WallTime } from '../calen
 import { partAt } from '../count'
 import { standing, type Completeness, type LogEntry, type UseEntry } from '../log'
 import type { Model } from '../compile'
-import type { Activity, Crew, Id, Now, Stay } from '../model'
+import type { Activity, Crew, Id, Now, Stay } from '../domain'
 import type { Share } from '../quantities'
 
 /** Somebody who does something at most once a day. */

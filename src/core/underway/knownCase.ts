@@ -1,6 +1,6 @@
 import type { WallTime } from '../calendar'
 import { standing, type LogEntry } from '../log'
-import type { Id, StayCase } from '../model'
+import type { Id, StayCase } from '../domain'
 import { caseNow } from './caseNow'
 import type { StayLearned } from './learnStay'
 import { endOf } from './phase'

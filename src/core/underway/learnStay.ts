@@ -26,7 +26,7 @@ import {
   type LogEntry,
 } from '../log'
 import { compile, type Model } from '../compile'
-import type { Activity, Id, Now, StayCase } from '../model'
+import type { Activity, Id, Now, StayCase } from '../domain'
 import type { Cv, Days, Factor, Share } from '../quantities'
 import { leftToday } from './doneToday'
 import { asPutIn, usesMade } from './made'

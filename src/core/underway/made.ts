@@ -1,7 +1,7 @@
 import { wallDaysBetween, type WallTime } from '../calendar'
 import type { Model } from '../compile'
 import { loggedUses, openUses, type Completeness, type LogEntry } from '../log'
-import { fromItsStart, type StayCase } from '../model'
+import { fromItsStart, type StayCase } from '../domain'
 
 /** Uses that are believed to have been made by then, by activity: those logged, and those that were not. */
 export function usesMade(

@@ -1,6 +1,6 @@
 import type { WallTime } from '../calendar'
 import { standing, type LogEntry } from '../log'
-import type { Stay } from '../model'
+import type { Stay } from '../domain'
 
 /** The three times of a stay (model.md section 2). */
 export type Phase = 'planned' | 'under-way' | 'over'

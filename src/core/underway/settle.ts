@@ -1,6 +1,6 @@
 import type { LogEntry, OddEntry, ReadingEntry } from '../log'
 import type { ModelContainer } from '../compile'
-import type { Id, Stay } from '../model'
+import type { Id, Stay } from '../domain'
 
 /**
  * What explains a reading that does not fit: something else moved the levels since the reading before it, or since the stay

@@ -1,7 +1,7 @@
 import type { WallTime } from '../calendar'
 import { dailyUse } from '../explain'
 import { standing, type LogEntry, type RunEntry } from '../log'
-import { sideOf, type Activity, type Crew, type Id, type Rig } from '../model'
+import { sideOf, type Activity, type Crew, type Id, type Rig } from '../domain'
 import type { Litres } from '../quantities'
 
 /** Where a guided count stands: not begun, counting, at rest for some days, or done. */

@@ -1,7 +1,7 @@
 import { count } from '../count'
 import { LEARNED } from '../learn'
 import { compile } from '../compile'
-import type { Activity, Id, StayCase, TakenOver } from '../model'
+import type { Activity, Id, StayCase, TakenOver } from '../domain'
 import type { Days } from '../quantities'
 import type { StayLearned } from './learnStay'
 

@@ -5,7 +5,7 @@ import { entry } from '../../../tests/support/entries'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'
 import { compile } from '../compile'
-import { caseOf, type Document } from '../model'
+import { caseOf, type Document } from '../domain'
 import { leftToday } from './doneToday'
 import { countable, firstPicks, hookedUp, oddSince } from './index'
 

@@ -9,7 +9,7 @@ import { count, ledger } from '../count'
 import { isOnFrom, switchHabit, todayOf } from '../habits'
 import type { LogEntry } from '../log'
 import { compile, compileChances } from '../compile'
-import { caseOf, volumePerUse, type StayCase } from '../model'
+import { caseOf, volumePerUse, type StayCase } from '../domain'
 import { quantileSorted, sampleTrips, samplerOf } from '../risk'
 import {
   caseNow,

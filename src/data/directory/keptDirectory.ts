@@ -1,4 +1,4 @@
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import type { PlacesReport } from '@/document/places/placesReport'
 import { memoryDirectory } from './memoryDirectory'
 import type { DirectoryAnswer, PlaceDirectory } from './placeDirectory'

@@ -1,4 +1,4 @@
-import type { Position } from '@/core/model'
+import type { Position } from '@/core/domain'
 import type { PlacesReport } from '@/document/places/placesReport'
 
 /** Where a directory is asked about. */

@@ -1,4 +1,4 @@
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 
 /** What was begun and is not logged yet: a card that is walked, a shower that runs. One of each at a time. */
 export const BEGUN = ['walk', 'shower'] as const

@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Document, Id } from '@/core/model'
+import type { Document, Id } from '@/core/domain'
 
 /** The lists of a document that are kept a row per entity. */
 export const LISTS = ['rigs', 'crews', 'habits', 'stays'] as const

@@ -1,4 +1,4 @@
-import type { Document, Id } from '@/core/model'
+import type { Document, Id } from '@/core/domain'
 import { CURRENT_VERSION } from '@/document'
 import { loadChecks, type Checks } from '../checks'
 import type { LogEntry } from '@/core/log'

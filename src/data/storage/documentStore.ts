@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import type { BegunStore, Ends } from './begun'
 import type { Change, LogChange } from './changes'
 import type { LogOperation, LogStore } from './logStore'

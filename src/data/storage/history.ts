@@ -1,4 +1,4 @@
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { changesBetween, merged, type Change, type LogChange } from './changes'
 import { COALESCE_MS, HISTORY_STEPS, type Edit, type HistoryStep } from './documentStore'
 

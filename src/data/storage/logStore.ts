@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { Change, LogChange } from './changes'
 import type { Committed, DocumentStore, EditLabel } from './documentStore'
 

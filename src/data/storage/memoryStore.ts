@@ -1,4 +1,4 @@
-import { emptyDocument, type Document, type Id } from '@/core/model'
+import { emptyDocument, type Document, type Id } from '@/core/domain'
 import { byTime, type LogEntry } from '@/core/log'
 import { mayEnd, type BegunName, type BegunRow } from './begun'
 import { applied, inverse, isOfLog, type LogChange } from './changes'

@@ -1,4 +1,4 @@
-import { emptyDocument, type Document } from '@/core/model'
+import { emptyDocument, type Document } from '@/core/domain'
 import { LISTS, setList, type Row } from './changes'
 
 interface Rows {

@@ -1,4 +1,4 @@
-import type { Crew } from '@/core/model'
+import type { Crew } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import { duplicateIds, sumsToOne, type Path } from './common'
 

@@ -1,4 +1,4 @@
-import type { Crew, Document, Habit, Id, Rig, Stay } from '@/core/model'
+import type { Crew, Document, Habit, Id, Rig, Stay } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import { duplicateIds } from './common'
 import { crewChecks } from './crewChecks'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { produce } from 'immer'
 import { expect, it } from 'vitest'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { documentArb } from '../../../tests/support/generate'
 import { addDocument } from '../addDocument'
 import { documentChecks, editChecks } from './documentChecks'

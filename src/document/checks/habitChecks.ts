@@ -9,7 +9,7 @@ import {
   type Effect,
   type Habit,
   type Id,
-} from '@/core/model'
+} from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
 

@@ -1,5 +1,5 @@
 import type { LogEntry } from '@/core/log'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 
 /**

@@ -1,4 +1,4 @@
-import { sideOf, type Container, type ContainerKind, type Outlet, type Rig } from '@/core/model'
+import { sideOf, type Container, type ContainerKind, type Outlet, type Rig } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import { duplicateIds, sumsToOne, type Path } from './common'
 

@@ -6,7 +6,7 @@ import {
   type Document,
   type RunStep,
   type Stay,
-} from '@/core/model'
+} from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import { duplicateIds, type Path } from './common'
 

@@ -1,6 +1,6 @@
 import { wallDaysBetween } from '@/core/calendar'
 import { blockedBy } from '@/core/habits'
-import type { Document, Id, Stay } from '@/core/model'
+import type { Document, Id, Stay } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import type { Path } from './common'
 import { runChecks } from './runChecks'

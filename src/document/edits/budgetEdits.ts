@@ -1,4 +1,4 @@
-import type { Document, Id, Swap } from '@/core/model'
+import type { Document, Id, Swap } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { crewOf, stayOf } from './find'
 

@@ -1,7 +1,7 @@
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
 import { cardFile, templateStepIds } from '@/core/cards'
-import type { Document, OwnCard, Product } from '@/core/model'
+import type { Document, OwnCard, Product } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { checked, checkedEntry, readCard, writeCard } from '../index'
 import { trailerDemo } from '../../../scripts/demo/trailer'

@@ -1,4 +1,4 @@
-import { pointWithWater, type Document, type Id, type OwnCard, type Product } from '@/core/model'
+import { pointWithWater, type Document, type Id, type OwnCard, type Product } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { containerOf, crewOf, rigOf, stayOf } from './find'
 import { setCapacity } from './rigEdits'

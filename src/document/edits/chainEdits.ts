@@ -1,5 +1,5 @@
 import { addWallDays, dayZero, leaveAfterNights, type WallTime } from '@/core/calendar'
-import { noBudget, type Document, type Id, type Stay } from '@/core/model'
+import { noBudget, type Document, type Id, type Stay } from '@/core/domain'
 import { fromSource, type Quantity } from '@/core/quantities'
 import { stayOf } from './find'
 import { setStart } from './stayEdits'

@@ -1,4 +1,4 @@
-import type { Chore, Document, Id } from '@/core/model'
+import type { Chore, Document, Id } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { usualChores } from '../starters/chores'
 import { crewOf, rigOf } from './find'

@@ -1,4 +1,4 @@
-import type { Crew, Document, Id, Stay } from '@/core/model'
+import type { Crew, Document, Id, Stay } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { crewOf } from './find'
 

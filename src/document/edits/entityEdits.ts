@@ -1,4 +1,4 @@
-import type { Document, Id, Rig, Stay } from '@/core/model'
+import type { Document, Id, Rig, Stay } from '@/core/domain'
 import { fullOrEmpty } from '../starters/assumed'
 import { dropBlocked } from './habitEdits'
 import { dropStrangers } from './crewEdits'

@@ -9,7 +9,7 @@ import {
   type Outlet,
   type Rig,
   type Stay,
-} from '@/core/model'
+} from '@/core/domain'
 
 /** What a recipe changes, on a draft. @throws RangeError where it is gone: the edit does not fit */
 

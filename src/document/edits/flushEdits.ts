@@ -1,4 +1,4 @@
-import { TOILET_KINDS, type Activity, type Document, type FlushSchool, type Id } from '@/core/model'
+import { TOILET_KINDS, type Activity, type Document, type FlushSchool, type Id } from '@/core/domain'
 import { flushedWith } from '../starters/ways'
 import { crewOf } from './find'
 

@@ -1,5 +1,5 @@
 import { blockedBy, switched } from '@/core/habits'
-import type { Document, Gear, Habit, Id, LandRule } from '@/core/model'
+import type { Document, Gear, Habit, Id, LandRule } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { crewOf, rigOf, stayOf } from './find'
 

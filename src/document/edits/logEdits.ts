@@ -1,5 +1,5 @@
 import type { ModelContainer } from '@/core/compile'
-import type { Document, Id, TakenOver } from '@/core/model'
+import type { Document, Id, TakenOver } from '@/core/domain'
 import { crewOf, stayOf } from './find'
 import { setModelLevel, setStart } from './stayEdits'
 

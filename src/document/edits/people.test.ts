@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
-import { isAwayOn, type Document } from '@/core/model'
+import { isAwayOn, type Document } from '@/core/domain'
 import { checked } from '@/document'
 import { demoInRoundNumbers, FLUSH } from '@/document/starters'
 import { UNIT_SYSTEMS, fromSi } from '@/core/quantities'

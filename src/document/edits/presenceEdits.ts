@@ -1,5 +1,5 @@
 import type { Part } from '@/core/calendar'
-import { isAwayOn, type Absence, type Document, type Id } from '@/core/model'
+import { isAwayOn, type Absence, type Document, type Id } from '@/core/domain'
 import { LIMITS } from '../schema/limits'
 import { stayOf } from './find'
 

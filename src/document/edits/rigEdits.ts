@@ -1,4 +1,4 @@
-import { asReading, startOf } from '@/core/levels'
+import { asReading, startOf } from '@/core/domain'
 import {
   sideOf,
   type ContainerKind,
@@ -7,7 +7,7 @@ import {
   type Outlet,
   type Panel,
   type Role,
-} from '@/core/model'
+} from '@/core/domain'
 import { fromSource, owned } from '@/core/quantities'
 import { fullOrEmpty } from '../starters/assumed'
 import { newContainer, newFixture } from '../starters/containers'

@@ -11,7 +11,7 @@ import {
   type Site,
   type Stay,
   type Way,
-} from '@/core/model'
+} from '@/core/domain'
 import { crewOf, stayOf } from './find'
 
 /** Recipes on a draft: the runs of a stay, and where they go. */

@@ -1,7 +1,7 @@
 import { leaveAfterNights, nightsBetween } from '@/core/calendar'
-import { startOf, type Reading } from '@/core/levels'
+import { startOf, type Reading } from '@/core/domain'
 import type { ModelContainer } from '@/core/compile'
-import type { Document, Id } from '@/core/model'
+import type { Document, Id } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { stayOf } from './find'
 

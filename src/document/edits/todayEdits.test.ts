@@ -1,6 +1,6 @@
 import { produce } from 'immer'
 import { describe, expect, it } from 'vitest'
-import type { Chore, Document } from '@/core/model'
+import type { Chore, Document } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { addDocument, checked } from '../index'
 import { ownActivity } from '../starters/activities'

@@ -1,5 +1,5 @@
 import { isOnGlobe } from '@/core/places'
-import type { Place, Point, Position } from '@/core/model'
+import type { Place, Point, Position } from '@/core/domain'
 import { show } from '../faults'
 import { LIMITS } from '../schema/limits'
 import { z } from '../schema/zod'

@@ -1,6 +1,6 @@
 import { gpx as toGeoJson } from '@tmcw/togeojson'
 import { isOnGlobe } from '@/core/places'
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import { newPlace } from '../starters/assumed'
 import { show } from '../faults'
 import { plainText } from './osm'

@@ -1,4 +1,4 @@
-import { ACCEPTED, type Accepted, type Place, type Position } from '@/core/model'
+import { ACCEPTED, type Accepted, type Place, type Position } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newPlace } from '../starters/assumed'
 import { LIMITS } from '../schema/limits'

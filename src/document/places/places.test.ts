@@ -1,7 +1,7 @@
 import { DOMParser, XMLSerializer } from '@xmldom/xmldom'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ACCEPTED, OFFERS, type Place } from '@/core/model'
+import { ACCEPTED, OFFERS, type Place } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newPlace } from '../starters'
 import { ridgePlaces } from '../../../scripts/demo/ridge'

@@ -1,4 +1,4 @@
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import { placeSchema } from '../schema/places'
 
 /** Why something in a file of places was left out. */

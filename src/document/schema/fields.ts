@@ -1,4 +1,4 @@
-import { FLOW_ENDS } from '@/core/model'
+import { FLOW_ENDS } from '@/core/domain'
 import { isWallTime } from '@/core/calendar'
 import { LIMITS } from './limits'
 import { z } from './zod'

@@ -1,4 +1,4 @@
-import { CARD_KINDS } from '@/core/model'
+import { CARD_KINDS } from '@/core/domain'
 import { idField, listOf, nameField, noteField } from './fields'
 import { LIMITS } from './limits'
 import { z } from './zod'

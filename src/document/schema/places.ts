@@ -1,4 +1,4 @@
-import { ACCEPTED, APPROACHES, OFFERS, PLACE_ACCESS, PLACE_RULES, PLACE_WATER } from '@/core/model'
+import { ACCEPTED, APPROACHES, OFFERS, PLACE_ACCESS, PLACE_RULES, PLACE_WATER } from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import { dateField, idField, listOf, nameField, noteField, openingField, originFields } from './fields'
 import { LIMITS } from './limits'

@@ -27,7 +27,7 @@ import {
   TAKES,
   TANK_KINDS,
   TREATED_KINDS,
-} from '@/core/model'
+} from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import {
   clockField,

@@ -1,4 +1,4 @@
-import type { Activity, ActivityKind, AddedFrom, Role } from '@/core/model'
+import type { Activity, ActivityKind, AddedFrom, Role } from '@/core/domain'
 import { fromSource, type SourceId } from '@/core/quantities'
 import type { StarterTexts } from './starterTexts'
 

@@ -10,7 +10,7 @@ import {
   type StartLevel,
   type Stay,
   type Weather,
-} from '@/core/model'
+} from '@/core/domain'
 import { fromSource, type Quantity } from '@/core/quantities'
 
 /** What a crew is taken to bear and to do in heat until it says otherwise. */

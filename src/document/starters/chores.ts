@@ -1,4 +1,4 @@
-import type { Chore, ChoreEvery, ChoreKind, Container, Sides } from '@/core/model'
+import type { Chore, ChoreEvery, ChoreKind, Container, Sides } from '@/core/domain'
 import { fromSource } from '@/core/quantities'
 
 type Rhythm = [by: ChoreEvery, n: number]

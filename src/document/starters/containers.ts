@@ -1,4 +1,4 @@
-import type { Container, ContainerKind, Fixture } from '@/core/model'
+import type { Container, ContainerKind, Fixture } from '@/core/domain'
 import { fromSource, owned } from '@/core/quantities'
 
 /** Typical sizes, L (a solids bin: uses with the long medium). */

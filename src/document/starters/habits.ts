@@ -1,4 +1,4 @@
-import type { Effect, Habit, RedirectTo } from '@/core/model'
+import type { Effect, Habit, RedirectTo } from '@/core/domain'
 import { fromSource } from '@/core/quantities'
 import { STARTER_HABIT_IDS, type StarterHabitId, type StarterTexts } from './starterTexts'
 

@@ -1,4 +1,4 @@
-import type { Container, Fixture, Outlet, Rig, Role } from '@/core/model'
+import type { Container, Fixture, Outlet, Rig, Role } from '@/core/domain'
 import { fromSource, owned } from '@/core/quantities'
 import { newContainer, newFixture } from './containers'
 

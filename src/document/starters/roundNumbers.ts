@@ -1,4 +1,12 @@
-import { sideOf, sparesOf, type Container, type Crew, type Document, type Rig, type Stay } from '@/core/model'
+import {
+  sideOf,
+  sparesOf,
+  type Container,
+  type Crew,
+  type Document,
+  type Rig,
+  type Stay,
+} from '@/core/domain'
 import { roundIn, type Quantity, type UnitChoice } from '@/core/quantities'
 
 /**

@@ -1,6 +1,6 @@
 import { leaveAfterNights, type WallTime } from '@/core/calendar'
-import { startOf } from '@/core/levels'
-import { isSoiled, type Crew, type Document, type Rig, type Stay } from '@/core/model'
+import { startOf } from '@/core/domain'
+import { isSoiled, type Crew, type Document, type Rig, type Stay } from '@/core/domain'
 import { fromSource, roundIn, type UnitChoice } from '@/core/quantities'
 import { starterActivities } from './activities'
 import { assumedCrew, assumedWeather, bareSite, fullOrEmpty } from './assumed'

@@ -1,4 +1,4 @@
-import type { ActivityKind } from '@/core/model'
+import type { ActivityKind } from '@/core/domain'
 
 /** Words for what a starter puts into a document; after that they are the owner's to change. */
 export interface StarterTexts {

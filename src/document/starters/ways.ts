@@ -1,4 +1,4 @@
-import type { Activity, ActivityKind } from '@/core/model'
+import type { Activity, ActivityKind } from '@/core/domain'
 import { fromSource, type Litres, type SourceId } from '@/core/quantities'
 
 /** How people use water: kept short; as most do who camp; as with a house's pipes behind the wall. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { setApart, setSaves } from '@/actions/budget'
 import { mayBeSaved } from '@/core/budget'
-import type { Crew, Stay } from '@/core/model'
+import type { Crew, Stay } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import * as t from '@/texts/t'

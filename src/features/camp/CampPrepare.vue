@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { preparationOf } from '@/core/prepare'
+import { preparationOf } from '@/core/rig'
 import { useForecastStore } from '@/data/forecastStore'
 import FoldSection from '@/parts/FoldSection.vue'
 import DueChores from '@/parts/today/DueChores.vue'

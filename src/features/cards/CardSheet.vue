@@ -2,7 +2,7 @@
 import { useResizeObserver } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { cassetteAt, outletAt, thingsFor, type Card, type CardStep } from '@/core/cards'
-import type { Rig } from '@/core/model'
+import type { Rig } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import CassettePicture from '@/parts/outlet/CassettePicture.vue'
 import OutletPicture from '@/parts/outlet/OutletPicture.vue'

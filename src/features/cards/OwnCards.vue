@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { putCard, removeCard } from '@/actions/cards'
 import { cardFile, templateStepIds, type Law } from '@/core/cards'
-import type { OwnCard } from '@/core/model'
+import type { OwnCard } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'

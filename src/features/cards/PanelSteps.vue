@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { panelSteps } from '@/core/levels'
-import type { Id } from '@/core/model'
+import { panelSteps } from '@/core/domain'
+import type { Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { stepNames } from '@/parts/levels/stepNames'
 import AppChoices from '@/ui/AppChoices.vue'

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Card } from '@/core/cards'
-import { CARD_KINDS, type Document, type StayCase } from '@/core/model'
+import { CARD_KINDS, type Document, type StayCase } from '@/core/domain'
 import { UNIT_SYSTEMS, type UnitSystem } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -1,6 +1,6 @@
 import type { Card, CardQuantity, CardStep, WhyTerm } from '@/core/cards'
 import { outletsOf, subjectsOf } from '@/core/cards'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { fromSi } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'

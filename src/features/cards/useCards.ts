@@ -14,7 +14,7 @@ import {
   type Law,
   type Subject,
 } from '@/core/cards'
-import { CARD_KINDS, type CardKind, type Id, type OwnCard, type Run } from '@/core/model'
+import { CARD_KINDS, type CardKind, type Id, type OwnCard, type Run } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { useWalkStore } from '@/data/walkStore'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { putChore, removeChore } from '@/actions/chores'
-import { CHORE_EVERY, type Chore, type ChoreEvery } from '@/core/model'
+import { CHORE_EVERY, type Chore, type ChoreEvery } from '@/core/domain'
 import { owned, parseNumber } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

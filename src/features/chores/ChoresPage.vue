@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { addUsualChores, setMediumStock } from '@/actions/chores'
 import type { ChoreState } from '@/core/chores'
-import type { Chore } from '@/core/model'
+import type { Chore } from '@/core/domain'
 import { useChoreStore } from '@/data/choreStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'

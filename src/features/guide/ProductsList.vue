@@ -11,7 +11,7 @@ import {
   type Product,
   type ProductForm,
   type TreatedKind,
-} from '@/core/model'
+} from '@/core/domain'
 import { fromSource, owned, roundIn } from '@/core/quantities'
 import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'

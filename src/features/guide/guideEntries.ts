@@ -1,6 +1,6 @@
 import MiniSearch from 'minisearch'
 import { CARES, WRONGS } from '@/core/cards'
-import { CARD_KINDS, CAUTIONS, SCHOOLS, type School } from '@/core/model'
+import { CARD_KINDS, CAUTIONS, SCHOOLS, type School } from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import * as t from '@/texts/t'
 

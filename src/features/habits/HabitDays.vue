@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { typeHabitDays } from '@/actions/habits'
-import type { Id, Stay } from '@/core/model'
+import type { Id, Stay } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { useDayOptions } from '@/parts/useDayOptions'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { hasFlushFloor, touchesFlush, type DaysBought } from '@/core/habits'
-import type { Habit } from '@/core/model'
+import type { Habit } from '@/core/domain'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useEffectWords } from '@/parts/useEffectWords'

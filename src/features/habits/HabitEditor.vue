@@ -8,7 +8,7 @@ import {
   removeEffect,
   type OwnEffect,
 } from '@/actions/habits'
-import { GEAR, LAND_RULES, NEVER_RATIONED, type Gear, type Habit, type LandRule } from '@/core/model'
+import { GEAR, LAND_RULES, NEVER_RATIONED, type Gear, type Habit, type LandRule } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { setHabitPersons } from '@/actions/habits'
-import type { Crew, HabitOn, Id, Stay } from '@/core/model'
+import type { Crew, HabitOn, Id, Stay } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import * as t from '@/texts/t'
 

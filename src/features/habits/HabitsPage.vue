@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { addHabit, addMissingHabits } from '@/actions/habits'
 import { nightsBetween } from '@/core/calendar'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'

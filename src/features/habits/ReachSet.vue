@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { setHabitSet } from '@/actions/habits'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { HabitSet } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -2,7 +2,7 @@
 import { mount } from '@vue/test-utils'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { reach } from '@/core/reach'
 import { SEED } from '@/data/riskStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

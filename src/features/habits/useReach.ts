@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { leaveAfterNights, wallDaysBetween } from '@/core/calendar'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { HabitSet, Hold, ReachSoFar } from '@/core/reach'
 import { useForecastStore } from '@/data/forecastStore'
 import { useJobStore } from '@/data/jobStore'

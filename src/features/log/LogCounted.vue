@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { setCounted } from '@/actions/stay'
-import type { Crew, Id, Stay } from '@/core/model'
+import type { Crew, Id, Stay } from '@/core/domain'
 import { useClockStore } from '@/data/clockStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import * as t from '@/texts/t'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { takeOver } from '@/actions/stay'
 import { LEARNED } from '@/core/learn'
-import type { TakenOver } from '@/core/model'
+import type { TakenOver } from '@/core/domain'
 import { daysByTakingOver, takeOverOf } from '@/core/underway'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Search } from '@lucide/vue'
 import { computed, onMounted } from 'vue'
-import { SCHOOLS, type School } from '@/core/model'
+import { SCHOOLS, type School } from '@/core/domain'
 import { UNIT_SYSTEMS, systemOf, type Dimension } from '@/core/quantities'
 import { useChoreStore } from '@/data/choreStore'
 import { useForecastStore } from '@/data/forecastStore'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { setSite } from '@/actions/stay'
 import { addWallDays, dayZero, slotNumber } from '@/core/calendar'
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import { byRoad, judgedRuns, parsePosition, showPosition } from '@/core/places'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'

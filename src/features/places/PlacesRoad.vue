@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { setRoad } from '@/actions/people'
-import type { Crew, Road } from '@/core/model'
+import type { Crew, Road } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import QuantityField from '@/parts/fields/QuantityField.vue'

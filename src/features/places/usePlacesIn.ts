@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef } from 'vue'
-import type { Id, Place } from '@/core/model'
+import type { Id, Place } from '@/core/domain'
 import { greatCircleKm } from '@/core/places'
 import { useForecastStore } from '@/data/forecastStore'
 import { newId } from '@/data/newId'

@@ -1,5 +1,5 @@
-import type { Rig, Crew } from '@/core/model'
-import { unitOf } from '@/core/model'
+import type { Rig, Crew } from '@/core/domain'
+import { unitOf } from '@/core/domain'
 import { perPersonDay, type Review, type ReviewedRun } from '@/core/review'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { changeHeater, setGear, setHeater } from '@/actions/rig'
-import { GEAR, type Gear, type Rig } from '@/core/model'
+import { GEAR, type Gear, type Rig } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'

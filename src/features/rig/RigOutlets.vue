@@ -12,7 +12,7 @@ import {
   type Outlet,
   type Rig,
   type RigSide,
-} from '@/core/model'
+} from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { LIMITS } from '@/document'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { addRig } from '@/actions/rig'
-import type { Rig, Stay } from '@/core/model'
+import type { Rig, Stay } from '@/core/domain'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { PLUMBING_IDS, layoutRig, toiletsFor, type PlumbingId, type ToiletId } from '@/document/starters'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { setRigSize } from '@/actions/rig'
-import type { Rig, RigSize } from '@/core/model'
+import type { Rig, RigSize } from '@/core/domain'
 import type { Quantity } from '@/core/quantities'
 import { LIMITS } from '@/document'
 import MaybeQuantity from '@/parts/fields/MaybeQuantity.vue'

@@ -23,7 +23,7 @@ import {
   type ContainerKind,
   type Rig,
   type Stay,
-} from '@/core/model'
+} from '@/core/domain'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import LevelButton from '@/parts/levels/LevelButton.vue'
 import { useAmounts } from '@/parts/useAmounts'

@@ -1,4 +1,4 @@
-import type { Container } from '@/core/model'
+import type { Container } from '@/core/domain'
 import type { Dimension, Quantity } from '@/core/quantities'
 import { LIMITS } from '@/document'
 import * as t from '@/texts/t'

@@ -1,5 +1,5 @@
 import { usesLeft } from '@/core/count'
-import type { VesselContainer } from '@/core/model'
+import type { VesselContainer } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 
 /** How many uses a cassette's warning light leaves this crew; null without a light, or where nothing fills it. */

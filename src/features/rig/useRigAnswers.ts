@@ -1,6 +1,6 @@
 import { computed } from 'vue'
-import { unitOf, type Container, type Rig, type StayCase } from '@/core/model'
-import { aboardKg } from '@/core/weight'
+import { unitOf, type Container, type Rig, type StayCase } from '@/core/domain'
+import { aboardKg } from '@/core/rig'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { listed } from '@/texts'

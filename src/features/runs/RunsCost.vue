@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { setCost } from '@/actions/people'
-import type { CostWeights } from '@/core/model'
+import type { CostWeights } from '@/core/domain'
 import { toSi } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'

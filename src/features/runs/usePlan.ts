@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { addWallDays, dayZero, slotNumber, type WallTime } from '@/core/calendar'
-import type { Place, Run } from '@/core/model'
+import type { Place, Run } from '@/core/domain'
 import { blocks, type RunAnswer, type RunCost } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'
 import { usePlacesStore } from '@/data/placesStore'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { SeasonStay } from '@/core/chain'
 import { levelBefore } from '@/core/count'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { addWallDays, slotNumber, wallDaysBetween, type WallTime } from '@/core/calendar'
 import type { SeasonStay } from '@/core/chain'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { formatShortDay } from '@/texts'
 import * as t from '@/texts/t'
 

@@ -3,7 +3,7 @@ import { followStay, hookupBetween, setEndsAt, setFollows, showStay } from '@/ac
 import { addRuns } from '@/actions/runs'
 import { addWallDays, dayZero, slotNumber, slotOfTime, wallDaysBetween, type Slot } from '@/core/calendar'
 import { chainOf, keptChain, seasonOf, type SeasonStay } from '@/core/chain'
-import type { Id, Run, StayCase } from '@/core/model'
+import type { Id, Run, StayCase } from '@/core/domain'
 import { fromSource } from '@/core/quantities'
 import { runOf, usualRuns, type UsualRun } from '@/core/errands'
 import { useForecastStore } from '@/data/forecastStore'

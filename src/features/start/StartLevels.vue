@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PANEL_KINDS, panelOf, panelSteps, type PanelKind } from '@/core/levels'
-import { SUPPLY_KINDS, TANK_KINDS, isOneOf } from '@/core/model'
+import { PANEL_KINDS, panelOf, panelSteps, type PanelKind } from '@/core/domain'
+import { SUPPLY_KINDS, TANK_KINDS, isOneOf } from '@/core/domain'
 import { plannedTanks, type PlannedTank, type StartChoices } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import TextField from '@/parts/fields/TextField.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { copyCrew, swapCrew, takeCrew } from '@/actions/people'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import EntitySwitcher from '@/parts/EntitySwitcher.vue'

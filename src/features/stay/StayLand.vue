@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { setRule, setRuleLitres, setRuleSource } from '@/actions/stay'
-import { LAND_RULES, type LandRule, type Stay } from '@/core/model'
+import { LAND_RULES, type LandRule, type Stay } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import QuantityField from '@/parts/fields/QuantityField.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { setSite, typeSite } from '@/actions/stay'
-import { SITE_SEWER, SITE_WATER, type Site, type Stay } from '@/core/model'
+import { SITE_SEWER, SITE_WATER, type Site, type Stay } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'

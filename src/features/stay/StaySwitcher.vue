@@ -2,7 +2,7 @@
 import { Plus } from '@lucide/vue'
 import { useRouter } from 'vue-router'
 import { copyStay, removeStay, showStay } from '@/actions/stay'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import { useLogStore } from '@/data/logStore'
 import { newId } from '@/data/newId'
 import { useNoticeStore } from '@/data/noticeStore'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { changeWeather } from '@/actions/stay'
 import { setHeat } from '@/actions/people'
-import type { Crew, Stay, Weather } from '@/core/model'
+import type { Crew, Stay, Weather } from '@/core/domain'
 import { fromSi, owned } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { renameStay, setLeave, setNights, setStart } from '@/actions/stay'
 import { nightsBetween } from '@/core/calendar'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'

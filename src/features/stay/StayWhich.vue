@@ -2,7 +2,7 @@
 import CrewSwitcher from './CrewSwitcher.vue'
 import RigSwitcher from './RigSwitcher.vue'
 import StaySwitcher from './StaySwitcher.vue'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 
 /** The one place where stay, crew and rig are switched, copied and removed. */
 defineProps<{ stay: Stay }>()

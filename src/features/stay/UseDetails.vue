@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { changeActivity, setOwnRate, setPartShare, setTimed, setTimedPart } from '@/actions/people'
 import { PARTS } from '@/core/calendar'
-import { volumePerUse, type Activity, type Crew, type Person } from '@/core/model'
+import { volumePerUse, type Activity, type Crew, type Person } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import { dailyUse, drawnADay } from '@/core/explain'
-import { LAND_RULES, type Crew, type Stay } from '@/core/model'
+import { LAND_RULES, type Crew, type Stay } from '@/core/domain'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLandUse } from '@/parts/habits/useLandUse'

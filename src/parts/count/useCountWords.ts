@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { nightsMade, type Count } from '@/core/count'
 import type { Model } from '@/core/compile'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import type { OwnCounts } from '@/core/risk'
 import { dayZero, type WallTime } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'

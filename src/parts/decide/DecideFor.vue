@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { toQuarter } from '@/core/decide'
-import type { Id } from '@/core/model'
+import { toQuarter } from '@/core/advice'
+import type { Id } from '@/core/domain'
 import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { formatDate, formatShortDay } from '@/texts'

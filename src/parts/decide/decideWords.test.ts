@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { beforeEach, expect, it, vi } from 'vitest'
-import type { DecideBy, DecideWay } from '@/core/decide'
+import type { DecideBy, DecideWay } from '@/core/advice'
 import { UNIT_SYSTEMS } from '@/core/quantities'
 import { useDecideStore } from '@/data/decideStore'
 import { useJobStore } from '@/data/jobStore'

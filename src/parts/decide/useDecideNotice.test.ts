@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, ref } from 'vue'
-import type { DecideBy } from '@/core/decide'
+import type { DecideBy } from '@/core/advice'
 import { useClockStore } from '@/data/clockStore'
 import { useDecideStore } from '@/data/decideStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -1,7 +1,7 @@
 import { ref, shallowRef } from 'vue'
 import { addFromFile, replaceAll } from '@/actions/whole'
 import type { LogEntry } from '@/core/log'
-import type { Document } from '@/core/model'
+import type { Document } from '@/core/domain'
 import {
   addFile,
   fileName,

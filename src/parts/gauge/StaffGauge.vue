@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { LevelUnit, Side } from '@/core/model'
+import type { LevelUnit, Side } from '@/core/domain'
 import { useAmounts } from '../useAmounts'
 import * as t from '@/texts/t'
 

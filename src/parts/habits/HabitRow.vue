@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Blocked } from '@/core/habits'
-import type { Habit } from '@/core/model'
+import type { Habit } from '@/core/domain'
 import { useSettingsStore } from '@/data/settingsStore'
 import BotherMarks from '@/parts/BotherMarks.vue'
 import { useWhyStore } from '@/parts/why/whyStore'

@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import type { HabitWorth } from '@/core/advice'
 import { daysPerBother } from '@/core/habits'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useBoughtStore } from '@/data/boughtStore'
 import { useForecastStore } from '@/data/forecastStore'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import * as t from '@/texts/t'
 import { useReading } from './useReading'
 

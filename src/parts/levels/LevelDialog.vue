@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppDialog from '@/ui/AppDialog.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { setPanel, setReading } from '@/actions/levels'
-import { PANEL_KINDS, panelOf, readAs, type PanelKind, type Reading } from '@/core/levels'
-import type { Id, Panel } from '@/core/model'
+import { PANEL_KINDS, panelOf, readAs, type PanelKind, type Reading } from '@/core/domain'
+import type { Id, Panel } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'

@@ -3,7 +3,7 @@ import { expect, it } from 'vitest'
 import { addWallDays } from '@/core/calendar'
 import { count, levelAt } from '@/core/count'
 import { compile } from '@/core/compile'
-import { caseOf } from '@/core/model'
+import { caseOf } from '@/core/domain'
 import { levelSeries } from './levelSeries'
 import { documentArb } from '../../../tests/support/generate'
 

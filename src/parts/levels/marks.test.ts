@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { PANEL_KINDS, panelOf, panelSteps } from '@/core/levels'
+import { PANEL_KINDS, panelOf, panelSteps } from '@/core/domain'
 import { marksOf, marksText } from './marks'
 import { stepNames } from './stepNames'
 

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
-import { asReading, panelSteps, type Reading } from '@/core/levels'
-import { sparesOf, unitOf, type Id, type Panel } from '@/core/model'
+import { asReading, panelSteps, type Reading } from '@/core/domain'
+import { sparesOf, unitOf, type Id, type Panel } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'

@@ -2,7 +2,7 @@
 import { computed, reactive } from 'vue'
 import { toldUse, type Told } from '@/core/log'
 import { addWallDays, dayAndPartOf, dayZero } from '@/core/calendar'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
 import { dayAndTime, formatDate } from '@/texts'

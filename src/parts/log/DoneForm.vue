@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { RUN_WHATS, toldMove } from '@/core/log'
-import { sparesOf, unitOf } from '@/core/model'
+import { sparesOf, unitOf } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { roundIn } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { toldReading } from '@/core/log'
-import { panelSteps, readAs } from '@/core/levels'
+import { panelSteps, readAs } from '@/core/domain'
 import type { Saw } from '@/core/log'
-import { sparesOf, unitOf, type Container, type Id } from '@/core/model'
+import { sparesOf, unitOf, type Container, type Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { stepNames } from '@/parts/levels/stepNames'

@@ -1,6 +1,6 @@
-import { panelSteps } from '@/core/levels'
+import { panelSteps } from '@/core/domain'
 import type { LogEntry, RunTook, Saw } from '@/core/log'
-import { unitOf, type Id } from '@/core/model'
+import { unitOf, type Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
 import { stepNames } from '@/parts/levels/stepNames'

@@ -8,7 +8,7 @@ import {
   type WallTime,
 } from '@/core/calendar'
 import type { Completeness, LogEntry } from '@/core/log'
-import type { Activity, Crew, Id, Stay } from '@/core/model'
+import type { Activity, Crew, Id, Stay } from '@/core/domain'
 import { countable } from '@/core/underway'
 
 /** What can be logged by one tap, and how often it was today. */

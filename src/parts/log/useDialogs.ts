@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 import type { LogEntry } from '@/core/log'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 
 /** What is being logged, or changed, in a dialog. */
 export type LogDialog =

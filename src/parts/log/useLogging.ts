@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { endOf } from '@/core/underway'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'

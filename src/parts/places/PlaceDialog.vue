@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, watch } from 'vue'
-import { OFFERS, PLACE_ACCESS, APPROACHES, type Approach, type Offer, type PlaceAccess } from '@/core/model'
+import { OFFERS, PLACE_ACCESS, APPROACHES, type Approach, type Offer, type PlaceAccess } from '@/core/domain'
 import { owned, type Quantity } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'
 import { useClockStore } from '@/data/clockStore'

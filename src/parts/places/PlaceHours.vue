@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
 import { addWallDays, type WallTime } from '@/core/calendar'
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import { openingOf, plainHoursOf, type PlainHours } from '@/core/places'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'

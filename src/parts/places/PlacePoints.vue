@@ -10,7 +10,7 @@ import {
   type PlaceRule,
   type PlaceWater,
   type Point,
-} from '@/core/model'
+} from '@/core/domain'
 import type { Quantity } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { LIMITS } from '@/document'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import { parsePosition, showPosition } from '@/core/places'
 import type { Quantity } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'

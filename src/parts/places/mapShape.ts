@@ -1,4 +1,4 @@
-import type { Place, Position } from '@/core/model'
+import type { Place, Position } from '@/core/domain'
 import { offsetKm } from '@/core/places'
 
 /** What a map is drawn on, in units in which its words are as large as those about it. */

@@ -1,6 +1,6 @@
 import { computed, type Ref } from 'vue'
 import { slotNumber, type WallTime } from '@/core/calendar'
-import type { Place } from '@/core/model'
+import type { Place } from '@/core/domain'
 import { greatCircleKm } from '@/core/places'
 import { toSi } from '@/core/quantities'
 import { useForecastStore } from '@/data/forecastStore'

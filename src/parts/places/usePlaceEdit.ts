@@ -1,5 +1,5 @@
 import { putPlace, putPlaces, removePlace, setWay } from '@/actions/runs'
-import type { Id, Place, Way } from '@/core/model'
+import type { Id, Place, Way } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import type { WallTime } from '@/core/calendar'
-import { pointWithWater, pointsOf, type Place } from '@/core/model'
+import { pointWithWater, pointsOf, type Place } from '@/core/domain'
 import { isOpenAt, nextOpening, wayTo } from '@/core/places'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'

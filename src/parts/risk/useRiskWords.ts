@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { nightsBetween } from '@/core/calendar'
 import type { Model } from '@/core/compile'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import type { CountQuantile, Risk } from '@/core/risk'
 import { useForecastStore } from '@/data/forecastStore'
 import { useRiskStore } from '@/data/riskStore'

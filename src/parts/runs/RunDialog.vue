@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, watch } from 'vue'
 import { PARTS, type Part } from '@/core/calendar'
-import { found, type Run, type RunStep } from '@/core/model'
+import { found, type Run, type RunStep } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { repeated } from '@/core/errands'
 import { useForecastStore } from '@/data/forecastStore'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
-import { AMOUNTS_OF, type RunStep, type StepAmount } from '@/core/model'
+import { AMOUNTS_OF, type RunStep, type StepAmount } from '@/core/domain'
 import { owned, roundIn } from '@/core/quantities'
 import { runOf, usualRuns } from '@/core/errands'
 import type { RunAnswer, StepAnswer } from '@/core/schedule'

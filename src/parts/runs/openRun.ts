@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 
 /** The run that is open to be changed; null: none. */
 export const useOpenRun = defineStore('open-run', () => {

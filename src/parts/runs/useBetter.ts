@@ -1,6 +1,6 @@
 import { shallowRef, watch } from 'vue'
 import type { BetterTime } from '@/core/errands'
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import { useAtRest } from '@/data/atRest'
 import { useForecastStore } from '@/data/forecastStore'
 import { useJobStore } from '@/data/jobStore'

@@ -1,7 +1,7 @@
 import { until } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
 import { setAnyway, usualRuns, runOf, type RunOffer, type UsualRun } from '@/core/errands'
-import type { Run } from '@/core/model'
+import type { Run } from '@/core/domain'
 import { useJobStore } from '@/data/jobStore'
 import { newId } from '@/data/newId'
 import { usePlacesStore } from '@/data/placesStore'

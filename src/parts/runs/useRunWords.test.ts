@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { count } from '@/core/count'
 import { compile } from '@/core/compile'
-import { caseOf, type Run, type StayCase } from '@/core/model'
+import { caseOf, type Run, type StayCase } from '@/core/domain'
 import { UNIT_SYSTEMS, owned } from '@/core/quantities'
 import { runAnswers, stayCost, type Trouble } from '@/core/schedule'
 import { useSettingsStore } from '@/data/settingsStore'

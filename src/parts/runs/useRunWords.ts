@@ -1,4 +1,4 @@
-import type { Id } from '@/core/model'
+import type { Id } from '@/core/domain'
 import type { Refusal } from '@/core/places'
 import type { RunAnswer, RunCost, Trouble } from '@/core/schedule'
 import { useForecastStore } from '@/data/forecastStore'

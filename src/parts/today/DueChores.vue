@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
 import { useChoreStore } from '@/data/choreStore'
-import type { Chore } from '@/core/model'
+import type { Chore } from '@/core/domain'
 import * as t from '@/texts/t'
 import { choreName } from './choreName'
 

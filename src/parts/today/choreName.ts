@@ -1,4 +1,4 @@
-import type { Chore } from '@/core/model'
+import type { Chore } from '@/core/domain'
 import * as t from '@/texts/t'
 
 /** The owner's own words for a chore, or those of its kind. */

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { addWallDays, dayZero, wallDaysBetween } from '@/core/calendar'
 import { lastNight, type Budget, type BudgetLine } from '@/core/budget'
-import type { Crew, Id, Stay } from '@/core/model'
+import type { Crew, Id, Stay } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { chanceWords } from '@/parts/risk/chanceWords'

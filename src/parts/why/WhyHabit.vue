@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Effect } from '@/core/model'
+import type { Effect } from '@/core/domain'
 import { useBoughtStore } from '@/data/boughtStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Input } from '@/core/explain'
-import { FLOW_ENDS, type FlowEnd } from '@/core/model'
+import { FLOW_ENDS, type FlowEnd } from '@/core/domain'
 import { useAmounts } from '@/parts/useAmounts'
 import { useWhyStore } from './whyStore'
 import { formatNumber, formatShortDay, formatSource } from '@/texts'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { volumePerUse } from '@/core/model'
+import { volumePerUse } from '@/core/domain'
 import { computed } from 'vue'
 import WhyInputs from './WhyInputs.vue'
 import { dailyInputsOf, dailyUse } from '@/core/explain'

@@ -1,6 +1,6 @@
 /** What the cards themselves say besides their steps: names, cautions, mishaps, laws, where numbers come from. */
 import type { Care, Law, QuantityId, QuantityUnit, SafeStep, Term, Thing, WhyTerm, Wrong } from '@/core/cards'
-import type { CardKind, PlaceRule } from '@/core/model'
+import type { CardKind, PlaceRule } from '@/core/domain'
 
 export const cardNames = {
   dump: 'Dump',

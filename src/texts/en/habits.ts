@@ -1,5 +1,5 @@
 /** Habits: the catalogue, the search for the least bother, the two sides of the flush. */
-import type { Caution } from '@/core/model'
+import type { Caution } from '@/core/domain'
 
 export const cautions = {
   'stored-gray': 'Stored gray: lidded, under a day, for the toilet only.',

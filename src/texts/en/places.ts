@@ -1,4 +1,4 @@
-import type { Approach, Offer, PlaceAccess } from '@/core/model'
+import type { Approach, Offer, PlaceAccess } from '@/core/domain'
 
 /** How long each container can wait, and what remains after that. */
 export const decide = {

@@ -1,4 +1,4 @@
-import type { Accepted, PlaceWater, StepDoes } from '@/core/model'
+import type { Accepted, PlaceWater, StepDoes } from '@/core/domain'
 import type { Lack, UsualRun } from '@/core/errands'
 
 /** Runs: errands set on days, what they move, what they cost. */

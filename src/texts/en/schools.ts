@@ -1,4 +1,4 @@
-import type { School, SCHOOLS } from '@/core/model'
+import type { School, SCHOOLS } from '@/core/domain'
 
 interface Question {
   ask: string

@@ -9,7 +9,7 @@ import type {
   RigSide,
   Role,
   Takes,
-} from '@/core/model'
+} from '@/core/domain'
 import type { Part } from '@/core/calendar'
 import type { Origin, SourceId, Unit } from '@/core/quantities'
 

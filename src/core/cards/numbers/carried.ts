@@ -1,4 +1,4 @@
-import { carrierFill, WATER_KG_PER_L, type CarrierContainer } from '../../model'
+import { carrierFill, WATER_KG_PER_L, type CarrierContainer } from '../../domain'
 import type { Litres } from '../../quantities'
 import { loadsFor } from '../../errands'
 import { NOTHING, litresOfLoad, loadsFrom } from '../amounts'

@@ -1,4 +1,4 @@
-import { baseArea } from '../../model'
+import { baseArea } from '../../domain'
 import { DISCHARGE, flowSeconds } from '../../runs'
 import { headOver, topUpOf } from '../amounts'
 import type { Binding, CardCase, Subject } from '../cardCase'

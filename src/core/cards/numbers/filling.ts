@@ -1,4 +1,4 @@
-import type { Container } from '../../model'
+import type { Container } from '../../domain'
 import type { Litres } from '../../quantities'
 import { BUCKET_L } from '../../runs'
 import { leftoverOf, topUpOf } from '../amounts'

@@ -1,4 +1,4 @@
-import { WATER_KG_PER_L, pointWithWater, type Container } from '../../model'
+import { WATER_KG_PER_L, pointWithWater, type Container } from '../../domain'
 import type { Binding, CardCase, Subject } from '../cardCase'
 import type { QuantityId, QuantityUnit } from '../template'
 import { contentOfOne } from '../weights'

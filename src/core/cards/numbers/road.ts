@@ -1,4 +1,4 @@
-import { WATER_KG_PER_L, type ActivityKind } from '../../model'
+import { WATER_KG_PER_L, type ActivityKind } from '../../domain'
 import type { Litres } from '../../quantities'
 import type { CardCase } from '../cardCase'
 import { aboardKg, freshDrain } from '../weights'

@@ -1,4 +1,4 @@
-import type { CardKind } from '../../model'
+import type { CardKind } from '../../domain'
 import type { CardTemplate } from '../template'
 import { aboard } from './aboard'
 import { frost, layUp, probes, sanitize, seals } from './care'

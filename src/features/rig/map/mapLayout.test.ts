@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { sideOf, type Rig } from '@/core/model'
+import { sideOf, type Rig } from '@/core/domain'
 import { documentArb } from '../../../../tests/support/generate'
 import { mapLayout, nextOf, nodeHeight, pipePath, pipeWidth } from './mapLayout'
 

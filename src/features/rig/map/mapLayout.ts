@@ -1,4 +1,4 @@
-import { sideOf, type Id, type Rig } from '@/core/model'
+import { sideOf, type Id, type Rig } from '@/core/domain'
 
 /** Where things stand on the map, px from its top; columns run supply, fixtures, waste. */
 export interface MapLayout {

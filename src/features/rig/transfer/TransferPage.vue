@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { partAt, levelAt } from '@/core/count'
-import type { TankContainer } from '@/core/model'
-import { daysByTransfer, transferMoments, transferOf } from '@/core/transfer'
+import type { TankContainer } from '@/core/domain'
+import { daysByTransfer, transferMoments, transferOf } from '@/core/rig'
 import { PARTS } from '@/core/calendar'
 import { owned, roundIn } from '@/core/quantities'
 import { useRuns } from '@/parts/runs/useRuns'

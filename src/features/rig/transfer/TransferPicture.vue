@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { TankContainer } from '@/core/model'
+import type { TankContainer } from '@/core/domain'
 import * as t from '@/texts/t'
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { useBoard } from './useBoard'
 import { setWarmest } from '@/actions/stay'
-import { warmestOf } from '@/core/model'
+import { warmestOf } from '@/core/domain'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
 import QuantityField from '@/parts/fields/QuantityField.vue'

@@ -6,7 +6,7 @@ import { useUnderWayStore } from '@/data/underWayStore'
 import { CONTRADICTS } from '@/core/learn'
 import type { Count } from '@/core/count'
 import type { Model } from '@/core/compile'
-import type { Stay } from '@/core/model'
+import type { Stay } from '@/core/domain'
 import { boardCells, boardX, withLived, type BoardCell } from './boardShape'
 
 /** What the board shows: its days, its containers' cells, and where the stop falls. Null without a stay. */

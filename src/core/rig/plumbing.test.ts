@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { count } from '../count'
 import { compile } from '../compile'
-import { caseOf, type Document } from '../model'
+import { caseOf, type Document } from '../domain'
 import { pipeFlows, plumbingWarnings } from './index'
 import { owned } from '../quantities'
 import { newContainer, startLevel } from '@/document/starters'

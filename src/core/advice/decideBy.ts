@@ -1,10 +1,10 @@
 import { addWallDays, slotOfTime, wallMinutes, wallTimeAt, type WallTime } from '../calendar'
 import { serves, trimmedTo, usualRuns, type UsualErrand, type UsualRun } from '../errands'
-import { MOVING_KINDS, type Id, type OpenSpan, type Place, type Run, type StayCase } from '../model'
+import { MOVING_KINDS, type Id, type OpenSpan, type Place, type Run, type StayCase } from '../domain'
 import { goesOut, latestFit, placesFor, wayTo } from '../places'
 import type { Days } from '../quantities'
 import { feeOf, worth } from '../schedule'
-import { whole, type Steps } from '../steps'
+import { whole, type Steps } from '../slices'
 
 /** The last moment to take a way, and the opening it falls into. */
 export interface LastMoment {

@@ -1,7 +1,7 @@
 import type { PerDay } from '../quantities'
 import type { Ledger } from '../count'
 import type { Model } from '../compile'
-import { FLOW_ENDS, type Id, type Rig } from '../model'
+import { FLOW_ENDS, type Id, type Rig } from '../domain'
 
 /** What runs through one pipe of the map on an average day. */
 export interface PipeFlow {

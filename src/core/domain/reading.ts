@@ -1,4 +1,6 @@
-import { sparesOf, type Container, type LevelError, type Panel, type StartLevel } from '../model'
+import { sparesOf, type Container } from './containers'
+import type { Panel } from './containers'
+import type { LevelError, StartLevel } from './stay'
 import { type Amount, owned, type Quantity, type Share } from '../quantities'
 
 /**

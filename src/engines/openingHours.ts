@@ -1,6 +1,6 @@
 import OpeningHours from 'opening_hours'
 import { wallMinutes, wallTimeAt, type WallTime } from '@/core/calendar'
-import type { OpenTimes } from '@/core/model'
+import type { OpenTimes } from '@/core/domain'
 import { withUtcDates } from './utcDates'
 
 export interface OpeningRequest {

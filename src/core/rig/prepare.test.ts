@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { caseOf } from '../model'
+import { caseOf } from '../domain'
 import { owned } from '../quantities'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { compile } from '../compile'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { count } from '../count'
 import { compile } from '../compile'
-import { caseOf, type Container } from '../model'
+import { caseOf, type Container } from '../domain'
 import { owned } from '../quantities'
 import { aboardByDay, aboardKg, fillOnlyTo, lifts } from './index'
 import { newContainer } from '@/document/starters'

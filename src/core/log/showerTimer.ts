@@ -1,4 +1,4 @@
-import type { TimedFlow } from '../model'
+import type { TimedFlow } from '../domain'
 import type { Litres, Seconds } from '../quantities'
 
 /** A shower by the clock: the water runs, or waits with a trickle. Times are ms of whatever clock it is given. */

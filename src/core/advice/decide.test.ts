@@ -6,11 +6,11 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { addWallDays, wallDaysBetween, wallMinutes, wallTimeAt, type WallTime } from '../calendar'
 import { count } from '../count'
 import { compile, compileChances } from '../compile'
-import { caseOf, type Hours, type OpenSpan, type Place, type StayCase } from '../model'
+import { caseOf, type Hours, type OpenSpan, type Place, type StayCase } from '../domain'
 import { greatCircleKm } from '../places'
 import { owned } from '../quantities'
 import { ownCounts, riskOf, riskTables, sampleTrips, samplerOf } from '../risk'
-import { whole } from '../steps'
+import { whole } from '../slices'
 import { decideBy } from './decideBy'
 
 const demo = () => caseOf(trailerDemo(), 'harrow-ridge')

@@ -1,7 +1,7 @@
 import type { PartIndex } from '../calendar'
 import { count, type Count } from '../count'
 import type { Model } from '../compile'
-import type { Id, ModelRun, ModelStep } from '../model'
+import type { Id, ModelRun, ModelStep } from '../domain'
 import type { Days, Litres } from '../quantities'
 
 export interface Transferred {

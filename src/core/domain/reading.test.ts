@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { newContainer, startLevel } from '@/document/starters'
 import { startQuantile } from '../risk'
-import type { SupplyContainer } from '../model'
+import type { SupplyContainer } from '.'
 import { owned } from '../quantities'
 import { PANEL_KINDS, asReading, panelOf, panelSteps, startOf, type Reading } from './reading'
 

@@ -1,6 +1,6 @@
 import { levelAt, type Ledger } from '../count'
 import { headOf, type Model } from '../compile'
-import type { Id, Outlet, Rig, RunStep } from '../model'
+import type { Id, Outlet, Rig, RunStep } from '../domain'
 import type { Days, Litres } from '../quantities'
 import { headCase, headTransfer, type Transfer, type TransferRefusal } from '../runs'
 

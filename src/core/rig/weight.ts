@@ -1,7 +1,7 @@
 import type { DayNumber, PartIndex } from '../calendar'
 import type { Ledger } from '../count'
 import type { Model } from '../compile'
-import { WATER_KG_PER_L, kgPerUnit, type Container, type Crew, type Id, type Rig } from '../model'
+import { WATER_KG_PER_L, kgPerUnit, type Container, type Crew, type Id, type Rig } from '../domain'
 import type { Kilograms, Litres } from '../quantities'
 
 /**

@@ -1,8 +1,8 @@
 import { dayZero, wallDaysBetween } from '../calendar'
 import { chargeOf, compile, heatStepsAt } from '../compile'
-import { sideOf, warmestOf, type Container, type Id, type StayCase } from '../model'
+import { sideOf, warmestOf, type Container, type Id, type StayCase } from '../domain'
 import type { Days, Litres } from '../quantities'
-import { fillOnlyTo } from '../weight'
+import { fillOnlyTo } from './weight'
 
 /** L a person drinks and cooks with in a day in mild weather (Sphere Handbook: 2.5 to 3). */
 const PER_PERSON_L = 3

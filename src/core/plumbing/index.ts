@@ -1,2 +1,0 @@
-export { pipeFlows, plumbingWarnings } from './plumbing'
-export type { PipeFlow, PlumbingWarning } from './plumbing'

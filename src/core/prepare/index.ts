@@ -1,2 +1,0 @@
-export { drinkingReserve, preparationOf } from './prepare'
-export type { DrinkingReserve, Preparation } from './prepare'

@@ -1,2 +1,0 @@
-export { PIECE, untold, whole, within } from './steps'
-export type { Steps } from './steps'

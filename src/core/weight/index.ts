@@ -1,2 +1,0 @@
-export { aboardByDay, aboardKg, fillOnlyTo, fullKg, lifts } from './weight'
-export type { AboardDay, Lift } from './weight'
