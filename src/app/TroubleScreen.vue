@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { report } from '@/data/report'
 import { computed, ref } from 'vue'
 import { goOnInMemory } from './openWorkspace'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -25,8 +26,9 @@ async function takeOut() {
   try {
     const { salvaged } = await import('@/data/storage/salvage')
     saveFile(await salvaged(space), 'dry-count-as-kept.drycount.json')
-  } catch {
+  } catch (error) {
     message.value = { text: t.trouble.takeOutFailed, faults: [] }
+    report('taking the rows out', error)
   }
 }
 async function openFile(file: File) {

@@ -3,7 +3,15 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
 import './styles.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
+import { report } from '@/data/report'
 import App from './App.vue'
 import { createAppRouter } from './router'
 
-createApp(App).use(createPinia()).use(createAppRouter()).mount('#app')
+const app = createApp(App)
+// What nobody caught is told in the console as it would be without, and in Settings.
+app.config.errorHandler = (error, _component, where) => {
+  report(where, error)
+  console.error(error)
+}
+window.addEventListener('unhandledrejection', ({ reason }) => report('beside the screen', reason))
+app.use(createPinia()).use(createAppRouter()).mount('#app')

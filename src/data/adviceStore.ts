@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
@@ -77,8 +78,9 @@ export const useAdviceStore = defineStore('advice', () => {
         if (own !== revision) return
         known.what.add(advice)
       }
-    } catch {
+    } catch (error) {
       if (own === revision) failed()
+      report('advice', error)
     }
   }
 
@@ -139,8 +141,9 @@ export const useAdviceStore = defineStore('advice', () => {
       const subject = jobs.subjectOf(stayCase)
       const found = await jobs.run('advice', 'company', subject, { ...TRIPS, habit })
       if (own === revision) company.value = new Map(company.value).set(habit, found)
-    } catch {
+    } catch (error) {
       if (own === revision) failed()
+      report('advice', error)
     }
   }
 

@@ -1,6 +1,7 @@
 import { computed, ref, shallowRef, watch, type ComputedRef, type Ref } from 'vue'
 import type { Id } from '@/core/domain'
 import { newId } from './newId'
+import { report } from './report'
 import { safeStorage } from './safeStorage'
 import type { BegunName, BegunStore, Ends } from './storage/begun'
 import { useWorkspaceStore } from './workspaceStore'
@@ -40,7 +41,8 @@ export function useBegun<T extends object>(name: BegunName, isWhole: (value: T) 
   const wholeOf = (row: { id: Id; value: unknown } | null): { id: Id; value: T } | null => {
     try {
       return row && !over.has(row.id) && isWhole(row.value as T) ? (row as { id: Id; value: T }) : null
-    } catch {
+    } catch (error) {
+      report(`reading the ${name}`, error)
       return null
     }
   }

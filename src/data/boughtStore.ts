@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DaysBought } from '@/core/habits'
@@ -32,8 +33,9 @@ export const useBoughtStore = defineStore('bought', () => {
       const found = await jobs.run('advice', 'bought', jobs.subjectOf(stayCase), null)
       if (forecast.stay?.id === stayCase.stay.id) lately.value = found
       known = stayCase
-    } catch {
+    } catch (error) {
       // What cannot be counted is said beside the count; asked again at the next edit.
+      report('what habits buy', error)
     } finally {
       isUnderway = false
       if (isBehind) void ask()

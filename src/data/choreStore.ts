@@ -1,3 +1,4 @@
+import { report } from './report'
 import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -40,8 +41,9 @@ export const useChoreStore = defineStore('chores', () => {
         others.value = all.filter(
           ({ kind, stay }) => TELLING.includes(kind) && (stay === null || !known.has(stay)),
         )
-    } catch {
+    } catch (error) {
       if (own === asked) hasFailed.value = true
+      report('the log of chores', error)
     }
   }
   const readSoon = useDebounceFn(read, WAIT_MS)

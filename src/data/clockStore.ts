@@ -1,4 +1,4 @@
-import { useIntervalFn, useStorage } from '@vueuse/core'
+import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import {
@@ -9,7 +9,7 @@ import {
   wallTimeAt,
   type WallTime,
 } from '@/core/calendar'
-import { safeStorage } from './safeStorage'
+import { isText, keptRef } from './keptValue'
 import type { Space } from './storage/database'
 
 /** The moment the demo stands at, and how far its clocks are ahead of UTC. */
@@ -24,7 +24,10 @@ const SET_BACK_D = 0.5
 export const useClockStore = defineStore('clock', () => {
   const isDemo = ref(false)
   const device = ref(wallOf(new Date()))
-  const demo = useStorage('dry-count:demo-clock', DEMO_NOW, safeStorage())
+  const demo = keptRef({
+    ...{ key: 'dry-count:demo-clock', version: 1, first: DEMO_NOW },
+    isWhole: isText,
+  })
   /** How far the stay's clocks are ahead of UTC, where the device's have moved to another zone since; null: they have not. */
   const offset = ref<number | null>(null)
   /** What was logged last: where the device's clock was set back since, it is not earlier than that. */

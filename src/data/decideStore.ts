@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
@@ -41,8 +42,9 @@ export const useDecideStore = defineStore('decide', () => {
       if (own !== asked) return
       known.value = { of: stayCase, counts }
       hasFailed.value = false
-    } catch {
+    } catch (error) {
       if (own === asked) hasFailed.value = true
+      report('last moments', error)
     }
   }
   const soon = useAtRest(ask, LATER_MS)

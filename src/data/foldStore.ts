@@ -1,10 +1,12 @@
-import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { safeStorage } from './safeStorage'
+import { isListOf, isText, keptRef } from './keptValue'
 
 /** Which sections of the screens stand open in this browser; all of them are closed until somebody opens them. */
 export const useFoldStore = defineStore('folds', () => {
-  const open = useStorage<string[]>('dry-count:open', [], safeStorage())
+  const open = keptRef<string[]>({
+    ...{ key: 'dry-count:open', version: 1, first: [] },
+    isWhole: isListOf(isText),
+  })
   const isOpen = (id: string) => open.value.includes(id)
   function set(id: string, isToBeOpen: boolean): void {
     if (isOpen(id) !== isToBeOpen)

@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { dayAndPartOf, PARTS_PER_DAY } from '@/core/calendar'
@@ -34,8 +35,9 @@ export const useForecastStore = defineStore('forecast', () => {
       const task = begin(stayCase.value)
       if (!task.counted || isSound(task.counted)) return task
       throw new RangeError('a count of what is no number')
-    } catch {
+    } catch (error) {
       // Rows are counted before they are checked: what cannot be counted is damaged.
+      report('counting', error)
       queueMicrotask(workspace.isDamaged)
       return null
     }

@@ -7,17 +7,22 @@ import { judgedRuns } from '@/core/places'
 import type { OpeningAnswer, OpeningRequest } from '@/engines/openingHours'
 import type { Subject } from '@/workers'
 import { useJobStore } from './jobStore'
-import { safeStorage } from './safeStorage'
+import { isFlag, isRecord, keptValue } from './keptValue'
+import { report } from './report'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** The version of what is kept: hours of an older one are read again. */
-const KEY = 'dry-count:hours-3'
 /** Texts whose answers are kept in this browser from one visit to the next. */
 const MOST_KEPT = 80
 /** Days beyond the end of a stay for which openings are read: what comes next is of interest. */
 const BEYOND_D = 9
 
-type Kept = Record<string, OpeningAnswer>
+/** By text and span. */
+const KEPT = {
+  ...{ key: 'dry-count:hours-3', version: 1, first: {} as Record<string, OpeningAnswer> },
+  isWhole: (value: unknown) =>
+    isRecord(value) && Object.values(value).every((one) => isRecord(one) && isFlag(one.ok)),
+}
 
 /**
  * When places are open. Texts are read by a large library, in a worker: where somebody looks at places or runs, or a run is set to a
@@ -27,8 +32,8 @@ type Kept = Record<string, OpeningAnswer>
 export const useHoursStore = defineStore('hours', () => {
   const workspace = useWorkspaceStore()
   const jobs = useJobStore()
-  const storage = safeStorage()
-  const answers = shallowRef<ReadonlyMap<string, OpeningAnswer>>(kept(storage))
+  const kept = keptValue(KEPT)
+  const answers = shallowRef<ReadonlyMap<string, OpeningAnswer>>(new Map(Object.entries(kept.read())))
   const isWanted = ref(false)
   const hasFailed = ref(false)
 
@@ -93,9 +98,10 @@ export const useHoursStore = defineStore('hours', () => {
         answers.value = new Map([...answers.value, ...said.map((answer, i) => [keys[i]!, answer] as const)])
         if (hasFailed.value) break
       }
-      keep(storage, answers.value)
-    } catch {
+      kept.write(Object.fromEntries([...answers.value].slice(-MOST_KEPT)))
+    } catch (error) {
       // Said by `hasFailed`; asked again at the next edit.
+      report('opening hours', error)
       hasFailed.value = true
     } finally {
       isReading = false
@@ -154,17 +160,4 @@ function goesByHours({ runs, places }: Stay): boolean {
 
 function isSame(one: Hours, other: Hours): boolean {
   return one.size === other.size && [...other].every(([id, times]) => one.get(id) === times)
-}
-
-function kept(storage: Storage): Map<string, OpeningAnswer> {
-  try {
-    const all = JSON.parse(storage.getItem(KEY) ?? '{}') as Kept
-    return new Map(Object.entries(all))
-  } catch {
-    return new Map()
-  }
-}
-
-function keep(storage: Storage, answers: ReadonlyMap<string, OpeningAnswer>): void {
-  storage.setItem(KEY, JSON.stringify(Object.fromEntries([...answers].slice(-MOST_KEPT))))
 }

@@ -1,7 +1,6 @@
-import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { safeStorage } from './safeStorage'
+import { isNumber, keptRef } from './keptValue'
 import { useWorkspaceStore } from './workspaceStore'
 
 /** unknown: not asked yet, or this browser cannot be asked. */
@@ -14,9 +13,11 @@ export const CHANGES_UNTIL_REMINDER = 150
 export const useKeepingStore = defineStore('keeping', () => {
   const workspace = useWorkspaceStore()
   const keeping = ref<Keeping>('unknown')
-  const storage = safeStorage()
-  const changes = useStorage('dry-count:changes', 0, storage)
-  const remindAt = useStorage('dry-count:remind-at', CHANGES_UNTIL_REMINDER, storage)
+  const changes = keptRef<number>({ key: 'dry-count:changes', version: 1, first: 0, isWhole: isNumber })
+  const remindAt = keptRef<number>({
+    ...{ key: 'dry-count:remind-at', version: 1, first: CHANGES_UNTIL_REMINDER },
+    isWhole: isNumber,
+  })
   const isMine = ref(false)
   const isReminderDue = computed(
     () => isMine.value && workspace.state === 'kept' && changes.value >= remindAt.value,

@@ -1,7 +1,7 @@
 import type { LogEntry } from '@/core/log'
 import type { Id } from '@/core/domain'
 import type { StayLearned } from '@/core/underway'
-import { safeStorage } from './safeStorage'
+import { isListOf, isNumber, isRecord, isText, keptValue } from './keptValue'
 import type { Space } from './storage/database'
 
 /** What was learned of a stay, and of which log. */
@@ -14,11 +14,13 @@ export interface Known {
   isWhole: boolean
 }
 
-/** The shape of what is kept; another one is left aside. */
-const VERSION = 2
 /** Stays of which it is kept, the newest asked first. */
 const MOST = 6
-const keyOf = (space: Space) => `dry-count:known:${space}`
+const keptOf = (space: Space) =>
+  keptValue<Kept[]>({
+    ...{ key: `dry-count:known:${space}`, version: 3, first: [] },
+    isWhole: isListOf(isKept),
+  })
 
 /** The last thing that was learned, kept in this browser: means only, so that the first picture waits for no log and no worker. */
 export const lastKnown = {
@@ -26,12 +28,16 @@ export const lastKnown = {
     const { at, now, factors, activities, made } = learned
     const spreads = activities.map(({ spread }) => spread)
     const kept: Kept = { stay, at, now: { ...now, draws: null }, factors, spreads, made }
-    const others = all(space).filter((one) => one.stay !== stay)
+    const others = keptOf(space)
+      .read()
+      .filter((one) => one.stay !== stay)
     const stays = [kept, ...others].slice(0, MOST)
-    safeStorage().setItem(keyOf(space), JSON.stringify({ version: VERSION, stays }))
+    keptOf(space).write(stays)
   },
   of(space: Space, stay: Id): Known | null {
-    const kept = all(space).find((one) => one.stay === stay)
+    const kept = keptOf(space)
+      .read()
+      .find((one) => one.stay === stay)
     if (!kept) return null
     const { at, now, factors, spreads, made } = kept
     const activities = spreads.map((spread) => ({ spread }))
@@ -44,22 +50,18 @@ export const lastKnown = {
   },
 }
 
-function all(space: Space): Kept[] {
-  try {
-    const { version, stays } = JSON.parse(safeStorage().getItem(keyOf(space)) ?? '{}') as Partial<AllKept>
-    return version === VERSION && Array.isArray(stays) ? stays : []
-  } catch {
-    // What cannot be read is only a first picture: it is learned again.
-    return []
-  }
-}
-
-interface AllKept {
-  version: number
-  stays: Kept[]
-}
-
 interface Kept extends Pick<StayLearned, 'at' | 'now' | 'factors' | 'made'> {
   stay: Id
   spreads: number[]
+}
+
+const isFactors = isListOf(isNumber)
+const isContent = (value: unknown) => isRecord(value) && Object.values(value).some(isText)
+/** What is only a first picture must not make a count of what is no number: it is learned again. */
+function isKept(value: unknown): boolean {
+  if (!isRecord(value) || !isText(value.stay) || !isText(value.at)) return false
+  const { now, factors, spreads, made } = value
+  if (![factors, spreads, made].every(isFactors) || !isRecord(now) || !isText(now.at)) return false
+  const isLevel = (one: unknown) => isContent(one) && isNumber((one as { level?: unknown }).level)
+  return isListOf(isLevel)(now.levels) && [now.vessels, now.onSolids].every(isListOf(isContent))
 }

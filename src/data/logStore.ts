@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { WallTime } from '@/core/calendar'
@@ -58,8 +59,9 @@ export const useLogStore = defineStore('log', () => {
       kept.value = withChanges(keptLog(lists.flat()), meanwhile)
       loaded.value = [...ids]
       hasFailed.value = false
-    } catch {
+    } catch (error) {
       if (own === asked) hasFailed.value = true
+      report('reading the log', error)
     }
   }
 

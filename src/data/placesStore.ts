@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { tryOnMounted } from '@vueuse/core'
 import { computed } from 'vue'
@@ -35,8 +36,9 @@ export const usePlacesStore = defineStore('places', () => {
         { text, from, until, sunrise, sunset },
       ])
       return answer ?? null
-    } catch {
+    } catch (error) {
       // The field says that it could not be tried.
+      report('trying an opening text', error)
       return null
     }
   }

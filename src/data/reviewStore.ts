@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { computed, shallowReactive } from 'vue'
 import type { Review } from '@/core/review'
@@ -62,8 +63,9 @@ export const useReviewStore = defineStore('review', () => {
       known.set(id, { from, review })
       failed.delete(id)
       return review
-    } catch {
+    } catch (error) {
       failed.add(id)
+      report('a review', error)
       return null
     }
   }

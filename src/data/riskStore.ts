@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
@@ -67,8 +68,9 @@ export const useRiskStore = defineStore('risk', () => {
       if (own !== asked) return
       runner ??= tripWaves(client, workersFor(navigator.hardwareConcurrency))
       run(runner, stayCase, model)
-    } catch {
+    } catch (error) {
       if (own === asked) failed()
+      report('chances', error)
     }
   }
 

@@ -1,25 +1,35 @@
-import { usePreferredDark, useStorage } from '@vueuse/core'
+import { usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import { unitsForLocale, type UnitChoice } from '@/core/quantities'
-import { safeStorage } from './safeStorage'
+import { UNITS, unitsForLocale, type Dimension, type UnitChoice } from '@/core/quantities'
+import { isRecord, keptRef } from './keptValue'
 
 export const THEMES = ['auto', 'light', 'dark', 'sun'] as const
 export type Theme = (typeof THEMES)[number]
 
 /** Preferences of this browser; no part of any document. */
 export const useSettingsStore = defineStore('settings', () => {
-  const storage = safeStorage()
-  const units = useStorage<UnitChoice>('dry-count:units', unitsForLocale(navigator.language), storage, {
-    mergeDefaults: true,
+  const units = keptRef<UnitChoice>({
+    ...{ key: 'dry-count:units', version: 1, first: unitsForLocale(navigator.language) },
+    isWhole: areUnits,
   })
-  const theme = useStorage<Theme>('dry-count:theme', 'auto', storage)
+  const theme = keptRef<Theme>({
+    ...{ key: 'dry-count:theme', version: 1, first: 'auto' },
+    isWhole: (value) => THEMES.some((theme) => theme === value),
+  })
   const prefersDark = usePreferredDark()
   const shownTheme = computed(() =>
     theme.value === 'auto' ? (prefersDark.value ? 'dark' : 'light') : theme.value,
   )
   return { units, theme, shownTheme, decimal: decimalSign(navigator.language) }
 })
+
+/** Of some dimensions at least; the others are as at first. */
+const areUnits = (value: unknown) =>
+  isRecord(value) &&
+  Object.entries(value).every(([dimension, unit]) =>
+    (UNITS[dimension as Dimension] as readonly unknown[] | undefined)?.includes(unit),
+  )
 
 function decimalSign(locale: string): '.' | ',' {
   return new Intl.NumberFormat(locale).format(1.5).includes(',') ? ',' : '.'

@@ -1,3 +1,4 @@
+import { report } from './report'
 import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
@@ -74,8 +75,9 @@ export const useTodayStore = defineStore('today', () => {
     try {
       await askFor('risk-0', FIRST, own)
       void confirmSoon(own)
-    } catch {
+    } catch (error) {
       if (own === revision) fail()
+      report('the budget', error)
     } finally {
       isAsking = false
       if (isBehind) void askBudget()
@@ -125,8 +127,9 @@ export const useTodayStore = defineStore('today', () => {
       const request = { ...trips, log: log.entries, at, earlier: earlier() }
       const moved = await jobs.run('advice', 'since', jobs.subjectOf(planCase), request)
       if (own === revision) since.value = moved
-    } catch {
+    } catch (error) {
       // Asked anew at the next change, or when somebody looks again.
+      report('since yesterday', error)
       restOf = -1
     }
   }

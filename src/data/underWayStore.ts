@@ -1,3 +1,4 @@
+import { report } from './report'
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -80,8 +81,9 @@ export const useUnderWayStore = defineStore('underWay', () => {
   function chained(own: StayCase): StayCase {
     try {
       return chain.value(workspace.document, own.stay.id)
-    } catch {
+    } catch (error) {
       // What it follows is not whole: it starts by itself.
+      report('the stay before', error)
       return own
     }
   }
@@ -134,8 +136,9 @@ export const useUnderWayStore = defineStore('underWay', () => {
       known.value = { stay: stayCase.stay.id, learned, isWhole: true, of: entries }
       lastKnown.keep(workspace.space, known.value)
       hasFailed.value = false
-    } catch {
+    } catch (error) {
       // Said on Camp; asked again with the next entry or edit.
+      report('learning', error)
       if (own === asked) hasFailed.value = true
     } finally {
       isUnderway = false
@@ -156,8 +159,9 @@ export const useUnderWayStore = defineStore('underWay', () => {
   function wholeCase(id: Id): StayCase {
     try {
       return chain.value(workspace.document, id)
-    } catch {
+    } catch (error) {
       // What it follows is not whole: it starts by itself.
+      report('the stay before', error)
       return caseOf(workspace.document, id)
     }
   }
@@ -221,8 +225,9 @@ export const useUnderWayStore = defineStore('underWay', () => {
       const isLonger = log.isLoaded && from.isWhole && from.of !== log.entries
       const uses = isLonger ? usesSince(plan, log.entries, at.value, from.learned) : []
       return steppedTo(caseNow(plan, from.learned), at.value, uses)
-    } catch {
+    } catch (error) {
       // What was learned is of another rig or crew by now: until it is learned anew.
+      report('what was learned', error)
       return expectedNow(plan, at.value)
     }
   })

@@ -1,3 +1,4 @@
+import { report } from './report'
 import { defineStore } from 'pinia'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { StayCase } from '@/core/domain'
@@ -35,8 +36,9 @@ export const useWithoutRunsStore = defineStore('withoutRuns', () => {
     try {
       const counts = await jobs.run('advice', 'own', jobs.subjectOf(stayCase), args)
       if (own === asked) known.value = { of: stayCase, counts }
-    } catch {
+    } catch (error) {
       if (own === asked) known.value = null
+      report('without runs', error)
     }
   }
   const soon = useAtRest(ask, LATER_MS)

@@ -432,7 +432,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     try {
       after = make(before)
     } catch {
-      // What it was to change went while it was being typed.
+      // What it was to change went while it was being typed; said by the notice.
       notices.say({ kind: 'dropped', label, what: [], fault: null })
       return { ok: false, faults: [] }
     }

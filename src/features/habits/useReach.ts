@@ -1,3 +1,4 @@
+import { report } from '@/data/report'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { leaveAfterNights, wallDaysBetween } from '@/core/calendar'
 import type { Id } from '@/core/domain'
@@ -58,8 +59,9 @@ export function useReach() {
       if (own !== running) return
       result.value = found
       state.value = 'done'
-    } catch {
+    } catch (error) {
       if (own === running) state.value = 'failed'
+      report('the finder', error)
     }
   }
 

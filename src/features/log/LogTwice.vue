@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { loggedTwice } from '@/core/log'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
-import { safeStorage } from '@/data/safeStorage'
+import { isListOf, isText, keptRef } from '@/data/keptValue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
@@ -13,7 +12,10 @@ const forecast = useForecastStore()
 const log = useLogStore()
 const seconds = computed(() => (forecast.stay ? loggedTwice(log.entries, forecast.stay) : []))
 /** Stays of which somebody said that everything happened. */
-const meant = useStorage<string[]>('dry-count:twice', [], safeStorage())
+const meant = keptRef<string[]>({
+  ...{ key: 'dry-count:twice', version: 1, first: [] },
+  isWhole: isListOf(isText),
+})
 const isAsked = computed(() => seconds.value.length > 0 && !meant.value.includes(forecast.stay!.id))
 const said = ref('')
 function takeOut() {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { report } from '@/data/report'
 import { ref } from 'vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { fileName } from '@/document'
@@ -57,8 +58,9 @@ async function copy() {
   try {
     await navigator.clipboard.writeText(plan.text.value)
     said.value = t.takeAlong.copied
-  } catch {
+  } catch (error) {
     said.value = t.takeAlong.notCopied
+    report('copying the plan', error)
     shown.value = plan.text.value
   }
 }

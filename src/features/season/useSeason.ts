@@ -1,3 +1,4 @@
+import { report } from '@/data/report'
 import { computed, shallowRef, watch } from 'vue'
 import { followStay, hookupBetween, setEndsAt, setFollows, showStay } from '@/actions/stay'
 import { addRuns } from '@/actions/runs'
@@ -52,7 +53,8 @@ export function useSeason() {
       let all: StayCase[]
       try {
         all = chain.value.map(({ id }) => caseOfStay(id))
-      } catch {
+      } catch (error) {
+        report('the season', error)
         return
       }
       const done = await inSlices(seasonOf(all), () => own === asked)

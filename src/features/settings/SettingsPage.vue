@@ -3,6 +3,7 @@ import { clearAll, replaceAll } from '@/actions/whole'
 import OfflineState from './OfflineState.vue'
 import ImportChoice from './ImportChoice.vue'
 import LogTroubles from './LogTroubles.vue'
+import RecentReports from './RecentReports.vue'
 import { computed, ref } from 'vue'
 import { UNIT_SYSTEMS, UNITS, systemOf, type Dimension, type UnitSystem } from '@/core/quantities'
 import { THEMES, useSettingsStore } from '@/data/settingsStore'
@@ -138,4 +139,5 @@ async function clear() {
     </AppDialog>
     <ImportChoice :pending="pending" @choose="chooseImport" />
   </section>
+  <RecentReports />
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useIntervalFn, useStorage } from '@vueuse/core'
+import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { toldUse } from '@/core/log'
@@ -10,7 +10,7 @@ import { useLogStore } from '@/data/logStore'
 import { useTimerStore } from '@/data/timerStore'
 import { useTodayStore } from '@/data/todayStore'
 import { useUnderWayStore } from '@/data/underWayStore'
-import { safeStorage } from '@/data/safeStorage'
+import { isNumber, keptRef } from '@/data/keptValue'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import PageHead from '@/parts/PageHead.vue'
 import { useAmounts } from '@/parts/useAmounts'
@@ -33,7 +33,7 @@ today.follow()
 const shower = computed(() => forecast.crew?.activities.find(({ kind }) => kind === 'shower') ?? null)
 const known = computed(() => flowsOf(shower.value?.timed ?? null))
 /** L a minute that was set here; 0: the shower's own, or the assumed. Kept with the browser. */
-const own = useStorage('dry-count:shower-flow', 0, safeStorage())
+const own = keptRef<number>({ key: 'dry-count:shower-flow', version: 1, first: 0, isWhole: isNumber })
 const flow = computed(() => (own.value > 0 ? own.value : known.value.flow))
 const kept = computed(() => timers.current)
 const isOn = computed(() => kept.value?.timer.state === 'on')

@@ -1,3 +1,4 @@
+import { report } from '@/data/report'
 import { watchDebounced } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
@@ -46,8 +47,9 @@ export function usePreview(choices: StartChoices) {
       const sample = await jobs.run('advice', 'sample', jobs.subjectOf(stayCase), args)
       const risk = riskOf(model, sample, wallDaysBetween(start, leaveAt))
       planned.value = { of: stayCase, risk: riskWords(risk, stayCase.stay, model) }
-    } catch {
+    } catch (error) {
       planned.value = null
+      report('the preview', error)
       hasFailed.value = true
     }
   }

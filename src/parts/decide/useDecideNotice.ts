@@ -1,8 +1,8 @@
-import { useStorage } from '@vueuse/core'
+import { report } from '@/data/report'
 import { computed, ref, watch } from 'vue'
 import { wallMinutes } from '@/core/calendar'
 import { useClockStore } from '@/data/clockStore'
-import { safeStorage } from '@/data/safeStorage'
+import { isFlag, isText, keptRef } from '@/data/keptValue'
 import * as t from '@/texts/t'
 import { useDecideWords } from './useDecideWords'
 
@@ -16,8 +16,8 @@ const BEFORE_MIN = 180
 export function useDecideNotice() {
   const clock = useClockStore()
   const { pressing } = useDecideWords()
-  const isOn = useStorage('dry-count:remind', false, safeStorage())
-  const told = useStorage<string>('dry-count:reminded', '', safeStorage())
+  const isOn = keptRef<boolean>({ key: 'dry-count:remind', version: 1, first: false, isWhole: isFlag })
+  const told = keptRef<string>({ key: 'dry-count:reminded', version: 1, first: '', isWhole: isText })
   const isRefused = ref(false)
   const canAsk = computed(() => typeof Notification !== 'undefined')
 
@@ -56,7 +56,8 @@ async function notify(title: string, body: string): Promise<void> {
     const worker = await navigator.serviceWorker?.getRegistration()
     if (worker) await worker.showNotification(title, { body, tag: 'decide-by' })
     else new Notification(title, { body, tag: 'decide-by' })
-  } catch {
+  } catch (error) {
     // The line on the screen says the same.
+    report('a notice of the device', error)
   }
 }

@@ -1,3 +1,4 @@
+import { report } from '@/data/report'
 import { until } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
 import { setAnyway, usualRuns, runOf, type RunOffer, type UsualRun } from '@/core/errands'
@@ -45,8 +46,9 @@ export function useOffers(isLooking: () => boolean) {
           if (own === asked) found.value = new Map(found.value).set(offer.usual, offer)
         })
         isWhole.value = own === asked
-      } catch {
+      } catch (error) {
         // Without figures an errand can still be set: it is put where it can be done.
+        report('offers', error)
       }
     },
     { immediate: true },

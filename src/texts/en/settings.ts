@@ -6,6 +6,15 @@ export const settings = {
   single: 'Each unit by itself',
   look: 'Look',
   data: 'Your data',
+  reports: {
+    title: 'What went wrong lately',
+    answer: (n: number) => (n === 0 ? 'nothing' : n === 1 ? 'one thing' : `${n} things`),
+    none: 'Nothing went wrong since this page was opened.',
+    hint: 'Dry Count met these faults and went on. Copy them for somebody who helps you. They hold nothing of your log.',
+    copy: 'Copy them',
+    copied: 'Copied.',
+    notCopied: 'They could not be copied. Select the text above instead.',
+  },
   dimension: {
     volume: 'Water',
     mass: 'Weight',
