@@ -11,6 +11,7 @@ import {
   type Id,
 } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
+import { gearChecks } from './catalogueChecks'
 import type { Path } from './common'
 
 /** Every crew's activities by their id: made once for however many habits, and only where one is asked for. */
@@ -36,7 +37,8 @@ export function habitChecks(
   isNamed: boolean,
   path: Path,
 ): DocumentFault[] {
-  return habit.effects.flatMap((effect, i): DocumentFault[] => {
+  const gear = gearChecks(habit.gear, [...path, 'gear'])
+  const effects = habit.effects.flatMap((effect, i): DocumentFault[] => {
     const at = [...path, 'effects', i]
     const activities = byId.get(effect.activity) ?? []
     const isStandard = (ACTIVITY_KINDS as readonly string[]).includes(effect.activity)
@@ -50,6 +52,7 @@ export function habitChecks(
     if (reduced) return [{ code: 'rationed', path: at, found: show(reduced.name), expected: '' }]
     return [...addedFaults(effect, activities, at), ...vesselFaults(habit, effect, activities, at)]
   })
+  return [...gear, ...effects]
 }
 
 /** What the body gives of a solid use is what is counted: no habit changes it. */

@@ -1,5 +1,6 @@
 import { sideOf, type Container, type ContainerKind, type Outlet, type Rig } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
+import { catalogueChecks } from './catalogueChecks'
 import { duplicateIds, sumsToOne, type Path } from './common'
 
 /** References and sums inside one rig. */
@@ -25,6 +26,7 @@ export function rigChecks(rig: Rig, path: Path): DocumentFault[] {
     ...duplicateIds(rig.outlets, [...path, 'outlets']),
     ...rig.outlets.flatMap((outlet, i) => outletChecks(rig, outlet, i, [...path, 'outlets', i])),
     ...heaterChecks(rig, [...path, 'heater', 'supply']),
+    ...catalogueChecks(rig, path),
     ...listedTwice(rig.gear, [...path, 'gear']),
     ...duplicateIds(rig.cards, [...path, 'cards']),
     ...duplicateIds(rig.chores, [...path, 'chores']),

@@ -14,6 +14,16 @@ export const idField = z
   .regex(/^[A-Za-z0-9][A-Za-z0-9_-]*$/)
   .refine((id) => !(FLOW_ENDS as readonly string[]).includes(id), { params: { code: 'reserved-id' } })
 
+/**
+ * An id of a catalogue that grows: the schema holds its form only, `catalogueChecks` whether there is such a one. So a new one needs
+ * no new document version.
+ */
+export const catalogueField = <T extends string>() =>
+  z
+    .string()
+    .max(LIMITS.idLength)
+    .regex(/^[a-z][a-z0-9-]*$/) as unknown as z.ZodType<T, T>
+
 /** Plain text, no markup and no control characters. */
 const plain = (max: number) =>
   z

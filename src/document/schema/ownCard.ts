@@ -1,5 +1,5 @@
-import { CARD_KINDS } from '@/core/domain'
-import { idField, listOf, nameField, noteField } from './fields'
+import type { CardKind } from '@/core/domain'
+import { catalogueField, idField, listOf, nameField, noteField } from './fields'
 import { LIMITS } from './limits'
 import { z } from './zod'
 
@@ -16,7 +16,7 @@ export const ownStepsField = listOf(
 export const ownCardSchema = z.strictObject({
   id: idField,
   name: nameField,
-  kind: z.enum(CARD_KINDS),
+  kind: catalogueField<CardKind>(),
   from: z.enum(['own', 'elsewhere']),
   steps: ownStepsField,
 })

@@ -5,11 +5,9 @@ import {
   CARRIER_KINDS,
   CAUTIONS,
   CHORE_EVERY,
-  CHORE_KINDS,
   DOCUMENT_FORMAT,
   DOSED_BY,
   FLUSH_SCHOOLS,
-  GEAR,
   HANDLES,
   LAND_RULES,
   LEVEL_ERRORS,
@@ -27,9 +25,12 @@ import {
   TAKES,
   TANK_KINDS,
   TREATED_KINDS,
+  type ChoreKind,
+  type Gear,
 } from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import {
+  catalogueField,
   clockField,
   dateField,
   idField,
@@ -136,7 +137,7 @@ const outlet = z.strictObject({
 
 const chore = z.strictObject({
   id: idField,
-  kind: z.enum(CHORE_KINDS),
+  kind: catalogueField<ChoreKind>(),
   name: nameField.nullable(),
   container: idField.nullable(),
   every: listOf(
@@ -156,7 +157,7 @@ export const rigSchema = z.strictObject({
   heater: z
     .strictObject({ volume: quantityField(LIMITS.volumeL), supply: idField, counted: z.boolean() })
     .nullable(),
-  gear: listOf(z.enum(GEAR)),
+  gear: listOf(catalogueField<Gear>()),
   payload: z
     .strictObject({ limit: quantityField(LIMITS.payloadKg), other: quantityField(LIMITS.payloadKg) })
     .nullable(),
@@ -305,7 +306,7 @@ export const habitSchema = z.strictObject({
     daylight: z.boolean(),
     lowest: quantityField(LIMITS.celsius).nullable(),
   }),
-  gear: listOf(z.enum(GEAR)),
+  gear: listOf(catalogueField<Gear>()),
   permission: z.enum(LAND_RULES).nullable(),
   cautions: listOf(z.enum(CAUTIONS)),
   bother: quantityField(LIMITS.bother),
