@@ -9,7 +9,7 @@ import { defineConfig } from 'vite'
  * apart.
  */
 const FIRST_LOAD = new RegExp(
-  `/node_modules/(pinia|immer)/|/src/(${[
+  `/node_modules/(pinia|immer|nanoid)/|/src/(${[
     'core/((calendar|compile|domain|count|runs)/(?!schools|reading)|slices)',
     // Whether a run can be done at all is asked before anything is counted.
     'core/places/(judged|outing|visit|open|plainHours|way|refusals|distance|position)',
@@ -17,7 +17,7 @@ const FIRST_LOAD = new RegExp(
     'core/log/(entry|completeness)',
     'texts/(format|en/(words|count|app|camp|now|numbers|levels)[.])',
     'data/((workspace|forecast|underWay|hours|log|job|clock|settings|notice)Store|lastKnown|seed)',
-    'data/(waitingEdits|keptLog|newId|safeStorage|atRest)[.]',
+    'data/(waitingEdits|useAnswer|checks|keptLog|keptValue|report|newId|safeStorage|atRest)[.]',
     'data/storage/(logStore|faults|changes|entryRows|begun|documentStore)',
     'core/(risk/planOn|quantities/units)',
     'workers/inSlices',

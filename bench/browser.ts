@@ -1,5 +1,6 @@
+import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { launch } from '../tests/e2e/support/browser'
+import { CHROMIUM, launch } from '../tests/e2e/support/browser'
 import { createServer } from '../server/app'
 import { COUNT_MEASURE } from '@/data/forecastStore'
 import { BUDGET_MARK } from '@/data/todayStore'
@@ -11,6 +12,13 @@ interface Watch {
   counts: number[]
   longTasks: number[]
   frames: number[]
+}
+
+/** Where there is no browser nothing of it is measured, and that is said in a line. */
+export function hasBrowser(): boolean {
+  if (existsSync(CHROMIUM)) return true
+  console.log(`browser: not measured, there is no ${CHROMIUM} here`)
+  return false
 }
 
 /** Drags the gray level on Camp up and down for ten seconds and prints what the browser measured meanwhile. */

@@ -1,5 +1,5 @@
 import { cpus } from 'node:os'
-import { benchBrowser, benchToday } from './browser'
+import { benchBrowser, benchToday, hasBrowser } from './browser'
 import { benchEdit } from './edit'
 import { sixtyDays } from './documents'
 import { benchLearn } from './learn'
@@ -18,8 +18,8 @@ const parts: Record<string, () => void | Promise<void>> = {
   learn: benchLearn,
   risk: benchRisk,
   reach: benchReach,
-  browser: benchBrowser,
-  today: benchToday,
+  browser: () => (hasBrowser() ? benchBrowser() : undefined),
+  today: () => (hasBrowser() ? benchToday() : undefined),
 }
 
 function benchCount(): void {

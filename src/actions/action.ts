@@ -11,6 +11,7 @@ type Key<A extends unknown[]> = (...args: A) => string | null
  * @param change changes the draft it is given; it may be called again, on another draft
  * @param key what makes quick ones after another one step of undo; left out: each is its own
  */
+/* #__NO_SIDE_EFFECTS__ */
 export function action<A extends unknown[]>(
   label: EditLabel,
   change: (draft: Document, ...args: A) => void,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, onMounted, provide, ref, watch, watchEffect } from 'vue'
+import { computed, nextTick, onMounted, provide, ref, shallowRef, watch, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { goOnInMemory, openWorkspace } from './openWorkspace'
 import { chosenSpace, isFirstVisit, switchSpace } from './space'
@@ -9,7 +9,7 @@ import BottomBar from './BottomBar.vue'
 import AppButton from '@/ui/AppButton.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useJobStore } from '@/data/jobStore'
-import { useKeepingStore } from '@/data/keepingStore'
+import { report } from '@/data/report'
 import { useNoticeStore, type Notice } from '@/data/noticeStore'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -71,7 +71,17 @@ useEventListener('keydown', (event) => {
   event.preventDefault()
   ways.open = finds ? 'find' : 'keys'
 })
-const keeping = useKeepingStore()
+/** How long ago a copy was made: nobody waits for it. */
+const keeping = shallowRef<ReturnType<(typeof import('@/data/keepingStore'))['useKeepingStore']> | null>(null)
+async function keep() {
+  try {
+    const { useKeepingStore } = await import('@/data/keepingStore')
+    keeping.value = useKeepingStore()
+    keeping.value.follow(space === 'mine')
+  } catch (error) {
+    report('keeping the data', error)
+  }
+}
 const typing = useTypingStore()
 const route = useRoute()
 const router = useRouter()
@@ -104,7 +114,7 @@ onMounted(async () => {
   void forecast.result
   await later()
   isOpen.value = true
-  keeping.follow(space === 'mine')
+  void later().then(keep)
 })
 
 /** Closing asks where something would be lost: what is not written yet, or not kept anywhere. */
@@ -178,7 +188,7 @@ function toContent() {
     class="mx-auto max-w-[84rem] px-4 focus:outline-none sm:px-8 print:max-w-none print:p-0"
     :class="route.meta.isBare ? '' : 'pb-28 lg:pb-10'"
   >
-    <KeepingReminder v-if="keeping.isReminderDue" />
+    <KeepingReminder v-if="keeping?.isReminderDue" />
     <TroubleNotice
       v-if="workspace.state === 'volatile' || (workspace.trouble && workspace.state === 'kept')"
     />

@@ -1,6 +1,6 @@
 import { report } from './report'
 import { defineStore } from 'pinia'
-import { onBeforeUnmount, onMounted, reactive, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { HabitCompany, HabitWorth, Swing } from '@/core/advice'
 import {
   blockedBy,
@@ -13,12 +13,11 @@ import {
 } from '@/core/habits'
 import type { Habit, Id, StayCase } from '@/core/domain'
 import type { FlushRange } from '@/core/risk'
-import type { Subject } from '@/workers'
-import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './riskStore'
 import { useUnderWayStore } from './underWayStore'
+import { useAnswer } from './useAnswer'
 
 /** Trips on which habits are compared: the same for all, so that fewer will do. */
 const TRIALS = 1000
@@ -40,130 +39,89 @@ export const useAdviceStore = defineStore('advice', () => {
   const forecast = useForecastStore()
   const jobs = useJobStore()
   const underWay = useUnderWayStore()
-  const worth = shallowRef<ReadonlyMap<Id, HabitWorth>>(new Map())
-  /** Whether what is shown is of the stay as it stands. */
-  const isWorthCurrent = ref(false)
-  const company = shallowRef<ReadonlyMap<Id, HabitCompany>>(new Map())
-  const flush = shallowRef<FlushRow[]>([])
-  const swings = shallowRef<Swing[] | null>(null)
-  /** It cannot be counted; asked again at the next edit. */
-  const hasFailed = ref(false)
-  const watched = reactive(new Map<Advice, number>())
-  let revision = 0
-  /** Which kinds are known of the case as it stands: another screen that looks asks nothing anew. */
-  let known: { of: StayCase | null; what: Set<Advice> } = { of: null, what: new Set() }
-
-  /** What was known of another stay, or will not be brought up to date, is no answer. */
-  function forget(): void {
-    worth.value = new Map()
-    flush.value = []
-    swings.value = null
+  /** The screen is drawn first; and while something is dragged nobody reads what habits would buy. */
+  const usual = {
+    where: 'advice',
+    waitMs: WAIT_MS,
+    question: () => (forecast.model && underWay.isReady ? forecast.stayCase : null),
+    of: () => forecast.stay?.id,
   }
-
-  async function ask(): Promise<void> {
-    const { stayCase, model } = forecast
-    const own = (revision += 1)
-    if (known.of !== stayCase) {
-      known = { of: stayCase, what: new Set() }
-      isWorthCurrent.value = false
-      company.value = new Map()
-    }
-    hasFailed.value = false
-    if (!stayCase || !model || watched.size === 0 || !underWay.isReady) return
-    const subject = jobs.subjectOf(stayCase)
-    try {
-      for (const [advice, askFor] of Object.entries(ASKED) as [Advice, typeof askWorth][]) {
-        if (!watched.has(advice) || known.what.has(advice)) continue
-        await askFor(subject, own)
-        if (own !== revision) return
-        known.what.add(advice)
+  const worth = useAnswer({
+    ...usual,
+    async ask(stayCase: StayCase, isNewest): Promise<ReadonlyMap<Id, HabitWorth>> {
+      const { stay, rig, crew, habits: all } = stayCase
+      const isOn = ({ id }: Habit) => isOnFrom(stay.habits, id, todayOf(stayCase))
+      const ids = all.filter((habit) => isOn(habit) || canApply(habit, rig, crew)).map(({ id }) => id)
+      const found = new Map<Id, HabitWorth>()
+      for (let k = 0; k < ids.length && isNewest(); k += PIECE) {
+        const habits = ids.slice(k, k + PIECE)
+        const piece = await jobs.run('advice', 'worth', jobs.subjectOf(stayCase), { ...TRIPS, habits })
+        for (const row of piece) found.set(row.habit, row)
       }
-    } catch (error) {
-      if (own === revision) failed()
-      report('advice', error)
-    }
-  }
+      return found
+    },
+  })
+  const flush = useAnswer({ ...usual, ask: askFlush })
+  const sensitivity = useAnswer({
+    ...usual,
+    ask: (stayCase: StayCase): Promise<Swing[]> =>
+      jobs.run('advice', 'sensitivity', jobs.subjectOf(stayCase), null),
+  })
+  const kinds = { worth, flush, sensitivity }
 
-  async function askSwings(subject: Subject, own: number): Promise<void> {
-    const found = await jobs.run('advice', 'sensitivity', subject, null)
-    if (own === revision) swings.value = found
-  }
-  const ASKED = { worth: askWorth, flush: askFlush, sensitivity: askSwings }
-
-  function failed(): void {
-    known = { of: null, what: new Set() }
-    forget()
-    hasFailed.value = true
-  }
-
-  async function askWorth(subject: Subject, own: number): Promise<void> {
-    const { stay, rig, crew, habits: all } = subject.stayCase
-    const isOn = ({ id }: Habit) => isOnFrom(stay.habits, id, todayOf(subject.stayCase))
-    const ids = all.filter((habit) => isOn(habit) || canApply(habit, rig, crew)).map(({ id }) => id)
-    const found = new Map<Id, HabitWorth>()
-    for (let k = 0; k < ids.length; k += PIECE) {
-      const habits = ids.slice(k, k + PIECE)
-      const piece = await jobs.run('advice', 'worth', subject, { ...TRIPS, habits })
-      if (own !== revision) return
-      for (const row of piece) found.set(row.habit, row)
-    }
-    worth.value = found
-    isWorthCurrent.value = true
-  }
-
-  async function askFlush(subject: Subject, own: number): Promise<void> {
-    const { stayCase } = subject
+  async function askFlush(stayCase: StayCase): Promise<FlushRow[]> {
     const { crew, habits, rig, stay } = stayCase
     const { model } = forecast
-    if (!model || !hasFlushFloor(model)) {
-      flush.value = []
-      return
-    }
+    if (!model || !hasFlushFloor(model)) return []
     const savers = habits.filter(
       (habit) => touchesFlush(habit, crew) && !isOnFrom(stay.habits, habit.id, todayOf(stayCase)),
     )
     const free = savers.filter((habit) => blockedBy(habit, rig, stay) === null)
     const cases = [stayCase, ...free.map(({ id }) => switchHabit(stayCase, id, true))]
     const args = { ...TRIPS, cases, parts: forecast.stayParts, floor: crew.flushFloor.value }
-    const ranges = await jobs.run('advice', 'flush', subject, args)
-    if (own !== revision) return
-    flush.value = ranges.flatMap((range, k) =>
-      range ? [{ habit: k === 0 ? null : free[k - 1]!.id, range }] : [],
-    )
+    const ranges = await jobs.run('advice', 'flush', jobs.subjectOf(stayCase), args)
+    return ranges.flatMap((range, k) => (range ? [{ habit: free[k - 1]?.id ?? null, range }] : []))
   }
 
+  /** What each habit buys in other company, as far as somebody asked. */
+  const company = shallowRef<ReadonlyMap<Id, HabitCompany>>(new Map())
+  const isCompanyLost = ref(false)
+  watch(
+    () => forecast.stayCase,
+    () => {
+      company.value = new Map()
+      isCompanyLost.value = false
+    },
+    { flush: 'sync' },
+  )
   /** What one habit buys in other company; asked for when somebody opens it. */
   async function askCompany(habit: Id): Promise<void> {
     const { stayCase } = forecast
     if (!stayCase || company.value.has(habit)) return
-    const own = revision
+    const isOfIt = () => forecast.stayCase === stayCase
     try {
       const subject = jobs.subjectOf(stayCase)
       const found = await jobs.run('advice', 'company', subject, { ...TRIPS, habit })
-      if (own === revision) company.value = new Map(company.value).set(habit, found)
+      if (isOfIt()) company.value = new Map(company.value).set(habit, found)
     } catch (error) {
-      if (own === revision) failed()
       report('advice', error)
+      isCompanyLost.value ||= isOfIt()
     }
   }
 
-  /** The screen is drawn first; and while something is dragged nobody reads what habits would buy. */
-  const askSoon = useAtRest(ask, WAIT_MS)
-  watch(() => forecast.stay?.id, forget)
-  watch([() => forecast.stayCase, () => forecast.model, () => underWay.isReady], () => askSoon())
-
-  /** Keeps a piece of advice current as long as the component that calls it is there. */
-  function follow(advice: Advice): void {
-    onMounted(() => {
-      watched.set(advice, (watched.get(advice) ?? 0) + 1)
-      askSoon()
-    })
-    onBeforeUnmount(() => {
-      const left = (watched.get(advice) ?? 1) - 1
-      if (left > 0) watched.set(advice, left)
-      else watched.delete(advice)
-    })
+  return {
+    worth: computed((): ReadonlyMap<Id, HabitWorth> => worth.value.value ?? new Map()),
+    /** Whether what is shown is of the stay as it stands. */
+    isWorthCurrent: worth.isCurrent,
+    company,
+    flush: computed(() => flush.value.value ?? []),
+    swings: sensitivity.value,
+    /** It cannot be counted; asked again at the next edit. */
+    hasFailed: computed(
+      () => isCompanyLost.value || Object.values(kinds).some(({ hasFailed }) => hasFailed.value),
+    ),
+    /** Keeps a piece of advice current as long as the component that calls it is there. */
+    follow: (advice: Advice): void => kinds[advice].follow(),
+    askCompany,
   }
-
-  return { worth, isWorthCurrent, company, flush, swings, hasFailed, follow, askCompany }
 })

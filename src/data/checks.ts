@@ -1,7 +1,7 @@
 /** What holds documents against their rules: large, and not needed until something is edited, read again or opened. */
 export type Checks = Pick<
   typeof import('@/document/checking'),
-  'checked' | 'checkedEdit' | 'checkedEntry' | 'readDocument'
+  'checked' | 'checkedEdit' | 'checkedEntry' | 'gaveWay' | 'readDocument' | 'whatChanged'
 >
 
 const later = () => new Promise((resolve) => setTimeout(resolve))

@@ -1,7 +1,8 @@
 // @vitest-environment happy-dom
 import { beforeEach, expect, it } from 'vitest'
 import { isListOf, isNumber, isText, keptRef, keptValue } from './keptValue'
-import { reports, reportsText, report } from './report'
+import { report, reports } from './report'
+import { reportsText } from './reportsText'
 
 beforeEach(() => {
   localStorage.clear()

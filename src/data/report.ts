@@ -26,10 +26,6 @@ export function report(where: string, error: unknown): void {
   else reports.value = [{ at, where, what, times: 1 }, ...reports.value].slice(0, MOST)
 }
 
-export function reportsText(all: readonly Report[]): string {
-  return all.map(({ at, where, what, times }) => `${at} ${where} (${times} ×)\n${what}`).join('\n\n')
-}
-
 /** Its message and the first lines of its trace, without the address of the page. */
 function wordsOf(error: unknown): string {
   if (!(error instanceof Error)) return String(error)

@@ -1,13 +1,12 @@
-import { report } from './report'
 import { defineStore } from 'pinia'
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import type { StayCase } from '@/core/domain'
-import { PLAN_ON, TRIALS, type OwnCounts } from '@/core/risk'
-import { useAtRest } from './atRest'
+import { PLAN_ON, TRIALS } from '@/core/risk'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { SEED } from './seed'
 import { useUnderWayStore } from './underWayStore'
+import { useAnswer } from './useAnswer'
 
 const LATER_MS = 400
 
@@ -16,49 +15,21 @@ export const useWithoutRunsStore = defineStore('withoutRuns', () => {
   const forecast = useForecastStore()
   const underWay = useUnderWayStore()
   const jobs = useJobStore()
-  const watchers = ref(0)
-  const known = shallowRef<{ of: StayCase; counts: OwnCounts } | null>(null)
-  const hasRuns = computed(() => forecast.hasRuns)
-  let asked = 0
-
-  async function ask(): Promise<void> {
-    const { stayCase, model } = forecast
-    if (watchers.value === 0 || !hasRuns.value || !underWay.isReady || !stayCase || !model) return
-    if (known.value?.of === stayCase) return
-    const own = (asked += 1)
-    const args = {
-      seed: SEED,
-      trials: TRIALS,
-      q: PLAN_ON,
-      horizonDays: model.horizonDays,
-      withRuns: false,
-    }
-    try {
-      const counts = await jobs.run('advice', 'own', jobs.subjectOf(stayCase), args)
-      if (own === asked) known.value = { of: stayCase, counts }
-    } catch (error) {
-      if (own === asked) known.value = null
-      report('without runs', error)
-    }
-  }
-  const soon = useAtRest(ask, LATER_MS)
-  watch([() => forecast.stayCase, hasRuns, () => underWay.isReady], () => soon())
-  watch(
-    () => forecast.stay?.id,
-    () => (known.value = null),
-  )
-
-  /** Keeps it current as long as the component that calls it is there. */
-  function follow(): void {
-    onMounted(() => {
-      watchers.value += 1
-      soon()
-    })
-    onBeforeUnmount(() => void (watchers.value -= 1))
-  }
+  const { value, follow } = useAnswer({
+    where: 'without runs',
+    waitMs: LATER_MS,
+    question: () => (forecast.hasRuns && underWay.isReady && forecast.model ? forecast.stayCase : null),
+    of: () => forecast.stay?.id,
+    ask: (stayCase: StayCase) => {
+      const horizonDays = forecast.model?.horizonDays ?? stayCase.stay.horizonDays.value
+      const args = { seed: SEED, trials: TRIALS, q: PLAN_ON, horizonDays, withRuns: false }
+      return jobs.run('advice', 'own', jobs.subjectOf(stayCase), args)
+    },
+  })
   return {
     /** Days to plan on, infinite: beyond; and the chance to make all nights. Null: not known, or no run is set. */
-    counts: computed(() => (hasRuns.value ? (known.value?.counts ?? null) : null)),
-    follow,
+    counts: computed(() => (forecast.hasRuns ? value.value : null)),
+    /** Keeps it current as long as the component that calls it is there. */
+    follow: (): void => follow(),
   }
 })

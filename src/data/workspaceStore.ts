@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { produce } from 'immer'
 import type { Document } from '@/core/domain'
-import { gaveWay, whatChanged, type DocumentFault, type GaveWay } from '@/document'
+import type { DocumentFault, GaveWay } from '@/document'
 import type { Action } from './action'
 import { loadChecks, type Checks } from './checks'
 import { useNoticeStore } from './noticeStore'
@@ -196,7 +196,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       return
     }
     const fault = error instanceof DoesNotFit ? (error.faults[0] ?? null) : null
-    notices.say({ kind: 'dropped', label: edit.label, what: whatChanged(before, after), fault })
+    notices.say({ kind: 'dropped', label: edit.label, what: checks?.whatChanged(before, after) ?? [], fault })
   }
 
   function write(): Promise<void> {
@@ -226,7 +226,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       ...edit,
       make: (base) => {
         const next = edit.make(base)
-        for (const one of gaveWay(before, base, next)) gave.set(one.off.id, one)
+        // What was shipped gave way to nothing, and needs no rules.
+        for (const one of checks?.gaveWay(before, base, next) ?? []) gave.set(one.off.id, one)
         return next
       },
     }))

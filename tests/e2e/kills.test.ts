@@ -5,7 +5,7 @@ import { saved, useBrowser } from './support/app'
 
 const open = useBrowser({ isAlone: true })
 const gray = (page: Page) => page.getByTestId('tank-gray').getByLabel('Holds')
-const KILLS = often(3, 200)
+const KILLS = often(2, 200)
 
 /** In the page: types 1 L more again and again, and tells what the page itself calls saved; the crash comes in between. */
 function typeOnAndOn(from: number): void {

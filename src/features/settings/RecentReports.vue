@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { report, reports, reportsText } from '@/data/report'
+import { report, reports } from '@/data/report'
+import { reportsText } from '@/data/reportsText'
 import FoldSection from '@/parts/FoldSection.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'

@@ -12,6 +12,6 @@ defineEmits<{ close: [] }>()
 <template>
   <AppDialog :open="open" :title="t.levels.title(name)" :close-label="t.levels.close" @close="$emit('close')">
     <LevelReader :members="members" />
-    <AppButton kind="primary" class="mt-6" @click="$emit('close')">{{ t.levels.close }}</AppButton>
+    <AppButton kind="primary" class="mt-6" @click="$emit('close')">{{ t.levels.done }}</AppButton>
   </AppDialog>
 </template>

@@ -1,12 +1,12 @@
-import { report } from '@/data/report'
 import { until } from '@vueuse/core'
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import { setAnyway, usualRuns, runOf, type RunOffer, type UsualRun } from '@/core/errands'
-import type { Run } from '@/core/domain'
+import type { Run, StayCase } from '@/core/domain'
 import { useJobStore } from '@/data/jobStore'
 import { newId } from '@/data/newId'
 import { usePlacesStore } from '@/data/placesStore'
 import { SEED } from '@/data/seed'
+import { useAnswer } from '@/data/useAnswer'
 import { refusalWords } from '@/parts/fields/refusalWords'
 import { formatNumber, formatSigned } from '@/texts'
 import * as t from '@/texts/t'
@@ -16,6 +16,8 @@ import { useRunWords } from './useRunWords'
 
 /** Trips on which offers are compared: the same for all, so that fewer will do. */
 const TRIALS = 1_000
+
+type Offers = ReadonlyMap<UsualRun, RunOffer>
 
 /** What came of setting an offer: what was set, when and where, or why it was not. */
 export interface OfferSet {
@@ -27,32 +29,30 @@ export interface OfferSet {
 export function useOffers(isLooking: () => boolean) {
   const places = usePlacesStore()
   const jobs = useJobStore()
-  const found = shallowRef<ReadonlyMap<UsualRun, RunOffer>>(new Map())
-  /** All of them are known of the stay as it stands. */
-  const isWhole = shallowRef(false)
   const { setRun } = useSetRun()
   places.follow()
-  let asked = 0
-
-  watch(
-    [isLooking, () => (places.isRead ? places.stayCase : null)],
-    async ([looks, stayCase]) => {
-      const own = (asked += 1)
-      found.value = new Map()
-      isWhole.value = false
-      if (!looks || !stayCase) return
-      try {
-        await ask(null, (offer) => {
-          if (own === asked) found.value = new Map(found.value).set(offer.usual, offer)
-        })
-        isWhole.value = own === asked
-      } catch (error) {
-        // Without figures an errand can still be set: it is put where it can be done.
-        report('offers', error)
-      }
+  const { value, isCurrent, follow } = useAnswer({
+    where: 'offers',
+    waitMs: 0,
+    question: () => (places.isRead ? places.stayCase : null),
+    // Offers of another stay, or of this one before an edit, are none.
+    isKept: false,
+    // Without figures an errand can still be set: it is put where it can be done.
+    isKeptOnFailure: true,
+    async ask(_: StayCase, isNewest, tell: (soFar: Offers) => void): Promise<Offers> {
+      let found: Offers = new Map()
+      await ask(null, (offer) => {
+        found = new Map(found).set(offer.usual, offer)
+        if (isNewest()) tell(found)
+      })
+      return found
     },
-    { immediate: true },
-  )
+  })
+  follow(isLooking)
+  const found = computed((): Offers => value.value ?? new Map())
+  /** All of them are known of the stay as it stands. */
+  const isWhole = isCurrent
+
   function ask(usual: readonly UsualRun[] | null, tell: (offer: RunOffer) => void): Promise<RunOffer[]> {
     const subject = jobs.subjectOf(places.stayCase!)
     return jobs.run('advice', 'offers', subject, { seed: SEED, trials: TRIALS, usual }, tell)

@@ -2,7 +2,8 @@
 export const levels = {
   title: (tank: string) => `${tank}: what is in it?`,
   change: (tank: string) => `${tank}: how its level was read`,
-  close: 'Done',
+  close: 'Close',
+  done: 'Done',
   how: 'How did you read it?',
   ways: {
     panel: 'Off the panel',

@@ -5,7 +5,10 @@ const FLAGS = [
   '--disable-component-update', '--disable-sync',
 ] // prettier-ignore
 
-/** Debian's Chromium, headless. */
+/** Debian's Chromium. */
+export const CHROMIUM = '/usr/bin/chromium'
+
+/** The same, headless. */
 export function launch(): Promise<Browser> {
-  return chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS })
+  return chromium.launch({ executablePath: CHROMIUM, args: FLAGS })
 }
