@@ -21,7 +21,7 @@ it('gives back what was kept, in its version; what is of another, or broken, is 
     localStorage.setItem('list', broken)
     expect(kept.read()).toEqual([])
   }
-  expect(reports.value).toHaveLength(2)
+  expect(reports.value[0]).toMatchObject({ where: 'kept list', times: 2 })
   localStorage.setItem('list', '[4')
   expect(kept.read()).toEqual([])
   kept.forget()

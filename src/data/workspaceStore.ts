@@ -1,7 +1,7 @@
 import { emptyDocument } from '@/core/domain'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { produce } from 'immer'
+import { freeze, produce } from 'immer'
 import type { Document } from '@/core/domain'
 import type { DocumentFault, GaveWay } from '@/document'
 import type { Action } from './action'
@@ -318,6 +318,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       logEvent.value = { changes: null }
       take(snapshot)
       state.value = kind
+      // An edit freezes what it is given: all of it at once, before the first one, so that no finger waits for it.
+      setTimeout(() => freeze(kept.value.document, true))
       begun.value = store.begun
       listen(store)
       if (!isVerifiedLater) void verify()
