@@ -142,6 +142,21 @@ describe('decide by (model.md section 7)', () => {
     expect(waits).toBeGreaterThan(100)
   })
 
+  it('by hand: what goes nowhere is begun so early that it is done when the limit is met', () => {
+    // With no place known a tote is filled and emptied somewhere: all its minutes are before Sunday 20:00.
+    const stayCase = demo()
+    const days = wallDaysBetween(START, '2027-09-19T20:00')
+    const alone = { ...stayCase, stay: { ...stayCase.stay, places: [], ways: [] } }
+    const [gray] = decideBy({ stayCase: alone, containers: [{ ...GRAY, days }], joint: days, from: START })
+    const home = [...gray!.ways, ...gray!.perhaps].filter(({ place }) => place === null)
+    expect(home.length).toBeGreaterThan(0)
+    for (const { run, at, leaveBy } of home) {
+      expect(run.minutes.value).toBeGreaterThan(0)
+      expect(at).toBe(wallTimeAt(wallMinutes('2027-09-19T20:00') - Math.ceil(run.minutes.value)))
+      expect(leaveBy).toBe(at)
+    }
+  })
+
   it('by hand: the station shuts on Saturday, the far one is open until Sunday', () => {
     // Gray lasts until Sunday 19 September 20:00. Near: 18 km, 24 min; Saturday until 14:00, less 20 min of service. Far: 60 km.
     const stayCase = demo()
