@@ -30,12 +30,3 @@ export function action<A extends unknown[]>(
 export function logging(one: Action, log: readonly LogOperation[], ends: Action['ends'] = null): Action {
   return { ...one, log, ends }
 }
-
-/** Several changes as one action; label and key are the first's. */
-export function together(first: Action, ...others: readonly Action[]): Action {
-  return {
-    ...first,
-    next: (document) => [first, ...others].reduce((now, one) => one.next(now), document),
-    log: [first, ...others].flatMap(({ log }) => log),
-  }
-}

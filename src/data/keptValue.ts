@@ -13,7 +13,7 @@ export interface Kept<T> {
   isWhole: (value: unknown) => boolean
 }
 
-/** One that is read and written by whoever holds it. */
+/** A kept value that is read and written when it is asked for. */
 export function keptValue<T>(kept: Kept<T>, storage: Storage = safeStorage()) {
   const text = serializerOf(kept)
   return {

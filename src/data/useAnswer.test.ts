@@ -111,7 +111,7 @@ it('an answer of another stay is none, at once; nor one that comes too late for 
   expect(answer.value.value).toBe(20)
 })
 
-it('a failure is said and reported, and asked again with the next change or by hand', async () => {
+it('a failure is said and reported, and asked again with the next change', async () => {
   const { question, asked, answer, rest } = looking()
   await rest()
   asked[0]!.fail()
@@ -126,9 +126,8 @@ it('a failure is said and reported, and asked again with the next change or by h
   expect(answer.hasFailed.value).toBe(false)
   asked[1]!.answer(20)
   await rest()
-  answer.retry()
+  question.value = { n: 3 }
   await rest()
-  expect(asked).toHaveLength(3)
   asked[2]!.fail()
   await rest()
   expect([answer.value.value, answer.hasFailed.value]).toEqual([null, true])

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch, type WatchSource } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { useAtRest } from './atRest'
 import { report } from './report'
 
@@ -17,8 +17,6 @@ export interface Asking<Q, A> {
   waitMs: number
   /** Whose answer it is: with another one, what is known is forgotten at once. Left out: it never is. */
   of?: () => unknown
-  /** What else makes it asked again. */
-  again?: WatchSource[]
   /** What is asked while one is being worked out waits for it, and only the newest of that is asked. Else the newest wins. */
   isOneAtATime?: boolean
   /** An answer of before stands, paler, until the next one comes. False: it goes with its question. */
@@ -32,7 +30,7 @@ export interface Asking<Q, A> {
  * asked has its own rules in `ask`; everything of when is here.
  */
 export function useAnswer<Q, A>(asking: Asking<Q, A>) {
-  const { where, question, ask, waitMs, of, again = [], isKept = true } = asking
+  const { where, question, ask, waitMs, of, isKept = true } = asking
   const value = shallowRef<A | null>(null)
   /** What the value is the answer to. */
   const answered = shallowRef<Q | null>(null)
@@ -80,7 +78,7 @@ export function useAnswer<Q, A>(asking: Asking<Q, A>) {
   }
 
   const soon = useAtRest(begin, waitMs)
-  watch([question, ...again], () => {
+  watch(question, () => {
     if (!isKept && !isCurrent.value) {
       asked += 1
       forget()
@@ -117,11 +115,5 @@ export function useAnswer<Q, A>(asking: Asking<Q, A>) {
     isCurrent,
     hasFailed,
     follow,
-    forget,
-    /** Asked again although nothing has changed. */
-    retry(): void {
-      answered.value = null
-      soon()
-    },
   }
 }

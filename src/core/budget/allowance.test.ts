@@ -19,7 +19,7 @@ it('carries over one use at most, however many days were saved', () => {
   expect(leftToday(twoADay([1.5, 0]), 1)).toBe(2.5)
 })
 
-it('owes nothing of a day that used too much: today begins anew', () => {
+it('owes nothing of a day that used too much: today starts fresh', () => {
   expect(leftToday(twoADay([5, 0]), 1)).toBe(2)
   expect(leftToday(twoADay([5, 1, 0]), 1)).toBe(3)
   expect(leftToday(twoADay([0, 9]), 1)).toBe(0)

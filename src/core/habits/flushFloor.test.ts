@@ -25,7 +25,7 @@ it('by hand: liquid over solid uses, from the first whole use on; solids themsel
   expect(flushRatios(model, ledger(), 1)[0]!.least).toBeNull()
 })
 
-it('by hand: an emptying begins anew with what it left, a charge adds, a taking by hand changes nothing', () => {
+it('by hand: an emptying starts over with what it left, a charge adds, a taking by hand changes nothing', () => {
   const emptied = { part: 2, from: 0, to: -1, moved: 4, left: 3 }
   const charged = { part: 2, from: -1, to: 0, moved: 6, left: null }
   const taken = { part: 4, from: 0, to: -1, moved: 1, left: null }

@@ -6,7 +6,7 @@ import FoldSection from '@/parts/FoldSection.vue'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
-/** What the application met and went on from, for whoever is asked to help. */
+/** What the application met and went on from, for somebody who is asked to help. */
 const firstLine = (what: string) => what.split('\n')[0]
 const said = ref('')
 const text = computed(() => reportsText(reports.value))

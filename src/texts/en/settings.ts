@@ -10,7 +10,7 @@ export const settings = {
     title: 'What went wrong lately',
     answer: (n: number) => (n === 0 ? 'nothing' : n === 1 ? 'one thing' : `${n} things`),
     none: 'Nothing went wrong since this page was opened.',
-    hint: 'Dry Count met these faults and went on. Copy them for somebody who helps you. They hold nothing of your log.',
+    hint: 'Dry Count met these faults and went on. Copy them for somebody who helps you.',
     copy: 'Copy them',
     copied: 'Copied.',
     notCopied: 'They could not be copied. Select the text above instead.',
