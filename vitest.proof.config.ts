@@ -22,8 +22,10 @@ export default defineConfig({
     include: [
       'tests/proof/**/*.test.ts',
       ...readsOften('src'),
+      ...readsOften('cli'),
       ...readsOften('tests/laws'),
-      ...readsOften('tests/e2e'),
+      // All their shares.
+      'tests/e2e/**/*.test.ts',
     ],
     globalSetup: ['tests/e2e/support/serveBuild.ts'],
     setupFiles: ['tests/support/zod.ts'],

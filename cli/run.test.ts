@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import type { Run } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { runOf, runStep } from '../tests/support/generateRuns'
+import { inProof } from '../tests/support/thorough'
 import { run } from './run'
 
 const DEMO = 'demo/harrow-ridge-trailer.drycount.json'
@@ -271,12 +272,16 @@ describe('the command line as a process', () => {
   const command = (shell: string) => spawnSync('bash', ['-o', 'pipefail', '-c', shell], { encoding: 'utf8' })
   const count = `${process.execPath} --import tsx cli/main.ts count`
 
-  it('ends quietly where the reader has gone, says where there is no room, and takes a byte-order mark', () => {
-    const piped = command(`${count} ${DEMO} | head -c 20`)
-    expect([piped.status, piped.stdout, piped.stderr]).toEqual([0, '{"format":"dry-count', ''])
-    const full = command(`${count} ${DEMO} > /dev/full`)
-    expect([full.status, full.stderr]).toEqual([1, 'the answer could not be written (no room left)\n'])
-    const marked = command(`(printf '\\xef\\xbb\\xbf'; cat ${DEMO}) | ${count} - | head -c 1`)
-    expect([marked.status, marked.stdout, marked.stderr]).toEqual([0, '{', ''])
-  }, 60_000)
+  // A process that begins and compiles takes seconds each time.
+  inProof(
+    'ends quietly where the reader has gone, says where there is no room, and takes a byte-order mark',
+    () => {
+      const piped = command(`${count} ${DEMO} | head -c 20`)
+      expect([piped.status, piped.stdout, piped.stderr]).toEqual([0, '{"format":"dry-count', ''])
+      const full = command(`${count} ${DEMO} > /dev/full`)
+      expect([full.status, full.stderr]).toEqual([1, 'the answer could not be written (no room left)\n'])
+      const marked = command(`(printf '\\xef\\xbb\\xbf'; cat ${DEMO}) | ${count} - | head -c 1`)
+      expect([marked.status, marked.stdout, marked.stderr]).toEqual([0, '{', ''])
+    },
+  )
 })

@@ -108,7 +108,10 @@ const isSlow = ref(false)
 onMounted(async () => {
   setTimeout(() => (isSlow.value = true), SLOW_MS)
   // A demo that cannot be fetched is said, and what is there is shown: nobody waits for it for ever.
-  await openWorkspace(space, isNew).catch(notLoaded)
+  await openWorkspace(space, isNew).catch((error: unknown) => {
+    report('opening the data', error)
+    notLoaded()
+  })
   // Counted, and then drawn, each on a turn of its own.
   await later()
   void forecast.result

@@ -12,6 +12,7 @@ import { openDexieStore } from './dexieStore'
 import { COALESCE_MS, HISTORY_STEPS, type DocumentStore, type Edit } from './documentStore'
 import { openMemoryStore, sharedMemory } from './memoryStore'
 import { trailerDemo } from '../../../scripts/demo/trailer'
+import { inProof } from '../../../tests/support/thorough'
 
 const load: Edit = { label: 'import', coalesce: null, make: () => trailerDemo() }
 const capacity = (litres: number, coalesce: string | null = null): Edit => ({
@@ -51,6 +52,8 @@ function acceptance(name: string, open: () => DocumentStore) {
       await Promise.all(Object.values(DATABASE_NAMES).map((database) => Dexie.delete(database)))
     })
     const commit = (...edits: Edit[]) => store.commit(edits, (now += 10_000))
+    /** A hundred steps take the disk a while: in memory in every run, in the database in the proof. */
+    const itLong = name === 'memory' ? it : inProof
 
     it('starts empty, and gives back what it was given', async () => {
       expect(await store.load()).toMatchObject({ document: emptyDocument(), undo: null, redo: null })
@@ -58,20 +61,23 @@ function acceptance(name: string, open: () => DocumentStore) {
       expect((await store.load()).document).toEqual(trailerDemo())
     })
 
-    it('undoes and redoes a hundred and twenty steps, and forgets what was undone at the next edit', async () => {
-      await commit(load)
-      for (let n = 1; n <= 120; n++) await commit(capacity(400 + n))
-      for (let n = 119; n >= 1; n--) expect(capacityOf((await store.undo()).document)).toBe(400 + n)
-      expect(capacityOf((await store.undo()).document)).toBe(340)
-      expect(await store.undo()).toMatchObject({ document: emptyDocument(), undo: null, redo: 'import' })
-      expect((await store.undo()).document).toEqual(emptyDocument())
-      expect((await store.redo()).document).toEqual(trailerDemo())
-      expect(capacityOf((await store.redo()).document)).toBe(401)
-      const branched = await commit(capacity(999))
-      expect(branched.redo).toBeNull()
-      expect(capacityOf((await store.redo()).document)).toBe(999)
-      expect(capacityOf((await store.undo()).document)).toBe(401)
-    })
+    itLong(
+      'undoes and redoes a hundred and twenty steps, and forgets what was undone at the next edit',
+      async () => {
+        await commit(load)
+        for (let n = 1; n <= 120; n++) await commit(capacity(400 + n))
+        for (let n = 119; n >= 1; n--) expect(capacityOf((await store.undo()).document)).toBe(400 + n)
+        expect(capacityOf((await store.undo()).document)).toBe(340)
+        expect(await store.undo()).toMatchObject({ document: emptyDocument(), undo: null, redo: 'import' })
+        expect((await store.undo()).document).toEqual(emptyDocument())
+        expect((await store.redo()).document).toEqual(trailerDemo())
+        expect(capacityOf((await store.redo()).document)).toBe(401)
+        const branched = await commit(capacity(999))
+        expect(branched.redo).toBeNull()
+        expect(capacityOf((await store.redo()).document)).toBe(999)
+        expect(capacityOf((await store.undo()).document)).toBe(401)
+      },
+    )
 
     it('keeps what was begun until the edit that ends it, and that edit happens once', async () => {
       await commit(load)
@@ -184,7 +190,7 @@ function acceptance(name: string, open: () => DocumentStore) {
       expect(capacityOf((await store.undo()).document)).toBe(354)
     })
 
-    it('makes no step where nothing changes, and keeps the newest steps only', async () => {
+    itLong('makes no step where nothing changes, and keeps the newest steps only', async () => {
       await commit(load)
       const idle: Edit = { label: 'rig', coalesce: null, make: (document) => document }
       expect(await commit(idle)).toMatchObject({ undo: 'import' })

@@ -1,6 +1,8 @@
-import { afterEach, beforeAll, expect, inject } from 'vitest'
+import { afterEach, beforeAll, beforeEach, expect, inject } from 'vitest'
 import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from 'playwright-core'
+import { isTurn } from '../../support/thorough'
 import { launch } from './browser'
+import { EVERY_RUN, shareOf } from './everyRun'
 
 export interface App {
   page: Page
@@ -55,6 +57,10 @@ export function useBrowser(usual: Visit = {}) {
   beforeAll(async () => {
     shared ??= launch()
     browser = await shared
+  })
+  beforeEach(({ task: { name }, skip }) => {
+    const isShared = !EVERY_RUN.some((beginning) => name.startsWith(beginning))
+    skip(isShared && !isTurn(shareOf(name), 3), 'in the share of another day')
   })
   // A page that was left open would go on computing beside the next test.
   afterEach(async ({ task }) => {
