@@ -84,7 +84,8 @@ it('of uses logged while it is being worked out only the newest is asked for; wh
   }
   expect([times('budget'), today.isCurrent]).toEqual([1, false])
   await answered(() => today.isCurrent)
-  expect(times('budget')).toBeLessThanOrEqual(3)
+  // Each use asked for by itself, first and once more to be sure, would be seven.
+  expect(times('budget')).toBeLessThanOrEqual(5)
   const spent = showers()
   await workspace.undo()
   expect([today.isCurrent, today.budget === null]).toEqual([false, false])
