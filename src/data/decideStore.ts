@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
 import { decideSteps, type DecideBy, type DecideRequest } from '@/core/advice'
-import type { StayCase } from '@/core/domain'
+import type { Id, StayCase } from '@/core/domain'
 import { PLAN_ON, TRIALS } from '@/core/risk'
 import { inSlices } from '@/workers/inSlices'
 import { useAtRest } from './atRest'
@@ -75,12 +75,23 @@ export const useDecideStore = defineStore('decide', () => {
       .sort((a, b) => (lastOf(a) < lastOf(b) ? -1 : 1)),
   )
 
+  /**
+   * Days to plan on of each container by itself, infinite beyond the end of the stay; of the one that binds first, those of the
+   * stay. Null: not known yet.
+   */
+  const planOn = computed((): ReadonlyMap<Id, number> | null => {
+    const [of, counts] = [own.answered.value, own.value.value]
+    if (!of || !counts || of.stay.id !== forecast.stay?.id) return null
+    const first = Math.min(...counts.containers.map(({ days }) => days))
+    return new Map(counts.containers.map(({ id, days }) => [id, days === first ? counts.joint : days]))
+  })
+
   /** Keeps it current as long as the component that calls it is there. */
   function follow(): void {
     places.follow()
     own.follow()
   }
-  return { answers, pressing, isCurrent: own.isCurrent, hasFailed: own.hasFailed, follow }
+  return { planOn, answers, pressing, isCurrent: own.isCurrent, hasFailed: own.hasFailed, follow }
 })
 
 /** What is too late comes before all else. */

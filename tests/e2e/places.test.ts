@@ -209,7 +209,7 @@ describe('places', () => {
   it('decide by moves with what is known; a run dragged to a closed day says why; the plan goes along', async () => {
     const { page, noise } = await open('demo', '/runs')
     // The free drain takes gray alone, at any hour: with the tote it serves as late as anything.
-    await expect.poll(() => waits(page)).toMatch(/You can wait until Thu 16 Sept 06:\d\d with Gray\./)
+    await expect.poll(() => waits(page)).toMatch(/Gray can wait until Thu 16 Sept 06:\d\d\./)
     expect(await page.getByTestId('decide-then').innerText()).toMatch(/Tern Hollow, free drain, 2\d\skm away/)
     const then = () => page.getByTestId('decide-then').innerText()
     const first = await then()
@@ -240,7 +240,7 @@ describe('places', () => {
       .toMatch(/(Counted on|Planned): tote behind the tow vehicle/)
     // Dragged on the board to the Sunday, on which the station is shut.
     await page.getByRole('navigation').first().getByRole('link', { name: 'Stay', exact: true }).click()
-    await page.getByTestId('decide-line').getByText('You can wait until').waitFor()
+    await page.getByTestId('decide-line').getByText('can wait until').waitFor()
     // On the board too: in words at its tank, and as a mark on the day.
     await page.getByTestId('decide-mark-gray').waitFor()
     expect(await page.getByTestId('board').getByTestId('wait-gray').innerText()).toMatch(
@@ -279,7 +279,7 @@ describe('places', () => {
     await page.getByRole('navigation').first().getByRole('link', { name: 'Runs', exact: true }).click()
     await opened(page, 'take-along')
     await page.getByTestId('decide-first').waitFor()
-    await expect.poll(() => waits(page)).toContain('You can wait until')
+    await expect.poll(() => waits(page)).toContain('can wait until')
     const along = page.getByTestId('take-along')
     const ics = await downloaded(page, () => along.getByRole('button', { name: 'Calendar' }).click())
     expect(ics.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThanOrEqual(3)
@@ -295,7 +295,7 @@ describe('places', () => {
       'Tote behind the tow vehicle, Sallow Mill station',
     )
     await along.getByRole('link', { name: 'One page to print' }).click()
-    await page.getByTestId('plan-decide').getByText('You can wait until').first().waitFor()
+    await page.getByTestId('plan-decide').getByText('can wait until').first().waitFor()
     expect(await page.getByTestId('plan').innerText()).toMatch(/Leave by \d\d:\d\d/)
     // On paper it is one page.
     await page.emulateMedia({ media: 'print' })

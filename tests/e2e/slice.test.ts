@@ -9,8 +9,8 @@ const open = useBrowser({ isStanding: true })
 describe('the thinnest slice', () => {
   it('opens the demo, names the stopper, and a habit moves the days', async () => {
     const { page, noise } = await open('demo')
-    await page.getByTestId('count-sentence').waitFor()
-    expect(await page.getByTestId('count-sentence').innerText()).toContain('Gray stops you')
+    await page.getByTestId('plan-on').waitFor()
+    expect(await page.getByTestId('count-sentence').innerText()).toContain('Gray may stop you from')
     const before = await dryDays(page)
     await page.getByRole('switch', { name: 'Wet, soap, rinse' }).click()
     await expect.poll(() => dryDays(page)).toBeGreaterThan(before + 0.5)
@@ -164,9 +164,11 @@ describe('the thinnest slice', () => {
       })
       await page.reload()
       await page.getByTestId('plan-on').waitFor()
-      // What the habits buy of it, or under way what moved since yesterday: the last to come.
+      // What the habits buy of it, or under way what to do first: the last to come.
       const last =
-        options.clock === null ? page.getByTestId('since') : page.getByText(/^average [+−0]/).first()
+        options.clock === null
+          ? page.getByTestId('next-best').locator('article').first()
+          : page.getByText(/^average [+−0]/).first()
       await last.waitFor()
       const { shift, long } = await page.evaluate(
         () => (window as unknown as { seen: { shift: number; long: number } }).seen,

@@ -1,11 +1,13 @@
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { atRest, dryDays, goTo, saved, useBrowser } from './support/app'
+import { atRest, dryDays, saved, useBrowser } from './support/app'
 
 const open = useBrowser({ isStanding: true })
 /** Where the demo begins: the trailer's fourth day, its budget to the next morning but one. */
 const NOW = { clock: null }
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+/** All of Camp at once. */
+const TABLET = { viewport: { width: 1024, height: 1366 }, hasTouch: true }
 const row = (page: Page, activity: string) => page.getByTestId(`budget-${activity}`)
 /** Whole uses that are left; what the strokes say to a reader of the screen. */
 const left = async (page: Page, activity: string) =>
@@ -20,7 +22,7 @@ async function known(page: Page) {
 
 describe('a day lived by touch', () => {
   it('panel, uses, a timed shower across a reload, a chore, and tomorrow: budget and sentence follow', async () => {
-    const { page, noise } = await open('demo', '/', { ...PHONE, ...NOW })
+    const { page, noise } = await open('demo', '/', { ...TABLET, ...NOW })
     await known(page)
     expect(await left(page, 'dishes')).toBe(1)
     expect(await page.getByTestId('budget-head').innerText()).toContain('Thu 16 Sept')
@@ -56,7 +58,7 @@ describe('a day lived by touch', () => {
     await due.getByRole('button', { name: 'Done' }).tap()
     await expect.poll(() => due.count()).toBe(0)
 
-    await goTo(page, 'Shower timer')
+    await page.evaluate(() => void (location.hash = '#/shower'))
     await page.getByLabel('Who').selectOption({ label: 'Tobin' })
     await page.getByTestId('timer-start').tap()
     const litres = async () => Number.parseFloat(await page.getByTestId('timer-litres').innerText())
@@ -160,19 +162,25 @@ describe('the budget', () => {
     const { page } = await open('demo', '/', NOW)
     await known(page)
     const first = page.getByTestId('next-best').locator('article').first()
-    const name = await first.getByRole('heading').innerText()
+    const name = await first.getByRole('heading', { level: 3 }).innerText()
     const strip = () => page.getByTestId('count-range').innerText()
     const before = await strip()
-    await first.getByRole('button', { name: 'Do it' }).click()
+    await first.getByRole('button', { name: /^(Set this run|Switch it on|Leave it off)$/ }).click()
     await page.getByTestId('next-said').waitFor()
     await expect.poll(strip).not.toBe(before)
-    await expect.poll(() => first.getByRole('heading').innerText(), { timeout: 30_000 }).not.toBe(name)
+    await expect
+      .poll(() => first.getByRole('heading', { level: 3 }).innerText(), { timeout: 30_000 })
+      .not.toBe(name)
     await page.getByRole('button', { name: /^Undo: / }).click()
-    await expect.poll(() => first.getByRole('heading').innerText(), { timeout: 30_000 }).toBe(name)
-    await first.getByRole('button', { name: 'Not us' }).click()
-    await expect.poll(() => first.getByRole('heading').innerText()).not.toBe(name)
+    await expect
+      .poll(() => first.getByRole('heading', { level: 3 }).innerText(), { timeout: 30_000 })
+      .toBe(name)
+    await first.getByRole('button', { name: 'Not this' }).click()
+    await expect.poll(() => first.getByRole('heading', { level: 3 }).innerText()).not.toBe(name)
     await page.getByRole('button', { name: 'Hear all of it again' }).click()
-    await expect.poll(() => first.getByRole('heading').innerText(), { timeout: 30_000 }).toBe(name)
+    await expect
+      .poll(() => first.getByRole('heading', { level: 3 }).innerText(), { timeout: 30_000 })
+      .toBe(name)
     await page.getByTestId('since').getByRole('button', { name: 'Why?' }).click()
     await page.getByTestId('since-parts').getByText('Together').waitFor()
   })

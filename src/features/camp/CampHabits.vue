@@ -17,13 +17,14 @@ const workspace = useWorkspaceStore()
 const advice = useAdviceStore()
 const today = useTodayStore()
 const all = useHabitRows('days')
+/** All of them are on the Habits screen. */
+const MOST = 3
 /** What is blocked is on the Habits screen, with what it needs. */
 const rows = computed(() => all.value.filter(({ blockedBy }) => blockedBy === null))
-const useful = computed(() => rows.value.filter(isWorthAWord))
+const useful = computed(() => rows.value.filter(isWorthAWord).slice(0, MOST))
 /** Rows of a frame: more would hold up the thumb. Until all are there the list is as high as its room was. */
 const FEW = 1
 const { shown, isWhole } = useGrowing(useful, FEW)
-const others = computed(() => rows.value.filter((row) => !isWorthAWord(row)))
 /** What the best of them brings, where a run helps more than any of them. */
 const isOpen = ref(false)
 const folds = computed(() => {
@@ -32,10 +33,6 @@ const folds = computed(() => {
   const most = Math.max(0, ...useful.value.map(({ days, planOn }) => planOn ?? days))
   return most < best.gain ? t.camp.habitsFolded(formatSigned(most)) : null
 })
-const areOthersOpen = ref(false)
-const stopper = computed(
-  () => forecast.rig?.containers.find(({ id }) => id === forecast.result?.stopper)?.name ?? '',
-)
 
 function toggle(habit: string, on: boolean) {
   workspace.act(setHabit(forecast.stay!.id, habit, on, null, forecast.today))
@@ -66,7 +63,7 @@ function toggle(habit: string, on: boolean) {
         />
       </ul>
     </details>
-    <ul v-else class="mt-1" :class="isWhole ? '' : 'min-h-[58.5rem]'">
+    <ul v-else class="mt-1" :class="isWhole ? '' : 'min-h-[17.5rem]'">
       <HabitRow
         v-for="row in shown"
         :key="row.habit.id"
@@ -81,22 +78,5 @@ function toggle(habit: string, on: boolean) {
     >
       <span class="underline decoration-line decoration-2 underline-offset-4">{{ t.camp.allHabits }}</span>
     </RouterLink>
-    <details
-      v-if="others.length > 0"
-      class="border-b border-line"
-      @toggle="areOthersOpen = ($event.target as HTMLDetailsElement).open"
-    >
-      <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
-        {{ t.camp.others(others.length, stopper) }}
-      </summary>
-      <ul v-if="areOthersOpen">
-        <HabitRow
-          v-for="row in others"
-          :key="row.habit.id"
-          v-bind="row"
-          @toggle="toggle(row.habit.id, $event)"
-        />
-      </ul>
-    </details>
   </section>
 </template>

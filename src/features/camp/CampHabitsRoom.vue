@@ -4,7 +4,7 @@ import * as t from '@/texts/t'
 
 const forecast = useForecastStore()
 /** The room of the habits, until what they buy is counted. */
-const ROWS = 10
+const ROWS = 3
 </script>
 
 <template>

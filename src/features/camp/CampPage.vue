@@ -1,11 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
-import CampGaugesRoom from './CampGaugesRoom.vue'
-import CampHabitsRoom from './CampHabitsRoom.vue'
-import LineRoom from './LineRoom.vue'
 import CampPhase from './CampPhase.vue'
-import CampTodayRoom from './CampTodayRoom.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import { useNoticeStore } from '@/data/noticeStore'
@@ -14,30 +10,28 @@ import { useComing } from '@/parts/count/useComing'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
-import DecideRoom from '@/parts/decide/DecideRoom.vue'
-import SinceRoom from '@/parts/today/SinceRoom.vue'
-import WhenNear from '@/parts/WhenNear.vue'
+import { sinceRoom } from '@/parts/today/sinceRoom'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
+import { room } from '@/ui/room'
 import { whenNeeded } from '@/ui/whenNeeded'
 
+const LineRoom = room('min-h-11')
+const BelowRoom = room('min-h-screen')
 const notices = useNoticeStore()
 const notLoaded = () => notices.say({ kind: 'not-loaded' })
+/** What is below the count comes after it, in the room that is kept for it. */
+const CampPhone = whenNeeded(() => import('./CampPhone.vue'), notLoaded, BelowRoom)
+const CampWide = whenNeeded(() => import('./CampWide.vue'), notLoaded, BelowRoom)
 /** Fetched when it is needed: the count does not wait for a picture. */
 const CampEmpty = whenNeeded(() => import('./CampEmpty.vue'), notLoaded)
 const CampNights = whenNeeded(() => nextFrame().then(() => import('./CampNights.vue')), notLoaded, LineRoom)
-const CampMore = whenNeeded(() => nextFrame().then(() => import('./CampMore.vue')), notLoaded)
-const CampGauges = whenNeeded(() => import('./CampGauges.vue'), notLoaded, CampGaugesRoom)
-/** What habits buy comes after the count stands, in the room that is kept for it. */
-const CampHabits = whenNeeded(() => import('./CampHabits.vue'), notLoaded, CampHabitsRoom)
 /** One tap logs a use, at the thumb. */
 const LogKeys = whenNeeded(() => import('@/parts/log/LogKeys.vue'), notLoaded)
-/** What is left today and what helps most: worked out once the count stands. */
-const CampToday = whenNeeded(() => import('./CampToday.vue'), notLoaded, CampTodayRoom)
 const SinceLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/today/SinceLine.vue')),
   () => undefined,
-  SinceRoom,
+  sinceRoom,
 )
 const RunsHeadline = whenNeeded(
   () => nextFrame().then(() => import('@/parts/runs/RunsHeadline.vue')),
@@ -46,11 +40,8 @@ const RunsHeadline = whenNeeded(
 const DecideLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/decide/DecideLine.vue')),
   () => undefined,
-  DecideRoom,
+  room('min-h-[7rem] sm:min-h-[3.6rem]'),
 )
-/** Before the stay too: a run that does it comes before a list of habits that do not. */
-const NextBest = whenNeeded(() => nextFrame().then(() => import('@/parts/today/NextBest.vue')), notLoaded)
-const CampPrepare = whenNeeded(() => nextFrame().then(() => import('./CampPrepare.vue')), notLoaded)
 /** A card that was left in the middle. */
 const WalkLine = whenNeeded(() => nextFrame().then(() => import('@/parts/walk/WalkLine.vue')), notLoaded)
 const CampOver = whenNeeded(() => nextFrame().then(() => import('./CampOver.vue')), notLoaded)
@@ -73,8 +64,8 @@ const risk = useRiskWords()
     <CampPhase class="border-b border-line pt-1" />
     <WalkLine />
     <CampOver v-if="underWay.phase === 'over'" class="border-b border-line py-4" />
-    <div class="border-b border-line pt-4 pb-4">
-      <TheCount v-if="words" :words="words" :risk="risk" :is-coming="isComing"
+    <div class="border-b border-line pt-2 pb-2 lg:pt-4 lg:pb-4">
+      <TheCount v-if="words" :words="words" :risk="risk" :is-coming="isComing" :is-short="!isWide"
         ><button
           type="button"
           class="-my-2 min-h-11 px-1 text-lg font-semibold whitespace-nowrap text-soft underline decoration-line decoration-2 underline-offset-4"
@@ -82,44 +73,16 @@ const risk = useRiskWords()
         >
           {{ t.count.why }}
         </button>
-        <template #below>
+        <template v-if="isWide" #below>
           <RunsHeadline v-if="hasRuns && underWay.phase !== 'over'" class="mt-2" />
           <SinceLine v-if="isUnderWay" class="mt-1" />
-          <!-- On a phone under way the levels come first. -->
           <DecideLine v-if="underWay.phase !== 'over'" class="mt-1" />
-          <CampNights v-if="!isUnderWay || isWide" class="mt-1" />
+          <CampNights class="mt-1" />
         </template>
       </TheCount>
+      <RunsHeadline v-if="!isWide && hasRuns && underWay.phase !== 'over'" class="mt-2" />
     </div>
-    <div class="grid gap-x-12 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)] lg:grid-rows-[auto_1fr]">
-      <!-- While a stay is planned, what changes the answer comes right after it on a phone; under way the levels do. -->
-      <div
-        class="flex flex-col lg:col-start-2 lg:row-span-2 lg:row-start-1"
-        :class="isUnderWay ? 'max-lg:order-2' : ''"
-      >
-        <WhenNear v-if="isUnderWay" class="pt-6">
-          <CampToday />
-          <template #room><CampTodayRoom /></template>
-        </WhenNear>
-        <LogKeys v-if="isUnderWay && isWide" class="pt-6" />
-        <WhenNear v-if="underWay.phase === 'planned'" class="min-h-[11rem] pt-6">
-          <NextBest />
-        </WhenNear>
-        <WhenNear class="pt-6">
-          <CampHabits />
-          <template #room><CampHabitsRoom /></template>
-        </WhenNear>
-        <CampPrepare v-if="underWay.phase === 'planned'" class="pt-6" />
-      </div>
-      <WhenNear class="pt-6 lg:col-start-1 lg:row-start-1" :class="isUnderWay ? 'max-lg:order-1' : ''">
-        <CampGauges />
-        <template #room><CampGaugesRoom /></template>
-      </WhenNear>
-      <div class="pt-4 max-lg:order-3 lg:col-start-1 lg:row-start-2">
-        <CampNights v-if="isUnderWay && !isWide" />
-        <CampMore />
-      </div>
-    </div>
+    <component :is="isWide ? CampWide : CampPhone" />
     <LogKeys
       v-if="isUnderWay && !isWide"
       class="sticky bottom-[calc(3.85rem+env(safe-area-inset-bottom))] z-30 -mx-4 bg-paper sm:-mx-8"

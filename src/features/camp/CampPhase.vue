@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { addWallDays, dayAndPartOf } from '@/core/calendar'
-import DemoClockRoom from './DemoClockRoom.vue'
 import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
@@ -9,6 +9,7 @@ import { useUnderWayStore } from '@/data/underWayStore'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
+import { room } from '@/ui/room'
 import { whenNeeded } from '@/ui/whenNeeded'
 
 /** Where the stay stands in time, when the panel was read, and in the demo the clock that can be moved. */
@@ -20,13 +21,15 @@ const StartDialog = whenNeeded(
 const DemoClock = whenNeeded(
   () => nextFrame().then(() => import('./DemoClock.vue')),
   () => undefined,
-  DemoClockRoom,
+  room('min-h-11'),
 )
 const forecast = useForecastStore()
 const underWay = useUnderWayStore()
 const clock = useClockStore()
 const log = useLogStore()
 
+/** On a phone the levels say when they were read. */
+const isWide = useMediaQuery('(min-width: 64rem)')
 const isShown = ref(false)
 const wasShown = ref(false)
 function show() {
@@ -39,9 +42,11 @@ const lastRead = computed(() => {
 const words = computed(() => {
   const { stay } = forecast
   if (!stay) return ''
-  if (underWay.phase === 'planned') return t.phase.planned(dayAndTime(stay.start))
+  if (underWay.phase === 'planned')
+    return (isWide.value ? t.phase.planned : t.phase.begins)(dayAndTime(stay.start))
   if (underWay.phase === 'over') return t.phase.over(dayAndTime(underWay.at ?? stay.leaveAt))
   const day = dayAndPartOf(stay.start, clock.now).day + 1
+  if (!isWide.value && !underWay.hasFailed) return t.phase.day(day)
   return t.phase.underWay(day, underWay.hasFailed ? t.phase.failed : lastRead.value)
 })
 /** A stay can be started when it is about to begin. */
@@ -58,7 +63,7 @@ const link =
 
 <template>
   <div
-    class="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 py-1 text-[0.95rem]"
+    class="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 py-1 text-[0.9rem] sm:gap-x-6 sm:text-[0.95rem]"
     data-testid="phase"
   >
     <p class="flex flex-wrap items-center gap-x-4">

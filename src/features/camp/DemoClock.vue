@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useClockStore } from '@/data/clockStore'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
@@ -12,31 +14,47 @@ const STEPS: { days: number; text: string; label: string }[] = [
   { days: HOUR, text: '+1 h', label: t.phase.later },
   { days: 1, text: '+1 d', label: t.phase.dayOn },
 ]
+/** On a phone the clock is a line, and what moves it a tap behind it. */
+const isWide = useMediaQuery('(min-width: 40rem)')
+const isOpen = ref(false)
+const isShown = computed(() => isWide.value || isOpen.value)
 </script>
 
 <template>
   <div class="flex flex-wrap items-center gap-1" data-testid="demo-clock">
-    <span class="mr-1 leading-tight text-soft"
-      ><span class="mr-1.5 max-sm:block max-sm:text-[0.8rem]">{{ t.phase.clock }}</span>
+    <button
+      v-if="!isWide"
+      type="button"
+      class="figure min-h-11 font-bold whitespace-nowrap underline decoration-line decoration-2 underline-offset-4"
+      :aria-expanded="isOpen"
+      :aria-label="`${t.phase.clock}: ${dayAndTime(clock.now)}`"
+      @click="isOpen = !isOpen"
+    >
+      {{ dayAndTime(clock.now) }}
+    </button>
+    <span v-else class="mr-1 leading-tight text-soft"
+      ><span class="mr-1.5">{{ t.phase.clock }}</span>
       <span class="figure font-bold whitespace-nowrap text-ink">{{ dayAndTime(clock.now) }}</span></span
     >
-    <button
-      v-for="step in STEPS"
-      :key="step.text"
-      type="button"
-      class="grid min-h-11 min-w-11 place-items-center border-2 border-line text-[0.85rem] font-semibold whitespace-nowrap"
-      :aria-label="`${step.text}: ${step.label}`"
-      @click="clock.move(step.days)"
-    >
-      {{ step.text }}
-    </button>
-    <button
-      v-if="clock.isMoved"
-      type="button"
-      class="min-h-11 font-semibold whitespace-nowrap underline decoration-line decoration-2 underline-offset-4"
-      @click="clock.backToStart()"
-    >
-      {{ t.phase.reset }}
-    </button>
+    <template v-if="isShown">
+      <button
+        v-for="step in STEPS"
+        :key="step.text"
+        type="button"
+        class="grid min-h-11 min-w-11 place-items-center border-2 border-line text-[0.85rem] font-semibold whitespace-nowrap"
+        :aria-label="`${step.text}: ${step.label}`"
+        @click="clock.move(step.days)"
+      >
+        {{ step.text }}
+      </button>
+      <button
+        v-if="clock.isMoved"
+        type="button"
+        class="min-h-11 font-semibold whitespace-nowrap underline decoration-line decoration-2 underline-offset-4"
+        @click="clock.backToStart()"
+      >
+        {{ t.phase.reset }}
+      </button>
+    </template>
   </div>
 </template>

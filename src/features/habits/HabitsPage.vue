@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { addHabit, addMissingHabits } from '@/actions/habits'
 import { nightsBetween } from '@/core/calendar'
@@ -42,6 +43,15 @@ const stopper = computed(
 )
 const free = computed(() => rows.value.filter(({ blockedBy }) => blockedBy === null))
 const useful = computed(() => free.value.filter((row) => isWorthAWord(row) || row.habit.id === edited.value))
+/** On a phone a few of them stand there, with those that are on; the rest one tap behind. */
+const FEW = 3
+const isWide = useMediaQuery('(min-width: 64rem)')
+const leading = computed(() =>
+  isWide.value
+    ? useful.value
+    : useful.value.filter(({ on, habit }, k) => k < FEW || on || habit.id === edited.value),
+)
+const further = computed(() => useful.value.filter((row) => !leading.value.includes(row)))
 const others = computed(() => free.value.filter((row) => !useful.value.includes(row)))
 const blocked = computed(() => rows.value.filter(({ blockedBy }) => blockedBy !== null))
 const missing = computed(
@@ -51,7 +61,13 @@ const nights = computed(() => {
   const { stay } = forecast
   return stay ? t.camp.nights(nightsBetween(stay.start, stay.leaveAt)) : ''
 })
-const namesOf = (some: typeof rows.value) => listed(some.map(({ habit }) => habit.name))
+/** The first of them by name, and how many more there are. */
+const MOST_NAMES = 3
+function namesOf(some: typeof rows.value): string {
+  const names = some.map(({ habit }) => habit.name)
+  const more = names.length - MOST_NAMES
+  return listed(more > 1 ? [...names.slice(0, MOST_NAMES), t.habits.andMore(more)] : names)
+}
 const sections = computed(() => [
   { id: 'reach', title: t.reach.title },
   { id: 'habits-useful', title: t.habits.catalogue },
@@ -82,7 +98,7 @@ const addCatalogue = () => workspace.act(addMissingHabits(starterHabits(t.starte
         <h2 id="habits-useful" class="text-xl font-bold">{{ t.habits.catalogue }}</h2>
         <ul class="mt-1 grid gap-x-12 lg:grid-cols-2">
           <FreeHabit
-            v-for="row in useful"
+            v-for="row in leading"
             :key="row.habit.id"
             :row="row"
             :is-new="edited === row.habit.id"
@@ -96,6 +112,23 @@ const addCatalogue = () => workspace.act(addMissingHabits(starterHabits(t.starte
           }}</AppButton>
         </div>
       </section>
+      <FoldSection
+        v-if="further.length > 0"
+        id="habits-further"
+        :title="t.habits.further"
+        :answer="namesOf(further)"
+        :places="further.map(({ habit }) => `habit-${habit.id}`)"
+      >
+        <ul>
+          <FreeHabit
+            v-for="row in further"
+            :key="row.habit.id"
+            :row="row"
+            :is-new="false"
+            :over="overOf(row)"
+          />
+        </ul>
+      </FoldSection>
       <FoldSection v-if="flushAnswer !== null" id="flush" :title="t.flush.title" :answer="flushAnswer">
         <FlushSides :crew="forecast.crew" />
       </FoldSection>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { dayAndPartOf, dayZero, addWallDays } from '@/core/calendar'
 import { TEXT_KINDS, type LogEntry } from '@/core/log'
@@ -12,6 +13,7 @@ import LogDialogs from '@/parts/log/LogDialogs.vue'
 import { useDialogs } from '@/parts/log/useDialogs'
 import { formatCount, formatDate } from '@/texts'
 import * as t from '@/texts/t'
+import AppButton from '@/ui/AppButton.vue'
 import { matching, type LogFilter } from './filter'
 
 /** Everything that was logged, newest first, however much it is: only what can be seen is drawn. */
@@ -24,6 +26,14 @@ const said = ref('')
 
 const filter = reactive<LogFilter>({ what: '', container: '', person: '', from: '', until: '' })
 const found = computed(() => matching(log.entries, filter).reverse())
+/** On a phone the newest stand there, and the rest behind a tap or a choice. */
+const FEW = 6
+const isWide = useMediaQuery('(min-width: 64rem)')
+const isAsked = ref(false)
+const isWhole = computed(
+  () => isWide.value || isAsked.value || Object.values(filter).some((chosen) => chosen !== ''),
+)
+const listed = computed(() => (isWhole.value ? found.value : found.value.slice(0, FEW)))
 const ahead = computed(() => log.entries.filter(({ at }) => at > clock.now).length)
 
 type Line = { kind: 'day'; label: string } | { kind: 'entry'; entry: LogEntry }
@@ -39,7 +49,7 @@ const lines = computed((): Line[] => {
     days.set(hour, known)
     return known
   }
-  return found.value.flatMap((entry): Line[] => {
+  return listed.value.flatMap((entry): Line[] => {
     const day = dayOf(entry.at)
     const line: Line = { kind: 'entry', entry }
     if (day === last) return [line]
@@ -54,7 +64,7 @@ const measureOffset = () => {
   if (list.value) offset.value = list.value.getBoundingClientRect().top + window.scrollY
 }
 onMounted(measureOffset)
-watch([() => log.entries.length, filter], () => void nextTick(measureOffset))
+watch([() => log.entries.length, filter, isWhole], () => void nextTick(measureOffset))
 const ROW = 64
 const DAY_ROW = 44
 const virtual = useWindowVirtualizer(
@@ -194,6 +204,13 @@ const more = (entry: LogEntry) =>
         </template>
       </div>
     </div>
+    <AppButton
+      v-if="listed.length < found.length"
+      class="mt-3"
+      data-testid="log-all"
+      @click="isAsked = true"
+      >{{ t.log.list.showAll(formatCount(found.length)) }}</AppButton
+    >
     <LogDialogs v-model="dialog" @said="said = $event" />
   </section>
 </template>

@@ -46,7 +46,7 @@ export function usePreview(choices: StartChoices) {
     try {
       const sample = await jobs.run('advice', 'sample', jobs.subjectOf(stayCase), args)
       const risk = riskOf(model, sample, wallDaysBetween(start, leaveAt))
-      planned.value = { of: stayCase, risk: riskWords(risk, stayCase.stay, model) }
+      planned.value = { of: stayCase, risk: riskWords(risk, stayCase.stay, model, stayCase.stay.start) }
     } catch (error) {
       planned.value = null
       report('the preview', error)

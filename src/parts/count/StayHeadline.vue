@@ -33,7 +33,7 @@ const answer = computed(() => {
       {{ t.count.planOnToo(risk.plan) }}
       <span class="text-soft" data-testid="count-dry">{{ words.runs.dry }}</span>
     </p>
-    <CountSentence :words="words" is-average />
+    <CountSentence :words="words" :risk="risk" :is-coming="isComing" />
     <RunsHeadline v-if="forecast.stay!.runs.length > 0" class="mt-1" />
   </div>
 </template>

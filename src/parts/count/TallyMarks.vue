@@ -18,7 +18,7 @@ const props = defineProps<{
   ends: readonly number[]
   /** Days to the stop; null: beyond the horizon. */
   days: number | null
-  /** Days to plan on: what lies between them and the average is drawn softer. */
+  /** Days that are known already: what lies beyond them is drawn softer. */
   sure?: number | null
   /** Groups of five in a row. */
   perRow?: number
@@ -27,7 +27,7 @@ const props = defineProps<{
 }>()
 
 const shape = computed(() => tallyShape(props.ends, props.days, props.perRow))
-/** The same strokes, as far as they can be planned on. */
+/** The same strokes, as far as they are known. */
 const sureStrokes = computed(() =>
   props.sure === null || props.sure === undefined
     ? shape.value.strokes

@@ -3,6 +3,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import * as t from '@/texts/t'
 import { LEAST_WIDTH, tallyShape } from './tally'
+import CountRange from './CountRange.vue'
 import CountSentence from './CountSentence.vue'
 import TallyMarks from './TallyMarks.vue'
 import type { CountWords } from './useCountWords'
@@ -16,6 +17,8 @@ const props = defineProps<{
   isComing?: boolean
   /** One column, for a place beside something else. */
   compact?: boolean
+  /** The figure and its sentence alone, beside each other: for a phone. */
+  isShort?: boolean
 }>()
 const roomForNights = computed(() => t.risk.nights(props.words.nights, t.risk.of100(50)))
 /** With runs the chance to make all nights leads, and what to plan on stands second: it jumps with a run, the chance does not. */
@@ -53,6 +56,7 @@ const lead = computed(() => {
 })
 /** Under way the levels and the keys want their room on a phone. */
 const figureSize = computed(() => {
+  if (props.isShort) return 'text-[5.2rem]'
   if (props.compact) return 'text-[5rem] lg:text-[9.6rem]'
   return props.words.isLeft ? 'text-[5.4rem] sm:text-[9.6rem]' : 'text-[7.4rem] sm:text-[9.6rem]'
 })
@@ -67,8 +71,12 @@ const tallyWidth = computed(() => {
 
 <template>
   <section
-    class="grid items-center gap-x-14 gap-y-3"
-    :class="compact ? '' : 'lg:grid-cols-[auto_minmax(0,1fr)]'"
+    class="grid items-center"
+    :class="
+      isShort
+        ? 'grid-cols-[auto_minmax(0,1fr)] gap-x-4'
+        : ['gap-x-14 gap-y-3', compact ? '' : 'lg:grid-cols-[auto_minmax(0,1fr)]']
+    "
     aria-labelledby="the-count"
     aria-live="off"
   >
@@ -76,50 +84,57 @@ const tallyWidth = computed(() => {
       <h2 id="the-count" class="text-[0.95rem] font-semibold text-soft">
         {{ lead.label }}
       </h2>
-      <p class="flex items-end gap-3" :aria-busy="lead.is === 'coming'">
+      <p :class="isShort ? '' : 'flex items-end gap-3'" :aria-busy="lead.is === 'coming'">
         <span v-if="lead.isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
         <span
           :data-testid="lead.is"
           class="figure leading-[0.86] font-extrabold tracking-[-0.045em]"
-          :class="[figureSize, lead.is === 'coming' ? 'text-faint' : '']"
+          :class="[figureSize, lead.is === 'coming' ? 'inline-block min-w-[1.45em] text-faint' : '']"
           >{{ lead.figure }}</span
         >
         <span
-          class="figure pb-1.5 text-2xl leading-[1.05] font-semibold sm:pb-3 sm:text-[1.7rem]"
-          :class="lead.is === 'make-all' || words.runs ? 'max-w-[9.5ch]' : ''"
+          class="figure font-semibold"
+          :class="
+            isShort
+              ? 'block max-w-[9rem] pt-1 text-base leading-tight'
+              : [
+                  'pb-1.5 text-2xl leading-[1.05] sm:pb-3 sm:text-[1.7rem]',
+                  lead.is === 'make-all' || words.runs ? 'max-w-[9.5ch]' : '',
+                ]
+          "
           >{{ lead.unit }}</span
         >
       </p>
-      <p v-if="!compact && !words.isLeft" class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft">
+      <p
+        v-if="!compact && !isShort && !words.isLeft"
+        class="mt-1 max-w-[34ch] text-[0.9rem] leading-snug text-soft"
+      >
         {{ words.runs ? t.count.explainedRuns : t.count.explained }}
       </p>
     </div>
     <div class="min-w-0">
-      <CountSentence :words="words" is-average><slot /></CountSentence>
-      <p v-if="risk" class="mt-1 text-lg leading-snug" data-testid="count-range">
-        <template v-if="words.runs">
-          <span class="font-semibold"
-            >{{ t.risk.planOn }} <span data-testid="plan-on" class="figure font-bold">{{ risk.figure }}</span>
-            {{ words.isLeft ? t.count.moreDays(risk.figure) : t.count.holds(risk.figure) }}</span
-          >;
-        </template>
-        <span data-testid="count-days" class="figure font-bold">{{ words.figure }}</span>
-        {{ t.risk.rest(risk.likely, risk.best) }}
-        <span v-if="!words.runs" class="font-semibold">{{ risk.nights }}</span>
-      </p>
+      <CountSentence :words="words" :risk="risk" :is-coming="isComing" :is-small="isShort"
+        ><slot
+      /></CountSentence>
+      <CountRange v-if="risk && !isShort" :words="words" :risk="risk" class="mt-1" />
       <!-- As much room as the chances will take, so that nothing moves when they arrive. -->
-      <p v-else-if="isComing" class="invisible mt-1 text-lg leading-snug" aria-hidden="true">
+      <p v-else-if="isComing && !isShort" class="invisible mt-1 text-lg leading-snug" aria-hidden="true">
         0.0 {{ t.risk.rest('0.0', '0.0') }} <span class="font-semibold">{{ roomForNights }}</span>
       </p>
-      <p v-if="words.runs" class="mt-1 min-h-[1.6rem] text-lg leading-snug text-soft" data-testid="count-dry">
+      <p
+        v-if="words.runs && !isShort"
+        class="mt-1 min-h-[1.6rem] text-lg leading-snug text-soft"
+        data-testid="count-dry"
+      >
         {{ words.runs.dry }}
       </p>
       <TallyMarks
+        v-if="!isShort"
         :ends="words.ends"
-        :days="words.days"
-        :sure="risk ? risk.planOn.days : null"
+        :days="risk ? (risk.planOn.isBeyond ? null : risk.planOn.days) : words.days"
+        :sure="!risk && isComing ? 0 : null"
         :per-row="perRow"
-        :marks="words.marks"
+        :marks="risk ? { ...words.marks, stop: risk.plannedStop?.mark ?? null } : words.marks"
         class="mt-3 -ml-1 h-auto"
         :class="compact ? 'max-lg:hidden' : words.isLeft ? 'max-sm:hidden' : ''"
         :style="{ width: tallyWidth }"

@@ -35,8 +35,8 @@ const first = computed(() => pressing.value[0] ?? null)
         >
           <span v-if="first.state === 'too-late'" class="text-oxide">{{ t.decide.tooLate(first.name) }}</span>
           <template v-else
-            >{{ t.decide.waitBefore }} <span class="whitespace-nowrap text-oxide">{{ first.until }}</span>
-            {{ t.decide.waitAfter(first.name) }}</template
+            >{{ t.decide.wait(first.name) }}
+            <span class="whitespace-nowrap text-oxide">{{ first.until }}</span>.</template
           >
         </p>
         <p class="mt-1.5 max-w-[70ch] text-lg leading-snug" data-testid="decide-then">

@@ -20,8 +20,8 @@ const { nothing, pressing } = useDecideWords()
     <p v-else class="text-lg font-semibold">
       <span v-if="pressing[0].state === 'too-late'" class="text-oxide">{{ pressing[0].short }}</span>
       <template v-else
-        >{{ t.decide.waitBefore }} <span class="text-oxide">{{ pressing[0].until }}</span>
-        {{ t.decide.waitAfter(pressing[0].name) }}</template
+        >{{ t.decide.wait(pressing[0].name) }}
+        <span class="text-oxide">{{ pressing[0].until }}</span>.</template
       >
     </p>
     <p v-if="pressing[0]" class="text-soft">

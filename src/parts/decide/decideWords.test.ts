@@ -63,7 +63,7 @@ it('says until when, where to, and the one place that is left after that', async
   expect(words).toMatchObject({
     name: 'Gray',
     until: 'Wed 15 Sept 17:00',
-    short: 'You can wait until Wed 15 Sept 17:00 with Gray.',
+    short: 'Gray can wait until Wed 15 Sept 17:00.',
     preferred: 'By then: tote behind the tow vehicle, to Sallow Mill station, 18\u00a0km away.',
     after: 'After that only Cold Spring, free station is left, 61\u00a0km away, until Wed 15 Sept 23:00.',
     planned: null,

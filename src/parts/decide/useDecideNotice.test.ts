@@ -92,7 +92,7 @@ it('is given once, three hours before a last moment, and again for another momen
   await passed(0.5)
   expect(told).toHaveLength(1)
   expect(told[0]).toContain('Gray')
-  expect(told[0]).toContain('You can wait until Wed 15 Sept 17:00 with Gray.')
+  expect(told[0]).toContain('Gray can wait until Wed 15 Sept 17:00.')
   await passed(1)
   expect(told).toHaveLength(1)
   pressing.value = [gray('2027-09-15T17:30')]

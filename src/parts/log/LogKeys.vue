@@ -22,15 +22,15 @@ const { keys: all, silent, isCounted } = useLogging()
 const { activityName } = useEntryWords()
 const { shown: dialog, open } = useDialogs()
 const isWide = useMediaQuery('(min-width: 64rem)')
-const ON_A_PHONE = 4
+const ON_A_PHONE = 3
 const ON_A_LAPTOP = 6
 const keys = computed(() =>
   props.isBig ? all.value : all.value.slice(0, isWide.value ? ON_A_LAPTOP : ON_A_PHONE),
 )
 
 const OTHERS = [
-  { kind: 'panel', testid: 'key-panel', label: t.log.panel, letter: 'p' },
-  { kind: 'choose', testid: 'key-other', label: t.log.other, letter: 'e' },
+  { kind: 'panel', testid: 'key-panel', label: t.log.panel, short: t.log.panelKey, letter: 'p' },
+  { kind: 'choose', testid: 'key-other', label: t.log.other, short: t.log.otherKey, letter: 'e' },
 ] as const
 
 /** `?do=panel` opens the panel, from wherever it was asked for. */
@@ -145,15 +145,19 @@ const sub = ({ isCounted: counted, today, unlogged, isLeftOut }: Key) => {
       {{ t.log.keys }}
     </h2>
     <div
-      class="grid grid-cols-3 border-ink lg:mt-1 lg:border-2"
-      :class="isBig ? 'mt-1 border-2 lg:grid-cols-5' : 'border-t-2 lg:grid-cols-4'"
+      class="grid border-ink lg:mt-1 lg:border-2"
+      :class="
+        isBig
+          ? 'mt-1 grid-cols-3 border-2 lg:grid-cols-5'
+          : 'auto-cols-fr border-t-2 max-lg:grid-flow-col lg:grid-cols-4'
+      "
     >
       <button
         v-for="key in keys"
         :key="key.activity.id"
         type="button"
-        class="-mr-px -mb-px flex flex-col items-start border border-line bg-card px-2.5 pt-1.5 pb-1 text-left select-none active:bg-select"
-        :class="isBig ? 'min-h-20' : 'min-h-16'"
+        class="-mr-px -mb-px flex flex-col items-start border border-line bg-card pt-1.5 pb-1 text-left select-none active:bg-select"
+        :class="isBig ? 'min-h-20 px-2.5' : 'min-h-16 px-1.5 text-[0.9rem] lg:px-2.5 lg:text-base'"
         :data-testid="`key-${key.activity.id}`"
         @pointerdown="press(key)"
         @pointerup="letGo"
@@ -170,7 +174,8 @@ const sub = ({ isCounted: counted, today, unlogged, isLeftOut }: Key) => {
         </span>
         <span class="mt-auto flex min-h-6 items-center gap-2 text-[0.85rem] text-soft">
           <SmallTally v-if="key.isCounted && key.today > 0" :n="key.today" class="text-ink" />
-          <template v-else>{{ sub(key) }}</template>
+          <template v-else-if="isBig || isWide">{{ sub(key) }}</template>
+          <span v-else class="sr-only">{{ sub(key) }}</span>
         </span>
       </button>
       <button
@@ -178,13 +183,14 @@ const sub = ({ isCounted: counted, today, unlogged, isLeftOut }: Key) => {
         :key="one.kind"
         type="button"
         :class="[
-          '-mr-px -mb-px flex min-h-16 items-start border border-line bg-card px-2.5 pt-1.5',
+          '-mr-px -mb-px flex min-h-16 items-start border border-line bg-card pt-1.5',
           'text-left leading-tight font-bold active:bg-select',
+          isBig ? 'px-2.5' : 'px-1.5 text-[0.9rem] lg:px-2.5 lg:text-base',
         ]"
         :data-testid="one.testid"
         @click="open({ kind: one.kind })"
       >
-        {{ one.label }}
+        {{ isBig || isWide ? one.label : one.short }}
         <kbd class="ml-auto hidden text-[0.8rem] font-normal text-soft lg:inline">{{ one.letter }}</kbd>
       </button>
     </div>

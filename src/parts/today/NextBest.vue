@@ -10,9 +10,14 @@ import { refusalWords } from '@/parts/fields/refusalWords'
 import { useOfferWords, useSetRun, type OfferSet } from '@/parts/runs/useOffers'
 import { formatDate, formatNumber, formatSigned, listed } from '@/texts'
 import * as t from '@/texts/t'
+import DecideShort from '@/parts/decide/DecideShort.vue'
 import NextAdvice from './NextAdvice.vue'
 
 /** What helps most for what it asks: one first, at most two more behind it, none where nothing needs doing. */
+const props = defineProps<{
+  /** On a phone: the first alone, with how long the tank that stops the stay can wait. */
+  isShort?: boolean
+}>()
 const today = useTodayStore()
 today.follow('next')
 const forecast = useForecastStore()
@@ -44,6 +49,7 @@ const steps = computed(() =>
       gainWords: t.next.gainWords(formatSigned(step.gain)),
       chances: t.next.chances(of100(step.chanceBefore), of100(step.chance)),
       asks: asksOf(step),
+      act: actOf(step),
       reason: reasonOf(step, all.slice(k + 1)),
     })),
 )
@@ -52,6 +58,10 @@ function nameOf({ change }: NextStep): string {
   if (change.kind === 'run') return t.next.runAt(t.runs.usual[change.usual], offers.where(change))
   const name = workspace.document.habits.find(({ id }) => id === change.habit)?.name ?? ''
   return change.on ? name : t.next.off(name)
+}
+function actOf({ change }: NextStep): string {
+  if (change.kind === 'run') return t.next.setRun
+  return change.on ? t.next.switchOn : t.next.leaveOff
 }
 function asksOf({ change }: NextStep): string {
   if (change.kind === 'run') return offers.asks(change)
@@ -97,12 +107,13 @@ function hearAgain() {
   workspace.act(hearAllAdvice(forecast.stay!.id))
 }
 const declined = computed(() => forecast.stay?.budget.declined.length ?? 0)
+const heading = 'text-[0.95rem] font-semibold text-soft'
 const link = 'min-h-11 font-semibold underline decoration-line decoration-2 underline-offset-4'
 </script>
 
 <template>
   <section aria-labelledby="next-best" data-testid="next-best">
-    <h2 id="next-best" class="text-[0.95rem] font-semibold text-soft">{{ t.next.title }}</h2>
+    <h2 v-if="steps.length === 0 || said" id="next-best" :class="heading">{{ t.next.title }}</h2>
     <p
       v-if="said"
       class="flex flex-wrap items-baseline gap-x-4 py-1 text-lg leading-snug font-semibold"
@@ -124,11 +135,14 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
         :key="one.id"
         v-bind="one"
         is-first
+        :is-short="props.isShort"
         :is-behind="!today.isNextCurrent"
         @take="take(one.step)"
         @decline="decline(one.id)"
-      />
-      <details v-if="steps.length > 1" class="mt-1">
+        ><template #title><h2 v-if="!said" id="next-best" :class="heading">{{ t.next.title }}</h2></template
+        ><DecideShort v-if="props.isShort"
+      /></NextAdvice>
+      <details v-if="steps.length > 1 && !props.isShort" class="mt-1">
         <summary class="min-h-11 cursor-pointer py-2.5 text-[0.95rem] font-semibold text-soft">
           {{ t.next.more(steps.length - 1) }}
         </summary>

@@ -6,7 +6,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useTodayStore } from '@/data/todayStore'
 import { chanceWords } from '@/parts/risk/chanceWords'
 import { whenOf } from '@/parts/runs/useRuns'
-import { formatDate, formatNumber } from '@/texts'
+import { formatDate, formatNumber, listed } from '@/texts'
 import * as t from '@/texts/t'
 
 /** One activity of a budget as it is shown. */
@@ -78,7 +78,19 @@ export function useBudgetWords() {
     if (!stay || night === null || !forecast.hasRuns || night >= lastNight(stay)) return null
     return nightOf(stay, lastNight(stay))
   })
+  /** All of it in one line, for where there is no room. */
+  const oneLine = computed((): string => {
+    if (today.budget === null) return headline.value
+    if (instead.value !== null) return instead.value
+    const some = rows.value.filter(({ n }) => n > 0).map(({ name, n }) => t.budget.each(name, n))
+    const none = rows.value.filter(({ n }) => n === 0).map(({ name }) => name)
+    const left = some.length === 0 ? '' : `${listed(some)}.`
+    return [left, none.length === 0 ? '' : t.budget.noMore(listed(none))]
+      .filter((one) => one !== '')
+      .join(' ')
+  })
   return {
+    oneLine,
     usual,
     withRun,
     movable,

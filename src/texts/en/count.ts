@@ -11,6 +11,9 @@ export const count = {
   dryDays: (days: string) => (days === '1' ? 'dry day' : 'dry days'),
   beyond: (horizon: string) => `beyond ${horizon}`,
   stops: (container: string) => `${container} stops you`,
+  /** Of what to plan on: nine trips in ten last longer. */
+  mayStop: (container: string) => `${container} may stop you from`,
+  nothingStopsPlan: (horizon: string) => `Nothing stops you in the next ${horizon} days, in 9 of 10 trips.`,
   nothingStops: (horizon: string) => `Nothing stops you in the next ${horizon} days.`,
   startsPast: (container: string) => `${container} is past its limit before you start.`,
   short: (nights: number) => (nights === 1 ? 'one night short' : `${spelled(nights)} nights short`),
@@ -108,7 +111,9 @@ export const gauge = {
   label: (name: string) => `${name}, starting level`,
   now: (name: string) => `${name}, level now`,
   value: (level: string, capacity: string) => `${level} of ${capacity}`,
-  days: (days: string) => `${days} d`,
+  days: (days: string) => `${days}\u00a0d`,
+  coming: '… d',
+  toTheEnd: 'to the end',
   uses: (n: string) => (n === '1' ? '1 use' : `${n}\u00a0uses`),
   light: (uses: number) =>
     uses === 1 ? 'At the light: about 1 use left' : `At the light: about ${uses} uses left`,

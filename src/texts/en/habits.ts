@@ -22,6 +22,8 @@ export const cautions = {
 
 export const habits = {
   others: 'What buys nothing now',
+  further: 'More that buy days',
+  andMore: (n: number) => `${n} more`,
   who: (habit: string) => `Who takes part: ${habit}`,
   title: 'Habits',
   lead: (stopper: string) => `What they buy in this stay, where ${stopper} stops you.`,

@@ -21,6 +21,9 @@ export const log = {
   holdNumber: 'A digit before its letter logs as many.',
   panel: 'Read the panel',
   other: 'Something else',
+  /** The same, on keys as narrow as a phone needs them. */
+  panelKey: 'Panel',
+  otherKey: 'More',
   forgotten: 'Log something that was forgotten',
   /** Uses of one activity, in a line. */
   made: (activity: string, n: number) =>
@@ -149,6 +152,7 @@ export const log = {
     until: 'To day',
     any: 'any',
     count: (n: string) => `${n} entries`,
+    showAll: (n: string) => `Show all ${n} entries`,
     one: '1 entry',
     edit: (day: string) => `${day}: change it`,
     ahead: (n: number) =>

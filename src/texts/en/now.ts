@@ -3,7 +3,9 @@
 /** The three times of a stay. */
 export const phase = {
   planned: (start: string) => `Planned: begins ${start}.`,
+  begins: (start: string) => `Begins ${start}`,
   underWay: (day: number, left: string) => `Day ${day}. ${left}`,
+  day: (day: number) => `Day ${day}`,
   lastRead: (at: string) => `Panel read ${at}.`,
   failed: 'The log could not be reckoned with here: levels and chances are those of the plan.',
   neverRead: 'Panel not read yet.',

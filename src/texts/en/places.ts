@@ -7,9 +7,8 @@ export const decide = {
   failed: 'How long each tank can wait could not be worked out.',
   nothing: 'Nothing has to be emptied or filled before you leave.',
   nothingElse: 'With your runs nothing else has to be emptied or filled before you leave.',
-  waitBefore: 'You can wait until',
-  waitAfter: (name: string) => `with ${name}.`,
-  short: (when: string, name: string) => `You can wait until ${when} with ${name}.`,
+  wait: (name: string) => `${name} can wait until`,
+  short: (when: string, name: string) => `${name} can wait until ${when}.`,
   tooLate: (name: string) => `It is too late for ${name}: no place can be reached before its limit.`,
   tooLateShort: (name: string) => `Too late for ${name}: nothing can be reached in time.`,
   /** `what` is an errand, `where` a place or nothing. */

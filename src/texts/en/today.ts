@@ -8,6 +8,8 @@ export const budget = {
   left: (goal: string) => `Left today, if it is to last to ${goal}`,
   planned: (goal: string) => `A day's share, if it is to last to ${goal}`,
   link: 'Budget',
+  leftToday: 'Left today',
+  noMore: (names: string) => `No more today: ${names}.`,
   working: 'Working out what is left today…',
   failed: 'What is left today cannot be worked out here.',
   none: 'none left today',
@@ -80,7 +82,7 @@ export const budget = {
 }
 
 export const next = {
-  title: 'The next best thing',
+  title: 'First',
   none: 'Nothing needs doing today.',
   working: 'Looking for what helps most…',
   gain: (days: string) => `${days} d`,
@@ -99,7 +101,10 @@ export const next = {
   didOff: (habit: string) => `${habit}: done.`,
   off: (habit: string) => `Leave off: ${habit}`,
   doIt: 'Do it',
-  notUs: 'Not us',
+  setRun: 'Set this run',
+  switchOn: 'Switch it on',
+  leaveOff: 'Leave it off',
+  notUs: 'Not this',
   more: (n: number) => (n === 1 ? 'One more that helps' : `${n} more that help`),
   declined: (n: number) =>
     n === 1

@@ -102,7 +102,7 @@ export function useBrowser(usual: Visit = {}) {
     // The demo is there: what 'saved' speaks of from now on is not the emptiness before it.
     if (which === 'demo')
       await page
-        .locator('[data-testid=count-strip], [data-testid=count-days]')
+        .locator('[data-testid=count-strip], [data-testid=count-sentence]')
         .first()
         .waitFor({ state: 'attached' })
     return { page, context, noise: heard }

@@ -21,6 +21,7 @@ export const EVERY_RUN = [
   'keeps an edited',
   'exports, clears',
   'shows the count with less',
+  'keeps the room',
   'panel, uses',
   'builds a rig',
   'says on Camp',

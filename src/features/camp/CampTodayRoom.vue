@@ -1,3 +1,0 @@
-<template>
-  <div class="min-h-[21rem]" aria-hidden="true" />
-</template>
