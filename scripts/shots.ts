@@ -16,7 +16,7 @@ interface Shot {
 const SHOTS: Shot[] = [
   { name: 'camp', hash: '/', prepare: moved },
   { name: 'camp-plan', hash: '/', planned: true },
-  { name: 'camp-phone', hash: '/', phone: true, prepare: moved },
+  { name: 'camp-phone', hash: '/', phone: true, prepare: advised },
   {
     name: 'budget',
     hash: '/budget',
@@ -61,6 +61,12 @@ const MOST_STEPS = 30
 /** Yesterday is compared once the rest stands. */
 function moved(page: Page) {
   return page.getByTestId('since').waitFor()
+}
+
+/** The last that comes on a phone. */
+async function advised(page: Page) {
+  await page.getByTestId('decide-short').waitFor()
+  await page.getByTestId('left-today').getByText('Shower').waitFor()
 }
 
 async function lookUp(page: Page) {
@@ -131,7 +137,7 @@ async function take(
   const page = await context.newPage()
   await page.clock.setFixedTime(new Date('2027-09-02T09:00:00'))
   await page.goto(`${url}/#${hash}`)
-  await page.locator('[data-testid=count-days], [data-testid=count-strip]').first().waitFor()
+  await page.locator('[data-testid=count-sentence], [data-testid=count-strip]').first().waitFor()
   await page.locator('[data-testid=plan-on], [data-testid=plan-strip], form').first().waitFor()
   await page.waitForTimeout(2500)
   await prepare?.(page)
