@@ -18,6 +18,12 @@ export function createAppRouter() {
       { path: '/places', name: 'places', component: () => import('@/features/places/PlacesPage.vue') },
       { path: '/season', name: 'season', component: () => import('@/features/season/SeasonPage.vue') },
       { path: '/guide', name: 'guide', component: () => import('@/features/guide/GuidePage.vue') },
+      ...(['first-dump', 'first-night'] as const).map((which) => ({
+        path: `/guide/${which}`,
+        name: which,
+        component: () => import('@/features/guide/FirstPage.vue'),
+        props: { which },
+      })),
       {
         path: '/guide/schools',
         name: 'schools',

@@ -22,7 +22,7 @@ export function keptLog(entries: readonly LogEntry[]): KeptLog {
   }
 }
 
-/** The same with changes made: a few among ten thousand are put in their places, nothing is sorted anew. */
+/** The same with changes made: a few among ten thousand are put in their places, nothing is sorted again. */
 export function withChanges(kept: KeptLog, changes: readonly LogChange[]): KeptLog {
   const rows = new Map(kept.rows)
   const byStay = new Map(kept.byStay)

@@ -49,7 +49,7 @@ it('reads each text once, when somebody looks; the count is the same case before
     from: '2027-09-10T06:50',
     until: '2027-09-10T19:30',
   })
-  // Nothing is counted anew for it.
+  // Nothing is counted again for it.
   expect(forecast.stayCase).toBe(before)
   expect(places.stayCase).toEqual({ ...before, hours: places.hours })
 })

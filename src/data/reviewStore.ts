@@ -12,13 +12,13 @@ import { SEED } from './seed'
 import { useUnderWayStore } from './underWayStore'
 import { useWorkspaceStore } from './workspaceStore'
 
-/** A review, and all that it was reckoned from. */
+/** A review, and all that it was worked out from. */
 interface Known {
   from: readonly unknown[]
   review: Review
 }
 
-/** What stays came to: reckoned when somebody looks, kept until the stay, its log or the clock says otherwise. */
+/** What stays came to: worked out when somebody looks, kept until the stay, its log or the clock says otherwise. */
 export const useReviewStore = defineStore('review', () => {
   const workspace = useWorkspaceStore()
   const clock = useClockStore()

@@ -128,7 +128,7 @@ export const useTodayStore = defineStore('today', () => {
       const moved = await jobs.run('advice', 'since', jobs.subjectOf(planCase), request)
       if (own === revision) since.value = moved
     } catch (error) {
-      // Asked anew at the next change, or when somebody looks again.
+      // Asked again at the next change, or when somebody looks again.
       report('since yesterday', error)
       restOf = -1
     }
@@ -173,7 +173,7 @@ export const useTodayStore = defineStore('today', () => {
     onMounted(() => {
       watchers.value += 1
       if (isAll) budgetWatchers.value += 1
-      // Whoever looked before may have left amid it.
+      // Whoever looked before may have left during it.
       if (budget.value === null || !isCurrent.value) void soon()
       else if (budget.value.trials === FIRST) void confirmSoon(revision)
       rest()

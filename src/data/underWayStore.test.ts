@@ -134,7 +134,7 @@ it('goes on with the clock, remembers what it learned, and says where nothing ca
   const gray = levelOf(first.underWay.stayCase, 'gray')
   first.clock.move(0.5)
   expect(levelOf(first.underWay.stayCase, 'gray')).toBeGreaterThan(gray)
-  // A page that is opened anew shows the means at once, before any worker has answered.
+  // A page that is opened again shows the means at once, before any worker has answered.
   freshStores()
   held = heldClient()
   held.state.isBroken = true

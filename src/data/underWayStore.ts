@@ -53,7 +53,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
       .map(({ id }) => id)
       .join(),
   )
-  /** The same object until something of it changes: an edit of another stay counts nothing anew. */
+  /** The same object until something of it changes: an edit of another stay counts nothing again. */
   const planCase = computed((before: StayCase | null = null) => {
     const own = caseIn(workspace.document)
     const isAlone = own === null || own.stay.follows === null || hasBegun(own.stay.id, log.entries)
@@ -226,7 +226,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
       const uses = isLonger ? usesSince(plan, log.entries, at.value, from.learned) : []
       return steppedTo(caseNow(plan, from.learned), at.value, uses)
     } catch (error) {
-      // What was learned is of another rig or crew by now: until it is learned anew.
+      // What was learned is of another rig or crew by now: until it is learned again.
       report('what was learned', error)
       return expectedNow(plan, at.value)
     }

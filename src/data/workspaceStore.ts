@@ -373,7 +373,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   }
 
   /**
-   * Tries again what did not go: reading, writing. A database that was deleted is made anew with what is shown.
+   * Tries again what did not go: reading, writing. A database that was deleted is made again with what is shown.
    */
   async function retry(): Promise<void> {
     if (openFault.value) return open(openAgain!, 'kept', now, tab)
@@ -459,7 +459,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   }
 
   /**
-   * An edit to be made again: on what it was made on it is what it was; on anything else it is made anew.
+   * An edit that can be made on another document. On the one it was made on its result is kept; on any other it is made again.
    * @throws DoesNotFit where the outcome then breaks a rule
    */
   function fitting(make: Edit['make'], before: Document, after: Document): Edit['make'] {

@@ -112,7 +112,7 @@ describe('data that cannot be lost', () => {
     await notice.waitFor()
     await page.evaluate(() => void (document.title = 'the page of the older version'))
     await page.getByRole('button', { name: 'Use it now' }).click()
-    // It is there when the page has come anew: going elsewhere before that would be crossed by its coming.
+    // It is there when the page has come again: going elsewhere before that would be crossed by its coming.
     await expect
       .poll(() =>
         page.evaluate(async () => [
@@ -135,7 +135,7 @@ describe('data that cannot be lost', () => {
     await page.goto(`${url}/#/`)
     await page.reload()
     const before = await dryDays(page)
-    await page.getByRole('switch', { name: 'Rinse hair once' }).click()
+    await page.getByTestId('habit-wet-soap-rinse').getByRole('switch').click()
     await expect.poll(() => dryDays(page)).toBeGreaterThan(before)
     for (const [name, heading] of [
       ['Stay', 'Levels and their ranges'],

@@ -93,7 +93,7 @@ async function setUp(page: Page, { plumbing, toilet, tanks, spares, persons, pet
   return days
 }
 
-/** Each container's own count on Camp, days. */
+/** Each container's own days to plan on, as Camp has them. */
 async function gaugeDays(page: Page, name: string): Promise<number> {
   const gauge = page
     .locator('[data-testid^=gauge-]')
@@ -101,7 +101,7 @@ async function gaugeDays(page: Page, name: string): Promise<number> {
   return Number.parseFloat(
     await gauge
       .getByRole('button')
-      .filter({ hasText: /^\s*[\d.]+ d/ })
+      .filter({ hasText: /^\s*[\d.]+\sd/ })
       .innerText(),
   )
 }

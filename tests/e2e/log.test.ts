@@ -28,7 +28,7 @@ describe('a stay under way', () => {
     expect(before).toBeLessThan(4)
     await page.getByRole('button', { name: /A day on/ }).click()
     await page.getByTestId('phase').getByText('Day 5.').waitFor()
-    // A day of expected use at once; learned anew, what is counted and was not logged was not used: some of it comes back.
+    // A day of expected use at once; learned again, what is counted and was not logged was not used: some of it comes back.
     await expect.poll(() => dryDays(page)).toBeLessThan(before - 0.15)
     expect(await dryDays(page)).toBeGreaterThan(before - 1.4)
     await page.getByRole('button', { name: 'Back to where the demo begins' }).click()
@@ -87,9 +87,9 @@ describe('logging', () => {
       for (let n = 0; n < 8; n++) await (way === 'touch' ? key.tap() : page.keyboard.press('s'))
       if (way === 'touch') for (let n = 0; n < 12; n++) await page.getByTestId('key-dishes').tap()
       else {
-        await page.keyboard.press('w')
+        await page.keyboard.press('d')
         await page.keyboard.press('2')
-        await page.keyboard.press('w')
+        await page.keyboard.press('d')
         for (let n = 0; n < 10; n++) await page.keyboard.press('t')
       }
       await page.getByTestId('log-said').getByText('Logged: ').waitFor()

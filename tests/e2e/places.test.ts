@@ -65,7 +65,7 @@ describe('places', () => {
       .toContain('Open when you arrive: Tern Hollow')
     // By its name alone; what is not known is said, and nothing without a name is added.
     await page.getByRole('button', { name: 'Add', exact: true }).click()
-    await page.getByText('A place wants a name.').waitFor()
+    await page.getByText('Give the place a name.').waitFor()
     await page.getByLabel('Name of a place').fill('Old quarry')
     await page.keyboard.press('Enter')
     await page.getByText('Old quarry is added').waitFor()

@@ -49,11 +49,11 @@ describe('the picture of risk', () => {
         clearInterval(timer)
       }, 2)
     })
-    await page.getByRole('switch', { name: 'Paper plates' }).click()
+    await page.getByTestId('habit-wet-soap-rinse').getByRole('switch').click()
     await page.getByText('Stopped: this is what the trips so far say.').waitFor()
     await page.waitForTimeout(1500)
     expect(await page.getByTestId('risk-progress').innerText()).toContain('Stopped')
-    await page.getByRole('button', { name: 'Play them again' }).click()
+    await page.getByRole('button', { name: 'Count them again' }).click()
     await final(page)
     expect(noise).toEqual([])
   })
@@ -115,7 +115,7 @@ describe('habits by what can be planned on', () => {
     const before = await planStrip(page)
     await row.getByRole('switch').click()
     await expect.poll(() => planStrip(page), PATIENT).toBeGreaterThan(before + 0.8)
-    // What it buys in company is counted anew while it stays open, now against the stay with it.
+    // What it buys in company is counted again while it stays open, now against the stay with it.
     await expect
       .poll(() => row.getByRole('button', { name: /buys/ }).getAttribute('aria-busy'), PATIENT)
       .toBe('false')

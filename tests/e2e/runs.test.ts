@@ -147,7 +147,7 @@ describe('runs', () => {
     await opened(page, 'cost')
     expect(await page.getByTestId('cost-total').innerText()).toMatch(/In all\s+2\.4\s*h\s+36\s*km\s+12/)
     // A fifth of the tank after every dump, chosen once.
-    await page.getByRole('link', { name: 'Where you stand' }).click()
+    await page.getByRole('link', { name: 'Your way of doing it' }).click()
     await opened(page, 'dump')
     await page
       .getByTestId('school-charge')

@@ -29,7 +29,7 @@ describe('a day lived by touch', () => {
     const before = { since: await since(page), days: await dryDays(page) }
     expect(before.since).toMatch(/than yesterday said|As yesterday said/)
 
-    // One washing-up: the stroke is gone at once, and what is left says when the next is.
+    // One dishes: the stroke is gone at once, and what is left says when the next is.
     await page.getByTestId('key-dishes').tap()
     await expect.poll(() => left(page, 'dishes')).toBe(0)
     await row(page, 'dishes')
@@ -118,14 +118,14 @@ describe('the budget', () => {
     await page.getByLabel('To last through the night of').selectOption({ label: 'Wed 22 Sept (the last)' })
     await page
       .getByTestId('budget-instead')
-      .getByText('Saving showers and washing-up alone does not reach')
+      .getByText('Saving on showers and dishes alone does not reach')
       .waitFor()
     await page.getByRole('button', { name: /^Budget to / }).click()
     await row(page, 'dishes').waitFor()
     await page.getByLabel('To last through the night of').selectOption({ label: 'Wed 15 Sept' })
     await expect.poll(share).toBe(usual)
 
-    // One washing-up dragged onto wiping buys some of it; taken, and given back.
+    // One dishes dragged onto wiping buys some of it; taken, and given back.
     const grab = (await page.getByTestId('grab-dishes').boundingBox())!
     const onto = (await row(page, 'cleaning').boundingBox())!
     await page.mouse.move(grab.x + 20, grab.y + 20)
@@ -133,7 +133,7 @@ describe('the budget', () => {
     await page.mouse.move(onto.x + 40, onto.y + 25, { steps: 5 })
     await page.mouse.up()
     const says = page.getByTestId('swap-says')
-    await says.getByText(/^one washing-up less buys .* wiping and cleaning more today\./).waitFor()
+    await says.getByText(/^Dishes, one less: that buys .* more of wiping and cleaning today\./).waitFor()
     await page.getByTestId('swap').getByRole('button', { name: 'Swap', exact: true }).click()
     await page.getByTestId('swap-taken').waitFor()
     await expect.poll(() => left(page, 'dishes')).toBe(0)
@@ -143,9 +143,9 @@ describe('the budget', () => {
     await expect.poll(() => left(page, 'dishes')).toBe(1)
     // By keyboard: what does not go says why.
     await page.getByLabel('One less of', { exact: true }).selectOption({ label: 'Wiping and cleaning' })
-    await page.getByLabel('More of', { exact: true }).selectOption({ label: 'Washing-up' })
+    await page.getByLabel('More of', { exact: true }).selectOption({ label: 'Dishes' })
     await page.getByRole('button', { name: 'What does it buy?' }).press('Enter')
-    await says.getByText(/^One washing-up takes \d times wiping and cleaning/).waitFor()
+    await says.getByText(/^One more of dishes takes \d of wiping and cleaning/).waitFor()
 
     await page.getByRole('switch', { name: 'Wren: Shower' }).click()
     await page.getByLabel('Wren, shower a day').fill('1')
@@ -177,7 +177,7 @@ describe('the budget', () => {
       .toBe(name)
     await first.getByRole('button', { name: 'Not this' }).click()
     await expect.poll(() => first.getByRole('heading', { level: 3 }).innerText()).not.toBe(name)
-    await page.getByRole('button', { name: 'Hear all of it again' }).click()
+    await page.getByRole('button', { name: 'Show them again' }).click()
     await expect
       .poll(() => first.getByRole('heading', { level: 3 }).innerText(), { timeout: 30_000 })
       .toBe(name)
@@ -217,7 +217,10 @@ describe('review, chores and preparation', () => {
   it('chores: one of your own with bad input, put off, out to a calendar; before a stay what to prepare', async () => {
     const { page, noise } = await open('demo', '/chores', NOW)
     await page.getByTestId('chore-chore-sanitize').getByText('due now').waitFor()
-    await page.getByTestId('chore-chore-sanitize').getByRole('button', { name: 'In a week' }).click()
+    await page
+      .getByTestId('chore-chore-sanitize')
+      .getByRole('button', { name: 'Remind me in a week' })
+      .click()
     await page.getByTestId('chore-chore-sanitize').getByText('put off until Tue 21 Sept').waitFor()
     await page.getByRole('button', { name: 'A chore of your own' }).click()
     const editor = page.getByTestId('chore-editor')
@@ -229,7 +232,7 @@ describe('review, chores and preparation', () => {
     await editor.getByText('“a few” is not a number Dry Count can read.').waitFor()
     expect(await editor.getByLabel('What is to be done').inputValue()).toBe('Oil the hinges <b>')
     await editor.getByLabel('days', { exact: true }).fill('30')
-    await editor.getByLabel('Done last').fill('2027-09-01T10:00')
+    await editor.getByLabel('Last done').fill('2027-09-01T10:00')
     await editor.getByLabel('What is to be done').fill('Oil the hinges')
     await editor.getByRole('button', { name: 'Keep' }).click()
     await page.getByRole('heading', { name: 'Oil the hinges' }).waitFor()
@@ -264,8 +267,10 @@ describe('ways in', () => {
     await find('bright sun')
     await page.locator('html[data-theme=sun]').waitFor()
     await find('look day')
+    // The field has the focus: what is typed is looked for.
     await page.keyboard.press('Control+k')
-    await page.getByTestId('find-text').fill('zebra')
+    await page.locator('[data-testid=find-text]:focus').waitFor()
+    await page.keyboard.type('zebra')
     await page.getByText('Nothing here is called “zebra”.').waitFor()
     await page.keyboard.press('Escape')
     await expect.poll(() => page.getByTestId('find-text').count()).toBe(0)

@@ -286,7 +286,7 @@ describe('a swap', () => {
   })
 
   it('is not offered beyond what another container allows, and the container is named', () => {
-    /** Two showers of 5 L a day into gray, washing-up into black; three days and a quarter. */
+    /** Two showers of 5 L a day into gray, dishes into black; three days and a quarter. */
     const into = (blackLimit: number) => {
       const small = use('shower', { kind: 'shower', role: 'shower', rate: 2, volume: 5 })
       const document = example({
@@ -299,7 +299,7 @@ describe('a swap', () => {
       rig!.fixtures.find(({ id }) => id === kitchen)!.drains = 'black'
       const now = expectedNow(caseOf(document, 'stay'), '2027-06-01T05:00')
       const found = budget(now, [], options)
-      // Gray holds 45 L: 28.75 of them for showers of 32.5 as usual. Black gets 26 L of washing-up times that: 23.
+      // Gray holds 45 L: 28.75 of them for showers of 32.5 as usual. Black gets 26 L of dishes times that: 23.
       expect(found.factor).toBeCloseTo(28.75 / 32.5, 8)
       expect(found.binds).toBe('gray')
       return swapOffer(now, [], found, 'shower', 'dishes', options)

@@ -62,7 +62,7 @@ export interface Place extends Point {
   verified: string | null
 }
 
-/** One way from the site to a place as the owner knows it; it wins over what is reckoned. */
+/** One way from the site to a place as the owner knows it; it wins over what is worked out. */
 export interface Way {
   place: Id
   /** km of road. */

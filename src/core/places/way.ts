@@ -26,7 +26,7 @@ export function wayTo({ stay, crew }: About, placeId: Id): Leg | null {
   return { kilometres, minutes, isOwn: Boolean(own?.kilometres) }
 }
 
-/** The road between two positions, as it is reckoned. */
+/** The road between two positions, as it is worked out. */
 export function roadBetween(
   { crew: { road } }: Pick<StayCase, 'crew'>,
   from: Position | null,

@@ -67,7 +67,7 @@ const LEAST_SIDE = 3
 const MOST_HINGES = 2
 
 /**
- * Habits that tie together what else could be searched apart, as a meal out ties the washing-up to the toilet: the search
+ * Habits that tie together what else could be searched apart, as a meal out ties the dishes to the toilet: the search
  * is made with each of them on and off, and both times what is left falls into small components.
  */
 export function hingesOf(habits: readonly Habit[]): Habit[] {

@@ -106,7 +106,7 @@ export interface Sampler {
 }
 
 export interface SamplerOptions {
-  /** Kept between stays, so that an edit builds no table anew. */
+  /** Kept between stays, so that an edit builds no table again. */
   tables?: RiskTables
   /** The ledger of the model, where it is already played. */
   base?: Ledger

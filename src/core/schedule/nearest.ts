@@ -14,7 +14,7 @@ export function withRun(stayCase: StayCase, run: Run): StayCase {
   return { ...stayCase, stay: { ...stay, runs } }
 }
 
-/** How a run would fare as it is given, counted anew. */
+/** How a run would fare as it is given, counted again. */
 export function tryRun(stayCase: StayCase, run: Run): RunAnswer {
   const changed = withRun(stayCase, run)
   const model = compile(changed)

@@ -67,7 +67,7 @@ export function caseNow(
 }
 
 /**
- * The same a little later, until it is learned anew: what is expected has gone on, and what was logged since is taken in by
+ * The same a little later, until it is learned again: what is expected has gone on, and what was logged since is taken in by
  * its litres.
  */
 export function steppedTo(underWay: StayCase, at: WallTime, uses: readonly NewUse[]): StayCase {

@@ -25,7 +25,7 @@ export function editChecks(base: Document, next: Document): DocumentFault[] {
   const activities = new Set(
     changedCrews.flatMap((crew) => (crews.has(crew.id) ? crew.activities.map(({ id }) => id) : [])),
   )
-  // Where the first crew came or the last one went, every habit's activities are looked at anew.
+  // Where the first crew came or the last one went, every habit's activities are looked at again.
   const isFirstCrew = (base.crews.length === 0) !== (next.crews.length === 0)
   const chosen: Chosen = {
     rigs: ({ id }) => rigs.has(id),

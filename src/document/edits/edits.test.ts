@@ -196,7 +196,7 @@ it('first counts are such as an owner believes: by people, by the way they live,
   expect(usual!.daysOf('flush')).toBeLessThan(4)
   expect(usual!.daysOf('cassette')).toBeGreaterThan(2)
   expect(usual!.daysOf('cassette')).toBeLessThan(4)
-  // Twice the people, half the days, near enough: washing-up and cooking grow with them.
+  // Twice the people, half the days, near enough: dishes and cooking grow with them.
   const four = started({ ...couple, persons: 4, way: 'usual' })
   expect(usual!.daysOf('fresh') / four.daysOf('fresh')).toBeCloseTo(2, 0)
   // Careful is within the basic needs of the handbook it names; nobody lives under a day by it, in any rig of the plan.

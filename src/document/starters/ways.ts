@@ -9,7 +9,7 @@ type Kind = Extract<ActivityKind, 'shower' | 'hand-wash' | 'teeth' | 'dishes' | 
 type Use = [rate: number, litres: number, source?: SourceId]
 
 /**
- * Uses a day of a person (washing-up, cooking and cleaning: of the crew) and litres of each, for one person. With what is
+ * Uses a day of a person (dishes, cooking and cleaning: of the crew) and litres of each, for one person. With what is
  * drunk, careful comes to some 9 L a person and day, within the 7.5 to 15 of the Sphere Handbook's basic needs; usual to some
  * 16 (assumed); as at home a shower is five minutes at the label's limit of 7.6 L a minute.
  */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GuideEntry } from './guideEntries'
+import type { GuideEntry } from '@/parts/guide/guideEntries'
 import * as t from '@/texts/t'
 
 /** Entries of the guide, each said in full. */

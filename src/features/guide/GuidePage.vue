@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import GuideList from './GuideList.vue'
-import { guideEntries, guideSearch, type EntryKind } from './guideEntries'
+import { guideEntries, guideSearch, type EntryKind } from '@/parts/guide/guideEntries'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
 import PageHead from '@/parts/PageHead.vue'
@@ -55,7 +55,16 @@ const sections = (Object.keys(SECTIONS) as Section[]).map((id) => ({
       <p class="text-soft">{{ found.length === 0 ? t.guide.none(words) : t.guide.found(found.length) }}</p>
       <GuideList :entries="found.slice(0, 40)" is-mixed />
     </section>
-    <FoldedSections v-else :sections="sections.map(({ id, title }) => ({ id: `guide-${id}`, title }))">
+    <ul v-if="!found" class="mt-4 flex max-w-3xl flex-wrap gap-x-8">
+      <li v-for="(first, which) in t.firsts" :key="which">
+        <RouterLink
+          :to="`/guide/${which}`"
+          class="inline-flex min-h-11 items-center text-lg font-bold underline decoration-line decoration-2 underline-offset-4"
+          >{{ first.title }}</RouterLink
+        >
+      </li>
+    </ul>
+    <FoldedSections v-if="!found" :sections="sections.map(({ id, title }) => ({ id: `guide-${id}`, title }))">
       <FoldSection
         v-for="section in sections"
         :id="`guide-${section.id}`"

@@ -11,7 +11,7 @@ import MaybeQuantity from '@/parts/fields/MaybeQuantity.vue'
 import { usePlaceEdit } from './usePlaceEdit'
 import { usePlaceWords } from './usePlaceWords'
 
-/** Where a place is, and the road there: reckoned, or the owner's own, which wins. */
+/** Where a place is, and the road there: worked out, or the owner's own, which wins. */
 const props = defineProps<{ place: Place }>()
 const forecast = useForecastStore()
 const edit = usePlaceEdit()

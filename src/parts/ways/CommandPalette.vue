@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import * as t from '@/texts/t'
 import AppDialog from '@/ui/AppDialog.vue'
+import { nextFrame } from '@/ui/nextFrame'
 import { findWays } from './findWays'
 import { useWayEntries, type Way } from './useWayEntries'
 
@@ -11,6 +12,17 @@ const props = defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const entries = useWayEntries(() => props.open)
 const text = ref('')
+const field = useTemplateRef<{ $el: HTMLElement }>('field')
+/** Whoever asked for it wants to type: the dialog has given the focus to its first control by then. */
+watch(
+  () => props.open,
+  async (open) => {
+    if (!open) return
+    await nextFrame()
+    field.value?.$el.focus()
+  },
+  { immediate: true },
+)
 const MOST = 9
 const found = computed(() => findWays(entries.value, text.value).slice(0, MOST))
 
@@ -34,6 +46,7 @@ async function take(way: Way | null) {
       @keydown.escape.capture.stop="$emit('close')"
     >
       <ComboboxInput
+        ref="field"
         class="mt-3 h-13 w-full border-2 border-ink bg-card px-3 text-xl"
         :aria-label="t.ways.findHint"
         :placeholder="t.ways.findHint"

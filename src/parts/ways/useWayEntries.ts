@@ -14,6 +14,7 @@ import { useWaysStore } from '@/data/waysStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { useLogging } from '@/parts/log/useLogging'
+import { guideEntries } from '@/parts/guide/guideEntries'
 import { useOpenPlace } from '@/parts/places/openPlace'
 import { useAmounts } from '@/parts/useAmounts'
 import { formatDays } from '@/texts'
@@ -27,9 +28,19 @@ export interface Way {
   kind: WayKind
   title: string
   detail: string
+  /** What people type for it that it does not say itself. */
+  asked?: string
   go: () => unknown
 }
 
+const GUIDE_KINDS = new Set(['term', 'card', 'wrong', 'school'])
+/** What people type for a screen, by its address. */
+const askedOf = new Map<string, string>(
+  Object.entries(t.guideScreens).map(([id, { to, text }]) => [
+    to,
+    `${t.asked[`screen-${id}`] ?? ''} ${text}`,
+  ]),
+)
 const LOOKS = ['light', 'dark', 'sun'] as const
 
 /** Everything that can be found by its name, while somebody looks: screens, tanks, people, habits, numbers, things to do. */
@@ -72,8 +83,22 @@ export function useWayEntries(isLooking: () => boolean) {
         ['/settings', t.app.nav.settings, ''],
         ['/start', t.app.nav.start, ''],
       ] as const
-    ).map(([path, title, detail]) => ({ id: `screen ${path}`, kind: 'screen', title, detail, go: to(path) }))
+    ).map(([path, title, detail]) => ({
+      id: `screen ${path}`,
+      kind: 'screen',
+      title,
+      detail,
+      asked: askedOf.get(path) ?? '',
+      go: to(path),
+    }))
 
+  /** What the Guide explains; screens and habits are there already. */
+  const guide = guideEntries()
+    .filter(({ kind }) => GUIDE_KINDS.has(kind))
+    .map(({ id, title, text, asked, link, kind }): Way => ({
+      ...{ id: `guide ${id}`, kind: 'guide', title, detail: '', asked: `${asked} ${text}` },
+      go: to(kind === 'card' && link ? link : `/guide?q=${encodeURIComponent(title)}`),
+    }))
   const tanks = (): Way[] =>
     (forecast.model?.containers ?? []).map(({ id, name, start, unit }, c) => {
       const days = forecast.result?.containers[c] ?? null
@@ -191,5 +216,6 @@ export function useWayEntries(isLooking: () => boolean) {
     ...places(),
     ...habits(),
     ...numbers(),
+    ...guide,
   ])
 }

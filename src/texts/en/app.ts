@@ -49,7 +49,7 @@ export const edits = {
     run: 'run',
     place: 'place',
     school: 'side taken',
-    site: 'what stands at the pitch',
+    site: 'what there is at the site',
     card: 'run card',
     product: 'treatment',
     budget: 'budget',

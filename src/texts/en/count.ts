@@ -81,7 +81,7 @@ export const risk = {
   stoppers: 'What stops them',
   nothing: (horizon: string) => `Nothing in ${horizon} days`,
   share: (n: string) => `${n} of 100`,
-  story: 'The worst one in ten, told',
+  story: 'What a bad trip looks like',
   storyStop: (container: string, day: string, part: string, days: string) =>
     `${container} stops you ${day}, ${part}, after ${days} days.`,
   storyNone: 'Nine trips in ten last beyond the horizon: there is no bad one to tell.',
@@ -97,9 +97,9 @@ export const risk = {
   hot: (days: number, given: number) =>
     `${days === 1 ? 'One hot day' : `${days} hot days`}, ${given === 0 ? 'none' : given === 1 ? 'one' : given} foreseen.`,
   trips: (n: string, of: string) => `${n} of ${of} trips`,
-  working: 'Playing trips…',
+  working: 'Counting trips…',
   stop: 'Stop',
-  again: 'Play them again',
+  again: 'Count them again',
   stopped: 'Stopped: this is what the trips so far say.',
   failed: 'The trips could not be played in this browser. The average still counts.',
   stillDry: 'Still dry',

@@ -10,66 +10,66 @@ export const terms = {
   },
   budget: {
     name: 'Budget',
-    text: 'How often what may be saved can be done, if the tanks are to last to a night you name. It never touches drinking, cooking, hands, teeth, the toilet or animals.',
+    text: 'How often you can still do what can be saved on, if the tanks are to last to a night you choose. It never touches drinking, cooking, hands, teeth, the toilet or animals.',
   },
   'goal-night': {
     name: 'Goal night',
-    text: 'The night a budget is to last through: up to eleven the next morning.',
+    text: 'The night the budget has to last through, up to eleven the next morning.',
   },
   binds: {
     name: 'What binds',
-    text: 'The tank that would fail first, were a little more used than the budget grants.',
+    text: 'If you used a little more than the budget allows, this tank would stop you first.',
   },
   swap: {
     name: 'Swap',
-    text: 'Uses of one thing given up for another today, by how much each puts into the tank that binds.',
+    text: 'Giving up uses of one thing for another today. They are compared by what each puts into the tank that stops you first.',
   },
   'set-apart': {
     name: 'Set apart',
-    text: 'Somebody whose uses are theirs, so many a day, whatever the others save.',
+    text: 'A person with a fixed number of uses a day, whatever the others save.',
   },
   'next-best': {
     name: 'Next best thing',
-    text: 'The one change, a habit or an errand, that brings the stay nearest its end for its bother.',
+    text: 'The one habit or errand that helps your stay most for its bother.',
   },
   chore: {
     name: 'Chore',
-    text: 'Care that a rig wants again and again: by date, by days of use, by trips or by emptyings.',
+    text: 'Care that a rig needs again and again: by date, by days of use, by trips or by emptyings.',
   },
   season: {
     name: 'Season',
     text: 'The stays of one rig together: dry nights, dumps, cost, and where the use is going.',
   },
-  average: { name: 'Average', text: 'Days if every use were just its usual size. Half the trips last less.' },
+  average: { name: 'Average', text: 'Days if every use has its usual size. Half of all trips last less.' },
   holds: { name: 'Holds', text: 'Days with the runs that you have set.' },
   stopper: { name: 'What stops you', text: 'The first tank that is full, or empty down to its reserve.' },
   limit: { name: 'Limit', text: 'Where a tank stops you: waste at its safe fill, water at its reserve.' },
   reserve: {
     name: 'Reserve',
-    text: 'Water in a tank that is not to be touched, and what lies too low for the pump.',
+    text: 'Water in a tank that you keep back, and the rest that is too low for the pump.',
   },
   'safe-fill': {
     name: 'Safe fill',
-    text: 'How full a waste tank may be: nine tenths, a cassette less. The rest is for a slope, a splash and a wrong guess.',
+    text: 'How full a waste tank may be: nine tenths, a cassette less. The rest is for slopes, splashes and wrong guesses.',
   },
-  residue: { name: 'What stays behind', text: 'What an emptying leaves in a tank.' },
+  residue: { name: 'What stays behind', text: 'What is still in a tank after it was emptied.' },
   spread: {
     name: 'How sure the size is',
-    text: 'A tank of the brochure may hold a few per cent more or less. Metered, it is sure.',
+    text: 'A tank may hold a few percent more or less than the brochure says. Once it is metered, it is sure.',
   },
   supply: { name: 'Supply', text: 'Fresh water, and a cassette’s own flush tank: they empty downwards.' },
   waste: { name: 'Waste', text: 'Gray, black, cassette, urine jug, solids bin: they fill upwards.' },
   gray: { name: 'Gray', text: 'Water from sinks and showers. Mostly the first to be full.' },
-  black: { name: 'Black', text: 'What a toilet flushes. It wants enough water on the solids to run out.' },
+  black: { name: 'Black', text: 'What the toilet flushes. The solids need enough water to run out.' },
   cassette: { name: 'Cassette', text: 'A toilet tank that is pulled out and carried.' },
   'flush-tank': { name: 'Flush tank', text: 'Water of a cassette toilet’s own, apart from fresh.' },
   'urine-jug': {
     name: 'Urine jug',
-    text: 'What a diverting toilet keeps apart. It sets the rhythm of the week.',
+    text: 'Where a diverting toilet keeps the urine. It has to be emptied most often.',
   },
   'solids-bin': {
     name: 'Solids bin',
-    text: 'Counted in uses. Its medium (coir, peat, sawdust) says how many.',
+    text: 'The bin of a composting toilet, counted in uses. Its medium (coir, peat, sawdust) decides how many.',
   },
   tote: { name: 'Tote', text: 'A tank on wheels: waste is carried away and the rig stays.' },
   outlet: { name: 'Outlet', text: 'Where waste leaves the rig, for one tank or several.' },
@@ -79,14 +79,17 @@ export const terms = {
   },
   joined: { name: 'Joined tanks', text: 'Tanks that stand open to each other: they fill as one.' },
   panel: { name: 'Panel', text: 'Lights that show a tank in steps. Between two lights it may be anywhere.' },
-  probe: { name: 'Probe', text: 'What a panel feels with. A dirty one says full when the tank is empty.' },
+  probe: {
+    name: 'Probe',
+    text: 'The sensor behind a panel light. A dirty one says full when the tank is empty.',
+  },
   reading: { name: 'Reading', text: 'A level somebody looked at: by panel, stick, scale or meter.' },
   habit: {
     name: 'Habit',
     text: 'A way of doing something that saves a tank. It buys days only where that tank is the one that stops you.',
   },
   bother: { name: 'Bother', text: 'What a habit or an errand costs in trouble, 0 to 5. Yours to say.' },
-  'days-bought': { name: 'Days bought', text: 'Days with a habit less days without it, all else as it is.' },
+  'days-bought': { name: 'Days bought', text: 'How many more days you have with a habit than without it.' },
   reach: { name: 'Reach', text: 'The least bother with which your nights are made.' },
   'flush-floor': {
     name: 'Flush floor',
@@ -94,7 +97,7 @@ export const terms = {
   },
   charge: {
     name: 'Charge',
-    text: 'Water put into a waste tank right after it was emptied, so that nothing dries to its floor.',
+    text: 'Water put into a waste tank right after it was emptied, so that nothing dries onto the bottom.',
   },
   'top-up': {
     name: 'Top up',
@@ -112,21 +115,21 @@ export const terms = {
   place: { name: 'Place', text: 'Somewhere a run goes. A name is enough; what is not known is said.' },
   'decide-by': {
     name: 'Decide by',
-    text: 'The last moment to leave for a place, so that a tank is seen to before its limit in nine trips of ten, and before the place shuts.',
+    text: 'The last moment to leave for a place. In nine trips of ten the tank is then emptied or filled before its limit, and the place is still open.',
   },
   point: {
     name: 'Point',
     text: 'One drain or tap of a place, with what it takes and what must not be in the tanks.',
   },
   'road-factor': {
-    name: 'Road, as reckoned',
+    name: 'Road, as worked out',
     text: 'The straight way times 1.3, at the pace of small roads, until you put in the road you know.',
   },
   chain: {
     name: 'Chain of stays',
     text: 'A stay that starts with what the one before leaves in the tanks, after what is done on the road.',
   },
-  site: { name: 'Pitch', text: 'Where you stand, and what stands there: a tap, a drain, toilets.' },
+  site: { name: 'Site', text: 'Where you camp, and what there is: a tap, a drain, toilets.' },
   land: {
     name: 'What the land allows',
     text: 'Written rules you found, with their source and date. What is not written down counts as not allowed.',
@@ -153,8 +156,8 @@ export const terms = {
     text: 'Your stay, played once with luck. Ten thousand of them show how sure a number is.',
   },
   assumed: { name: 'Assumed', text: 'No figure was found. Your own log will replace it.' },
-  payload: { name: 'Payload', text: 'Kilograms the rig may carry. Water is most of it.' },
-  'lift-limit': { name: 'You lift', text: 'Kilograms that you carry, shell and all.' },
+  payload: { name: 'Payload', text: 'The weight the rig may still carry. Water is most of it.' },
+  'lift-limit': { name: 'You lift', text: 'The most weight you lift by hand, the container included.' },
   metered: { name: 'Metered', text: 'Measured with a flow meter or buckets, and so sure.' },
 } satisfies Record<string, { name: string; text: string }>
 export type TermId = keyof typeof terms
@@ -163,11 +166,11 @@ export type TermId = keyof typeof terms
 export const askLocally = [
   {
     ask: 'May gray water go on the ground here?',
-    who: 'The land manager’s written rule. Washing-up water and tank gray are two permissions.',
+    who: 'The land manager’s written rule. Dish water and gray from the tank are two permissions.',
   },
   {
     ask: 'Is this drain for toilet waste, for gray, or for rain?',
-    who: 'The sign at the drain, or whoever runs the place. Never a ditch, never a storm drain.',
+    who: 'The sign at the drain, or the people who run the place. Never a ditch, never a storm drain.',
   },
   { ask: 'Is this tap for drinking?', who: 'The mark on the tap. No mark, no water.' },
   {
@@ -218,7 +221,7 @@ export const guide = {
     sources: (n: number) => `${n} sources; what has none says so`,
     ask: (n: number) => `${n} questions for the land, the operator, the label`,
   },
-  toSchools: 'Take your side',
+  toSchools: 'Choose your way',
   openCard: 'Open the card',
   screenWords: 'Words on this screen',
   kinds: {
@@ -229,5 +232,8 @@ export const guide = {
     card: 'card',
     source: 'source',
     ask: 'ask there',
+    screen: 'screen',
+    habit: 'habit',
+    chore: 'chore',
   },
 }

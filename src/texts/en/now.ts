@@ -7,7 +7,7 @@ export const phase = {
   underWay: (day: number, left: string) => `Day ${day}. ${left}`,
   day: (day: number) => `Day ${day}`,
   lastRead: (at: string) => `Panel read ${at}.`,
-  failed: 'The log could not be reckoned with here: levels and chances are those of the plan.',
+  failed: 'The log could not be worked out here. Levels and chances are those of the plan.',
   neverRead: 'Panel not read yet.',
   over: (end: string) => `Over since ${end}. This is the plan as it was.`,
   started: 'The stay began',

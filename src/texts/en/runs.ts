@@ -8,7 +8,7 @@ export const runs = {
   add: 'Add a run',
   addHint: 'What this rig can do. It is put where it helps, and can be moved.',
   close: 'Close',
-  notYet: 'Not with this rig and pitch, as they stand:',
+  notYet: 'Not with this rig at this site:',
   lacking: (run: string, lack: string) => `${run}: ${lack}.`,
   lacks: {
     'no-tote': 'no tote to carry it in',
@@ -18,7 +18,7 @@ export const runs = {
     'no-spare': 'no spare cassette',
     'no-end-valve': 'no end valve behind the outlet',
     'not-measured': 'the heights of the tanks were not measured',
-    'no-hookup': 'no tap and no sewer at the pitch',
+    'no-hookup': 'no tap and no sewer at the site',
   } satisfies Record<Lack, string>,
   hookup: 'Gray stands open',
   put: (name: string, when: string, place: string | null) =>
@@ -37,7 +37,7 @@ export const runs = {
     'gray-to-black': 'Let gray into black',
     'top-up-black': 'Top up black before a dump',
     'fresh-into-black': 'Leftover fresh into black',
-    restock: 'Restock at the pitch',
+    restock: 'Restock at the site',
     'arrive-empty': 'Arrive empty and full',
     'last-dump': 'Last dump on the way out',
     'go-home': 'Go home and come back',
@@ -245,7 +245,7 @@ export const runs = {
 
 /** What stands at the pitch. */
 export const site = {
-  title: 'At the pitch',
+  title: 'At the site',
   water: 'Water',
   waters: { none: 'none', tap: 'a tap' },
   sewer: 'Sewer',

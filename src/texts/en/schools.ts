@@ -11,8 +11,8 @@ type Sides<Q extends School> = Record<(typeof SCHOOLS)[Q][number], { name: strin
 
 /** Where good practitioners disagree: both sides, with their reasons. */
 export const schools = {
-  title: 'Where you stand',
-  lead: 'Good practitioners disagree. Take a side once; sums and steps follow it.',
+  title: 'Your way of doing it',
+  lead: 'Good practitioners disagree. Choose once; the sums and the cards follow your choice.',
   isDefault: 'default',
   changes: (what: string, cards: string) =>
     `Changes: ${[what, cards === '' ? '' : `the card ${cards}.`].filter((one) => one !== '').join(' And ')}`,
@@ -45,7 +45,10 @@ export const schools = {
   flush: {
     ask: 'How much flush water?',
     plenty: { name: 'Plenty every time', reason: 'Solids must float: never save in the toilet.' },
-    little: { name: 'As little as possible', reason: 'Water and room are dear; rinse hard at the dump.' },
+    little: {
+      name: 'As little as possible',
+      reason: 'Water and space are precious; rinse hard at the dump.',
+    },
     why: 'A mound of solids is what both sides fear.',
     changes: 'how much a flush takes, until you put in your own.',
   },
@@ -198,7 +201,7 @@ export const schoolSides: { [Q in School]: Sides<Q> } = {
   },
   charge: {
     small: { name: 'A little', reason: 'Covers the floor.' },
-    none: { name: 'None', reason: 'Room is dear.' },
+    none: { name: 'None', reason: 'Space is precious.' },
     large: { name: 'A lot', reason: 'Solids float from the start.' },
     fifth: { name: 'A fifth of the tank', reason: 'As the makers say.' },
   },

@@ -5,7 +5,7 @@ export const starters: StarterTexts = {
     shower: 'Shower',
     'hand-wash': 'Washing hands',
     teeth: 'Teeth',
-    dishes: 'Washing-up',
+    dishes: 'Dishes',
     cooking: 'Cooking',
     drinking: 'Drinking',
     'liquid-use': 'Toilet, liquid',
@@ -70,7 +70,7 @@ export const starters: StarterTexts = {
       note: 'Wipe plates with paper first; one basin to wash, a cup to rinse.',
     },
     'wipe-first': { name: 'Wipe plates first', note: 'With paper, before any water.' },
-    'paper-plates': { name: 'Paper plates', note: 'Half the washing-up goes into the bin bag.' },
+    'paper-plates': { name: 'Paper plates', note: 'Half the dishes go into the trash bag.' },
     'dish-water-flush': {
       name: 'Dishwater flushes',
       note: 'Keep the basin in a lidded pail, for the toilet only.',

@@ -1,7 +1,7 @@
 /** How sure each number is. */
 
 export const sure = {
-  title: 'What would you rather know',
+  title: 'What to measure first',
   lead: 'The days each assumption is worth: the count with one number at the low and at the high end of what it may be, and all others as they stand.',
   working: 'Counting…',
   failed: 'This could not be counted in this browser. The averages still count.',

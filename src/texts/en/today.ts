@@ -19,7 +19,7 @@ export const budget = {
   of: (spent: string, allowed: string) => `${spent} of ${allowed} used`,
   ofUsual: (spent: string, usual: string) => `${spent} used, ${usual} are usual`,
   partLeft: (n: string) => `${n} left, a whole one tomorrow`,
-  usualDays: (chance: string, goal: string) => `Usual days last to ${goal} in ${chance}.`,
+  usualDays: (chance: string, goal: string) => `With usual days you last to ${goal} in ${chance} trips.`,
   oneRun: (run: string, when: string, chance: string) => `With ${lower(run)} on ${when}: ${chance}.`,
   notMoved: (goal: string) => `With your runs it may last to ${goal}.`,
   notYet: 'none used yet',
@@ -27,15 +27,15 @@ export const budget = {
   inAll: (n: string) => `${n} in all`,
   each: (name: string, n: number) => `${name} ${n}`,
   short: (tank: string, goal: string) =>
-    `Saving showers and washing-up alone does not reach ${goal}: ${tank} is full or empty before.`,
+    `Saving on showers and dishes alone does not reach ${goal}: ${tank} is full or empty before.`,
   reaches: (night: string) => `It does reach ${night}.`,
   take: (night: string) => `Budget to ${night}`,
   free: (goal: string) => `Nothing needs saving to ${goal}.`,
   usual: (goal: string) => `As usual lasts to ${goal}.`,
   times: (percent: string) => `${percent} of the usual`,
   more: (percent: string) => `${percent} of the usual: usual days need no saving`,
-  past: 'The night this budget was for has gone by.',
-  nothing: 'There is nothing in this crew’s days that a budget may save.',
+  past: 'The night of this budget is over.',
+  nothing: 'There is nothing in this crew’s days that a budget can save on.',
   sure: (hundred: string, asUsual: string) => `Holds in ${hundred} of 100 trips; as usual in ${asUsual}.`,
   certain: 'By the average: nothing here is uncertain.',
   binds: (tank: string) => `${tank} is what binds.`,
@@ -51,7 +51,7 @@ export const budget = {
   swapMore: 'More of',
   swapAsk: 'What does it buy?',
   swapBuys: (by: number, less: string, plus: number, more: string) =>
-    `${times(by)} ${less.toLowerCase()} less buys ${times(plus)} ${more.toLowerCase()} more today.`,
+    `${less}, ${times(by)} less: that buys ${times(plus)} more of ${more.toLowerCase()} today.`,
   swapHeld: (tank: string) => `No more than that: ${tank} would not hold.`,
   swapTake: 'Swap',
   swapDrop: 'Undo today’s swaps',
@@ -61,11 +61,11 @@ export const budget = {
     'none-left': (by: number, less: string, more: string) =>
       by <= 1
         ? `No ${less.toLowerCase()} is left today to give.`
-        : `One ${more.toLowerCase()} takes ${times(by)} times ${less.toLowerCase()}: not so many are left today.`,
+        : `One more of ${more.toLowerCase()} takes ${times(by)} of ${less.toLowerCase()}: not so many are left today.`,
     'no-help': (less: string, tank: string) =>
       `${less} spares nothing of ${tank}, which is what binds: giving it up buys nothing.`,
     forbidden: (more: string, tank: string) =>
-      `Not one ${more.toLowerCase()} more: ${tank} would not hold to the goal.`,
+      `Not one more of ${more.toLowerCase()}: ${tank} would not hold to the goal.`,
   },
   apartTitle: 'Set somebody apart',
   apartHint: 'So many a day are theirs whatever the others save; the others share what is left.',
@@ -74,11 +74,11 @@ export const budget = {
   apartOf: (n: number) => (n === 1 ? 'One share is set apart' : `${n} shares are set apart`),
   apartDay: (name: string, activity: string) => `${name}, ${activity.toLowerCase()} a day`,
   savesTitle: 'Of your own: may be saved',
-  keptTitle: 'Kept as it is',
+  keptTitle: 'Never saved on',
   kept: (names: string) => `${names}: never rationed.`,
   keptWhy:
-    'No budget grants less drinking, cooking, washing of hands, teeth, toilet or water for animals. Drink when you are thirsty; wash your hands after the toilet, after a dump and before food.',
-  how: 'Everything that may be saved is done so many times as usual that the tanks just last, on the same trips as the count. What is left today is counted as if it were used at once. What is not logged is spent by the clock.',
+    'A budget never saves on drinking, cooking, washing hands, teeth, the toilet or water for animals. Drink when you are thirsty. Wash your hands after the toilet, after a dump and before you eat.',
+  how: 'Everything that can be saved on is changed by the same share, so that the tanks just last. The trips are those of the count. What is left today is counted as if you used it at once. What you do not log is used up hour by hour.',
 }
 
 export const next = {
@@ -108,9 +108,9 @@ export const next = {
   more: (n: number) => (n === 1 ? 'One more that helps' : `${n} more that help`),
   declined: (n: number) =>
     n === 1
-      ? 'One piece of advice is not heard on this stay.'
-      : `${n} pieces of advice are not heard on this stay.`,
-  hearAgain: 'Hear all of it again',
+      ? 'You said “not this” to one suggestion on this stay.'
+      : `You said “not this” to ${n} suggestions on this stay.`,
+  hearAgain: 'Show them again',
 }
 
 export const since = {
@@ -167,7 +167,7 @@ export const prepare = {
   reserveHot: 'Heat included.',
   tap: 'Fill fresh even though a tap is promised',
   tapWhy: 'A tap can fail.',
-  toilet: 'Choose the pitch with the toilet in mind',
+  toilet: 'Choose the site with the toilet in mind',
   toiletSite: 'This site has toilets: near, but not too near.',
   toiletNone: 'Privacy, and what the land allows.',
 }
@@ -180,7 +180,7 @@ export const came = {
   reached: (tank: string, day: string) => `${tank} was at its limit on ${day}`,
   each: (amount: string) => `${amount} drawn per person and day`,
   link: 'The whole review',
-  working: 'Reckoning what it came to…',
+  working: 'Working out what it came to…',
 }
 
 export const showerTimer = {

@@ -12,6 +12,7 @@ export const ways = {
     place: 'Place',
     number: 'Number',
     action: 'Do',
+    guide: 'Guide',
   },
   close: 'Close',
   keysTitle: 'Keys of this screen',

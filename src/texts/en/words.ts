@@ -98,7 +98,7 @@ export const gearNames = {
 } satisfies Record<Gear, string>
 
 export const landRules = {
-  'washing-water': 'Washing-up and wash water on the ground',
+  'washing-water': 'Dish and wash water on the ground',
   'tank-gray': 'Gray water from the tank on the ground',
   urine: 'Urine outdoors',
   solids: 'Solids in the ground',

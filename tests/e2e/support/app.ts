@@ -30,7 +30,7 @@ type Visit = BrowserContextOptions & {
   clock?: string | null
   /** With a browser context of its own: for whoever changes what the browser itself does, or what it is offered. */
   isAlone?: boolean
-  /** The application stays open from test to test, and the demo is put back as it was; else the page is loaded anew. */
+  /** The application stays open from test to test, and the demo is put back as it was; else the page is loaded again. */
   isStanding?: boolean
   /** Another server than the one of all tests. */
   at?: string

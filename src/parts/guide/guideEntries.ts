@@ -3,6 +3,7 @@ import { CARES, WRONGS } from '@/core/cards'
 import { CARD_KINDS, CAUTIONS, SCHOOLS, type School } from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import * as t from '@/texts/t'
+import { SEARCHING, searchTerm } from './searchTerm'
 
 export type EntryKind = keyof typeof t.guide.kinds
 
@@ -12,6 +13,8 @@ export interface GuideEntry {
   kind: EntryKind
   title: string
   text: string
+  /** What people type for it that it does not say itself. */
+  asked: string
   /** Where it leads on; null: it is said here. */
   link: string | null
 }
@@ -29,6 +32,7 @@ export function guideEntries(): GuideEntry[] {
     kind,
     title,
     text,
+    asked: t.asked[`${kind}-${id}`] ?? '',
     link,
   })
   const schools = (Object.keys(SCHOOLS) as School[]).map((question) => {
@@ -38,7 +42,9 @@ export function guideEntries(): GuideEntry[] {
   })
   const { flush } = t.schools
   return [
-    ...Object.entries(t.terms).map(([id, { name, text }]) => entry('term', id, name, text)),
+    ...Object.entries({ ...t.terms, ...t.cardGlossary }).map(([id, { name, text }]) =>
+      entry('term', id, name, text),
+    ),
     entry(
       'school',
       'flush',
@@ -51,16 +57,22 @@ export function guideEntries(): GuideEntry[] {
     ...CAUTIONS.map((caution) => entry('caution', `habit-${caution}`, t.cautions[caution], '')),
     ...WRONGS.map((wrong) => entry('wrong', wrong, t.wrongs[wrong].ask, t.wrongs[wrong].do.join(' '))),
     ...CARD_KINDS.map((kind) => entry('card', kind, t.cardNames[kind], t.cardFor[kind], '/cards')),
+    ...Object.entries(t.guideScreens).map(([id, { name, text, to }]) => entry('screen', id, name, text, to)),
+    ...Object.entries(t.starters.habits).map(([id, { name, note }]) =>
+      entry('habit', id, name, note, `/habits?show=habit-${id}`),
+    ),
+    ...Object.entries(t.chores.kind).map(([id, name]) => entry('chore', id, name, '', '/chores')),
     ...SOURCE_IDS.map((source) => entry('source', source, t.sources[source], '')),
     ...t.askLocally.map(({ ask, who }, k) => entry('ask', String(k), ask, who)),
   ]
 }
 
-/** Full-text search over the guide: parts of words and slips of the finger are forgiven. */
+/** Full-text search over the guide: parts of words, everyday words and slips of the finger are understood. */
 export function guideSearch(entries: readonly GuideEntry[]): (words: string) => GuideEntry[] {
   const search = new MiniSearch<GuideEntry>({
-    fields: ['title', 'text'],
-    searchOptions: { prefix: true, fuzzy: 0.2, boost: { title: 3 }, combineWith: 'AND' },
+    fields: ['title', 'asked', 'text'],
+    processTerm: searchTerm,
+    searchOptions: { ...SEARCHING, boost: { title: 3, asked: 2 } },
   })
   search.addAll(entries)
   const byId = new Map(entries.map((entry) => [entry.id, entry]))
