@@ -124,10 +124,11 @@ describe.each((isThorough ? SIZES : SIZES.slice(1)).map((size) => [...size, SET_
       // The jug of one alone fills by the body, however the taps run.
       if (one !== ALONE) expect(days['As at home']).toBeLessThan(days.Careful!)
       if (one === COUPLE) {
+        // Two to four days on average; planned with, a little less.
         const flush = await gaugeDays(page, 'Flush water')
-        expect([flush >= 2, flush <= 4], `flush water ${flush}`).toEqual([true, true])
+        expect([flush >= 1.5, flush <= 4], `flush water ${flush}`).toEqual([true, true])
         const both = await gaugeDays(page, 'Cassette')
-        expect([both / 2 >= 2, both / 2 <= 4], `both cassettes ${both}`).toEqual([true, true])
+        expect([both / 2 >= 1.5, both / 2 <= 4], `both cassettes ${both}`).toEqual([true, true])
       }
       if (one.panel) await page.getByText(/by its panel, 50\s*L to 100\s*L/).waitFor()
       await goTo(page, 'Rig')

@@ -149,7 +149,7 @@ it('says instead where saving does not do it, how far it does, and where nothing
   expect(instead({})).toBeNull()
   expect(instead({ isFree: true })).toBe('Nothing needs saving to Thu 16 Sept.')
   expect(instead({ state: 'nothing' })).toMatch(/nothing/)
-  expect(instead({ state: 'past' })).toMatch(/gone by/)
+  expect(instead({ state: 'past' })).toMatch(/is over/)
   expect(words.budget.rows.value).toEqual([])
   expect(instead({ state: 'short', reaches: 4 })).toMatch(/^Saving .* Thu 16 Sept: Gray is full/)
   expect(words.budget.reachable.value).toEqual({ night: 4, words: 'Wed 15 Sept' })
