@@ -173,7 +173,7 @@ export const useTodayStore = defineStore('today', () => {
     onMounted(() => {
       watchers.value += 1
       if (isAll) budgetWatchers.value += 1
-      // Whoever looked before may have left during it.
+      // The screen that asked may be gone by now.
       if (budget.value === null || !isCurrent.value) void soon()
       else if (budget.value.trials === FIRST) void confirmSoon(revision)
       rest()

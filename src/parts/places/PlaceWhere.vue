@@ -45,7 +45,7 @@ const leg = computed(() => words.legTo(props.place))
       :save="save"
     />
     <p v-if="leg && !leg.isOwn" class="col-span-2 text-soft">
-      {{ t.places.reckoned }}: {{ words.road(place) }}, {{ words.drive(place) }}
+      {{ t.places.workedOut }}: {{ words.road(place) }}, {{ words.drive(place) }}
     </p>
     <MaybeQuantity
       :label="t.places.road"

@@ -13,7 +13,7 @@ const emit = defineEmits<{ close: [] }>()
 const entries = useWayEntries(() => props.open)
 const text = ref('')
 const field = useTemplateRef<{ $el: HTMLElement }>('field')
-/** Whoever asked for it wants to type: the dialog has given the focus to its first control by then. */
+/** Find is opened to type: its dialog has given the focus to the first control by then. */
 watch(
   () => props.open,
   async (open) => {

@@ -1,4 +1,4 @@
-/** Two pages for whoever does it for the first time: each step says what, why, and where in Dry Count. */
+/** Two pages for a first time: each step says what, why, and where in Dry Count. */
 
 export const firsts = {
   'first-dump': {

@@ -167,7 +167,7 @@ export const places = {
   'off-the-globe': (found: string) => `${found} is nowhere: degrees run from −90 to 90 and from −180 to 180.`,
   road: 'Road, one way',
   drive: 'Minutes at the wheel',
-  reckoned: 'As worked out',
+  workedOut: 'As worked out',
   when: 'When it is open',
   days: 'Open on',
   dayNames: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
