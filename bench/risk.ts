@@ -54,7 +54,7 @@ export async function benchRisk(): Promise<void> {
   )
   const first = times(RUNS, () => sampled(60, 500)())
   console.log(
-    `risk: from an edit to 500 trips, 60 days ahead, compiled anew, tables at hand: ${median(first).toFixed(0)} ms median (limit 100)`,
+    `risk: from an edit to 500 trips, 60 days ahead, compiled again, tables at hand: ${median(first).toFixed(0)} ms median (limit 100)`,
   )
   for (const horizon of HORIZONS) {
     const run = sampled(horizon)

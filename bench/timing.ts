@@ -1,5 +1,5 @@
 /**
- * Milliseconds of each run. The input is made outside the clock, anew for every run, so that nothing is cached.
+ * Milliseconds of each run. The input is made outside the clock, again for every run, so that nothing is cached.
  * @param runs counted after so many warm-up runs
  */
 export function sample<T>(

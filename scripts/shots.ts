@@ -96,7 +96,7 @@ async function followOn(page: Page) {
   await page.evaluate(() => window.scrollTo(0, 0))
 }
 
-/** Two moves and gray let over, where they help; back at the top. */
+/** Two moves and gray moved into black, where they help; back at the top. */
 async function setRuns(page: Page) {
   for (const usual of ['move-dump-fill', 'move-dump-fill', 'gray-to-black']) {
     await page.getByRole('button', { name: 'Add a run' }).click()

@@ -36,7 +36,7 @@ try {
   fail(`The server did not start: ${code ?? String(error)}`)
 }
 
-// It ends when it is told to, and with whoever started it.
+// It ends when it is told to, and with the process that started it.
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, end)
 process.on('disconnect', end)
 

@@ -2,8 +2,8 @@ import type { LogEntry } from '@/core/log'
 import { lit, logOf, use } from './logOf'
 
 /**
- * Four days on Harrow Ridge: showers and washing-up counted, the panel read at night. Black's panel lies on the second
- * evening, the windows were left one day, a third washing-up came on top, and one shower was logged the morning after.
+ * Four days on Harrow Ridge: showers and dishes counted, the panel read at night. Black's panel lies on the second
+ * evening, the windows were left one day, dishes were done a third time, and one shower was logged the morning after.
  */
 export function trailerLog(): LogEntry[] {
   return logOf('trailer', 'harrow-ridge', [

@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { studyOf, type Line } from './table'
 
-// npm run study:learning: the table in docs/learning.md, made anew.
+// npm run study:learning: the table in docs/learning.md, made again.
 const HOUSEHOLDS = 300
 const SEED = 20_270_911
 
@@ -57,7 +57,7 @@ and at a quarter to eleven.
 ## How a household is made
 Own levels are lognormal with the spread that the crew has (0.20), rates with 0.15, capacities with 0.03; uses are Poisson, of
 those done at most once a day one draw a person and day; litres of a use are lognormal with 0.35. A shakedown stands at a
-hookup, begins full and empty, empties and fills as it goes and logs that; it counts the large uses: showers, washing-up, hand
+hookup, begins full and empty, empties and fills as it goes and logs that; it counts the large uses: showers, dishes, hand
 washing, drinking and the toilet. A crew far from what is assumed has own levels with a spread of 0.40. Of several cassettes the
 one aboard is read, and those that are full stand aside.
 

@@ -128,7 +128,7 @@ useEventListener(window, 'beforeunload', (event) => {
   if (isLost || (workspace.saveState === 'volatile' && workspace.undoLabel !== null)) event.preventDefault()
 })
 
-/** A screen whose code cannot be had is said, and leads on: to try again, and if need be with the page afresh. */
+/** A screen whose code cannot be loaded is said, and leads on: to try again, and if need be by loading the page again. */
 const failedPath = ref<string | null>(null)
 router.onError((_, to) => {
   failedPath.value = to.fullPath

@@ -35,7 +35,7 @@ async function openFile(file: File) {
   await goOnInMemory()
   await importFile(file)
 }
-async function afresh() {
+async function startOver() {
   isAsking.value = false
   const { discard } = await import('@/data/storage/salvage')
   await discard(space)
@@ -57,20 +57,20 @@ function reload() {
       <FilePicker :label="t.trouble.import" @pick="openFile" />
       <AppButton @click="goOnInMemory()">{{ t.states.inMemory }}</AppButton>
       <AppButton v-if="canStartAfresh" kind="quiet" @click="isAsking = true">{{
-        t.trouble.afresh
+        t.trouble.startOver
       }}</AppButton>
     </div>
     <FileMessages :message="message" />
     <AppDialog
       :open="isAsking"
-      :title="t.trouble.afreshTitle"
+      :title="t.trouble.startOverTitle"
       :close-label="t.trouble.cancel"
       @close="isAsking = false"
     >
-      <p class="mt-2">{{ t.trouble.afreshText }}</p>
+      <p class="mt-2">{{ t.trouble.startOverText }}</p>
       <div class="mt-5 flex flex-wrap gap-3">
         <AppButton @click="takeOut">{{ t.trouble.takeOut }}</AppButton>
-        <AppButton kind="primary" @click="afresh">{{ t.trouble.afreshYes }}</AppButton>
+        <AppButton kind="primary" @click="startOver">{{ t.trouble.startOverYes }}</AppButton>
         <AppButton kind="quiet" @click="isAsking = false">{{ t.trouble.cancel }}</AppButton>
       </div>
     </AppDialog>

@@ -26,7 +26,7 @@ export function chosenSpace(): Space {
   return 'demo'
 }
 
-/** Shows the other data from now on; the page starts afresh with it. */
+/** Shows the other data from now on; the page starts again with it. */
 export function switchSpace(space: Space): void {
   const storage = safeStorage()
   kept().write(space)

@@ -1,5 +1,5 @@
 /**
- * Long work in pieces: it stops after about `PIECE` small operations (a few milliseconds), so that whoever shows a screen
+ * Long work in pieces: it stops after about `PIECE` small operations (a few milliseconds), so that the one who shows a screen
  * can show it in between, with the share that is done, 0 to 1. What most people's stays take is less than one piece.
  */
 export type Steps<T> = Generator<number, T, undefined>

@@ -5,7 +5,7 @@ import { standing } from '@/core/log'
 import { keptLog, withChanges } from './keptLog'
 import { logChangesOf, type LogOperation } from './storage/logStore'
 
-it('puts changes in their places as if everything were read anew', () => {
+it('puts changes in their places as if everything were read again', () => {
   const all = trailerLog()
   const operation = fc.oneof(
     fc.constantFrom(...all).map((entry): LogOperation => ({ op: 'remove', id: entry.id })),

@@ -55,7 +55,7 @@ describe('the log of the stay that is shown', () => {
     it2 = await open()
   })
 
-  it('is read with the stay, and read anew with another one', async () => {
+  it('is read with the stay, and read again with another one', async () => {
     const { workspace, logs } = it2
     expect(logs.entries).toHaveLength(trailerLog().length)
     workspace.edit('switch-stay', (draft) => void (draft.currentStay = 'low-meadow'))

@@ -54,7 +54,7 @@ it('reads each text once, when somebody looks; the count is the same case before
   expect(places.stayCase).toEqual({ ...before, hours: places.hours })
 })
 
-it('keeps what it read by the text: the next visit needs no library, a longer stay asks anew', async () => {
+it('keeps what it read by the text: the next visit needs no library, a longer stay asks again', async () => {
   const first = opened()
   first.places.follow()
   await patiently(() => expect(first.places.hours).not.toBeNull())

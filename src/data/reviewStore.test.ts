@@ -40,7 +40,7 @@ async function open() {
   return { workspace, clock, logs, reviews, asked }
 }
 
-it('is what the core says, and is reckoned once', async () => {
+it('is what the core says, and is worked out once', async () => {
   const { workspace, clock, logs, reviews, asked } = await open()
   expect([reviews.begun.map(({ id }) => id), reviews.of(STAY)]).toEqual([[STAY], null])
   expect(await asked()).toBe(1)
@@ -51,7 +51,7 @@ it('is what the core says, and is reckoned once', async () => {
   expect(await asked()).toBe(0)
 })
 
-it('is reckoned anew after any entry, any number of the rig, and with the clock; not for what is none of its', async () => {
+it('is worked out again after any entry, any number of the rig, and with the clock; not for what is none of its', async () => {
   const { workspace, clock, logs, reviews, asked } = await open()
   await asked()
   const first = reviews.of(STAY)!
@@ -73,7 +73,7 @@ it('is reckoned anew after any entry, any number of the rig, and with the clock;
   expect(await asked()).toBe(0)
 })
 
-it('where it cannot be reckoned that is said, and it is tried again', async () => {
+it('where it cannot be worked out that is said, and it is tried again', async () => {
   const { reviews, asked } = await open()
   held.state.isBroken = true
   await asked()

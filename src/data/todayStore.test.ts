@@ -93,7 +93,7 @@ it('of uses logged while it is being worked out only the newest is asked for; wh
   expect(showers()).toBeCloseTo(spent - 1, 9)
 })
 
-it('whoever leaves amid it finds the whole answer on coming back', async () => {
+it('somebody who leaves in the middle of it finds the whole answer on coming back', async () => {
   const { today, looks, answered } = await open()
   const timer = looks()
   await patiently(() => expect(times('budget')).toBe(1))

@@ -74,7 +74,7 @@ it('chances wait for what is known: of the plan’s level alone they would be to
   expect(risk.state).toBe('running')
 })
 
-it('takes a use in at once, its undo too, and learns anew behind it', async () => {
+it('takes a use in at once, its undo too, and learns again behind it', async () => {
   const { workspace, clock, logs, underWay, learn } = await open()
   await learn()
   const before = underWay.stayCase!

@@ -228,7 +228,7 @@ describe('the workspace', () => {
     expect((await test.inner.load()).document).toBe(workspace.document)
   })
 
-  it('a database deleted while it was open is said, and made anew with what is shown', async () => {
+  it('a database deleted while it was open is said, and made again with what is shown', async () => {
     drag(workspace, 62)
     await workspace.settled()
     test.tell('deleted')

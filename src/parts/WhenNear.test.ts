@@ -39,7 +39,7 @@ it('keeps the room of what is far off, and makes it when it comes near; then it 
   expect(place.text()).toBe('the list')
 })
 
-it('makes it in a calm moment too, for whoever finds it by other ways than scrolling', async () => {
+it('makes it in a calm moment too, for somebody who gets there by other ways than scrolling', async () => {
   const place = shown()
   await vi.advanceTimersByTimeAsync(1900)
   expect(place.text()).toBe('its room')

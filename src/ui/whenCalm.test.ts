@@ -5,7 +5,7 @@ import { whenCalm, whenTouched } from './whenCalm'
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
 
-it('is calm once nothing has been going on for two seconds, counted anew after every stir', async () => {
+it('is calm once nothing has been going on for two seconds, counted again after every stir', async () => {
   let isBusy = true
   const calm = vi.fn()
   void whenCalm(() => isBusy).then(calm)
@@ -23,7 +23,7 @@ it('is calm once nothing has been going on for two seconds, counted anew after e
 })
 
 it.each(['pointerdown', 'keydown', 'focusin'])(
-  'a first %s is a touch, whoever else hears of it',
+  'a first %s is a touch, no matter who else hears of it',
   async (kind) => {
     const touched = vi.fn()
     void whenTouched().then(touched)

@@ -76,7 +76,7 @@ const SCREENS: Screen[] = [
   { name: 'More', which: 'demo', hash: '/more', ready: 'main li' },
   { name: 'Camp, a level read', which: 'demo', hash: '/', ready: '[data-testid=gauge-gray]', within: '[data-testid=gauge-gray]', prepare: async (page) => {
     await page.getByTestId('gauge-gray').getByRole('button', { name: /how its level was read/ }).click()
-    await page.getByRole('radio', { name: 'Off the panel' }).click()
+    await page.getByRole('radio', { name: 'From the panel' }).click()
   } },
   { name: 'Start, rig', which: 'mine', hash: '/start', ready: '[data-testid=count-days]' },
   { name: 'Start, crew', which: 'mine', hash: '/start?step=2', ready: '[data-testid=count-days]' },

@@ -231,7 +231,7 @@ describe('run cards', () => {
     await expect.poll(() => page.locator('[data-testid^=run-run]').count()).toBe(0)
   })
 
-  it('a card of one’s own: reordered within the laws, words added, shared as a file and taken in as one from elsewhere', async () => {
+  it('a card that the owner made: reordered within the laws, words added, shared as a file and taken in as one from elsewhere', async () => {
     const { page } = await open('demo', '/cards/dump/outlet')
     await page.getByRole('button', { name: 'Make it your own' }).click()
     const card = page.locator('[data-testid^=own-card]')
@@ -269,7 +269,7 @@ describe('run cards', () => {
     })
     await expect
       .poll(() => page.getByTestId('taken-refused').innerText())
-      .toMatch(/was not taken in[\s\S]*before a cap is opened/)
+      .toMatch(/was not imported[\s\S]*before a cap is opened/)
     expect(await card.count()).toBe(2)
     await card.nth(1).getByRole('link').click()
     await expect.poll(() => page.getByTestId('part-2').innerText()).toContain('Fetch the blue bucket.')

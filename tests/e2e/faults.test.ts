@@ -184,7 +184,7 @@ describe('a browser that keeps nothing, or not all', () => {
 })
 
 describe('what was kept cannot be shown', () => {
-  it('a damaged row, a newer application: in words, with every way out; afresh only where it is ours', async () => {
+  it('a damaged row, a newer application: in words, with every way out; deleting it only where it is ours', async () => {
     const { page } = await open('demo', '/stay')
     await saved(page)
     await byHand(page, 'rigs', 'trailer', ['entity', 'containers', '0', 'capacity', 'value'], 'much')
@@ -205,7 +205,7 @@ describe('what was kept cannot be shown', () => {
     const leave = (dialog: Dialog) => void dialog.accept()
     page.on('dialog', leave)
     await page.reload()
-    await screen.getByRole('button', { name: 'Delete it here and start afresh' }).click()
+    await screen.getByRole('button', { name: 'Delete it here and start again' }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Delete it' }).click()
     await expect.poll(() => screen.count()).toBe(0)
     await page.reload()
@@ -215,8 +215,8 @@ describe('what was kept cannot be shown', () => {
     await byHand(page, 'meta', 'documentVersion', ['value'], 99)
     await page.reload()
     await screen.getByText('A newer Dry Count has written it').waitFor()
-    expect(await screen.getByRole('button', { name: /afresh/ }).count()).toBe(0)
-    await screen.getByRole('button', { name: 'Go on without keeping anything' }).click()
+    expect(await screen.getByRole('button', { name: /start again/ }).count()).toBe(0)
+    await screen.getByRole('button', { name: 'Go on without saving' }).click()
     await trouble(page).getByText('keeps nothing').waitFor()
     page.off('dialog', leave)
   })

@@ -60,7 +60,7 @@ const planOn = (page: Page) => page.getByTestId('plan-on').innerText()
 /** The guide alone, as a new owner would. @returns what can be planned on by each way of using water */
 async function setUp(page: Page, { plumbing, toilet, tanks, spares, persons, pet, panel }: SetUp) {
   await page.getByRole('heading', { name: 'Your rig' }).waitFor()
-  await page.getByRole('radio', { name: 'litres and metres' }).click()
+  await page.getByRole('radio', { name: 'liters and meters' }).click()
   await choose(page, 'Drains', plumbing)
   await choose(page, 'Toilet', toilet)
   for (const [name, litres] of Object.entries(tanks))

@@ -83,7 +83,7 @@ describe('by hand', () => {
       await expect.poll(() => field.inputValue()).toBe(litres)
     }
     // By its panel: a lit third is anything up to the next mark.
-    await dialog.getByRole('radio', { name: 'Off the panel' }).click()
+    await dialog.getByRole('radio', { name: 'From the panel' }).click()
     await dialog.getByRole('radio', { name: 'thirds' }).click()
     await dialog.getByRole('radio', { name: /^⅓: 70 L to 140 L$/ }).click()
     await dialog.getByRole('button', { name: 'Done' }).last().click()

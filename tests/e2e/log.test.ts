@@ -146,7 +146,7 @@ describe('logging', () => {
     await editor.getByRole('button', { name: 'One fewer' }).click()
     await editor.getByRole('button', { name: 'Keep it' }).click()
     await page.getByRole('button', { name: /07:30 Shower, 19.L, Wren/ }).click()
-    await editor.getByRole('button', { name: 'Take it out' }).click()
+    await editor.getByRole('button', { name: 'Remove it' }).click()
     await expect.poll(() => found(page)).toBe('1 entry')
     await page.getByRole('button', { name: /^Undo/ }).click()
     await expect.poll(() => found(page)).toBe('2 entries')
@@ -264,7 +264,7 @@ describe('the log is kept with its stay', () => {
     await expect.poll(() => found(page)).toBe('23 entries')
   })
 
-  it('a demo of before there was a log, which nobody has touched, is built anew; one that was touched stays', async () => {
+  it('a demo of before there was a log, which nobody has touched, is built again; one that was touched stays', async () => {
     const { page } = await open('demo', '/log', { ...NOW, isStanding: false })
     await expect.poll(() => found(page)).toBe('23 entries')
     await saved(page)
@@ -308,7 +308,7 @@ describe('what the log teaches', () => {
     await shakedown.getByTestId('shakedown-known').waitFor()
     await shakedown
       .getByTestId('shakedown-would')
-      .getByText(/Out there you would have \d/)
+      .getByText(/Without the hookup you would have \d/)
       .waitFor()
     await page.goto(page.url().replace(/#.*/, '#/'))
     const key = page.getByTestId('key-shower')
@@ -335,7 +335,7 @@ describe('what the log teaches', () => {
       .waitFor()
     await page.getByTestId('next-to-count').waitFor()
     const days = await page.getByTestId('take-over-days').innerText()
-    expect(days).toMatch(/This stay, planned afresh: \d+\.\d days before, \d+\.\d after\./)
+    expect(days).toMatch(/This stay, planned again from its start: \d+\.\d days before, \d+\.\d after\./)
     await page.getByRole('button', { name: 'Take these numbers over' }).click()
     await page.getByText('Taken over.').waitFor()
     await page.goto(page.url().replace(/#.*/, '#/stay?show=use-shower'))
@@ -377,7 +377,7 @@ describe('what the log teaches', () => {
     await page.getByTestId('log-list').getByLabel('Who').selectOption({ label: 'Maren' })
     await expect.poll(() => found(page)).toBe('2 entries')
     await take('fresh.csv', [header, lines[0]!.replace(/^[^,]*/, 'brought-1'), ''].join('\r\n'))
-    await csv.getByText('One entry taken in').waitFor()
+    await csv.getByText('One entry imported').waitFor()
     await page.getByTestId('log-list').getByLabel('Who').selectOption({ label: 'Anybody' })
     await expect.poll(() => found(page)).toBe('24 entries')
     await page.getByRole('button', { name: /^Undo/ }).click()

@@ -105,7 +105,7 @@ describe('places', () => {
     const found = page.getByTestId('places-found')
     await found.getByText('One place found.').waitFor()
     expect(await found.getByTestId('left-out').innerText()).toMatch(
-      /1 left out: lines and other shapes are no places, such as A trail[\s\S]*not on the globe, such as Beyond/,
+      /1 left out: lines and other shapes are not places, such as A trail[\s\S]*not on the globe, such as Beyond/,
     )
     expect(await found.getByTestId('not-understood').innerText()).toContain('capacity=4')
     await found.getByRole('button', { name: 'Add the one chosen' }).click()

@@ -90,7 +90,9 @@ describe('the picture of risk', () => {
     const { page } = await open('demo', '/stay')
     const row = page.getByRole('link', { name: 'Gray: what it holds' })
     await row.waitFor(PATIENT)
-    expect(await page.getByTestId('assumptions').innerText()).toContain('Measure first: Shower: water a use.')
+    expect(await page.getByTestId('assumptions').innerText()).toContain(
+      'Measure first: Shower: water per use.',
+    )
     await row.click()
     await page.getByTestId('tank-gray').getByText('More about Gray').click()
     await page.getByTestId('tank-gray').getByRole('button', { name: 'It was metered' }).click()

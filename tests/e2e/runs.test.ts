@@ -69,7 +69,7 @@ describe('runs', () => {
     expect(noise).toEqual([])
   })
 
-  it('on the board: dragged to where it cannot be it says why and offers the nearest; keys, copies, undo', async () => {
+  it('on the board: dragged to a time that is impossible, it says why and offers the nearest; keys, copies, undo', async () => {
     const { page, noise } = await open('demo', '/stay')
     await page.getByTestId('board').waitFor()
     const average = () => page.getByTestId('count-strip').innerText()
@@ -155,17 +155,17 @@ describe('runs', () => {
       .click()
     await goTo(page, 'Runs')
     await expect.poll(() => card.getByTestId('run-does').innerText()).toMatch(/Black \d+\sL → 26\sL/)
-    await page.getByRole('button', { name: 'Undo: side taken' }).click()
+    await page.getByRole('button', { name: 'Undo: way of doing it' }).click()
     await expect.poll(() => card.getByTestId('run-does').innerText()).toMatch(/Black \d+\sL → 6\sL/)
     // The sum of a level names the run.
     await goTo(page, 'Stay')
     await page.getByTestId('cell-gray-9').click()
     await page.getByTestId('why-run').getByText('Move to dump and fill').waitFor()
     await page.keyboard.press('Escape')
-    // What stands at the pitch.
+    // What there is at the site.
     await opened(page, 'site')
-    await page.getByLabel('Nights one may stay, 0 for no limit known').fill('10')
-    await page.getByLabel('Nights one may stay, 0 for no limit known').press('Enter')
+    await page.getByLabel('Nights allowed here, 0 if no limit is known').fill('10')
+    await page.getByLabel('Nights allowed here, 0 if no limit is known').press('Enter')
     await expect
       .poll(() => page.getByTestId('answer-site').innerText())
       .toBe('You plan 12 nights; 10 are allowed.')

@@ -16,7 +16,7 @@ function isAlive(pid: number): boolean {
   }
 }
 
-it('the server ends with whoever started it, however that ends', async () => {
+it('the server ends with the process that started it, however that ends', async () => {
   const starter = spawn(process.execPath, ['-e', STARTER], { stdio: ['ignore', 'pipe', 'inherit'] })
   const line = await new Promise<string>((resolve) => {
     starter.stdout.once('data', (data: Buffer) => resolve(String(data)))

@@ -90,9 +90,9 @@ describe('why', () => {
     const total = page.getByTestId('why-total')
     expect(await total.innerText()).toMatch(/safe fill\s*189/)
     await page.getByTestId('why-term').first().click()
-    await page.getByRole('link', { name: 'Change Water a use' }).first().click()
+    await page.getByRole('link', { name: 'Change Water per use' }).first().click()
     await page.waitForURL(/#\/stay\?show=use-shower/)
-    const field = page.getByTestId('use-shower').getByLabel('Water a use')
+    const field = page.getByTestId('use-shower').getByLabel('Water per use')
     await expect.poll(() => field.isVisible()).toBe(true)
     await expect
       .poll(() =>
@@ -204,7 +204,7 @@ describe('several stays, crews and rigs', () => {
     expect(await page.getByRole('button', { name: 'Remove Wren' }).isDisabled()).toBe(true)
     await page.getByLabel('Name of the stay').fill('<b>bold</b>')
     expect(await page.getByRole('alert').innerText()).toContain('plain text')
-    await page.getByTestId('use-dishes').getByLabel('Water a use').fill('1e9')
+    await page.getByTestId('use-dishes').getByLabel('Water per use').fill('1e9')
     expect(await page.getByTestId('use-dishes').getByRole('alert').innerText()).toContain(
       'Still counting with 4.5',
     )

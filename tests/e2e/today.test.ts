@@ -80,7 +80,7 @@ describe('a day lived by touch', () => {
     await page.getByTestId('timer-said').waitFor()
     await page.mouse.up()
     expect(await page.getByTestId('timer-said').innerText()).toMatch(
-      /^Shower logged: [\d.]+\sL\. So short that a usual one is still expected\.$/,
+      /^Shower logged: [\d.]+\sL\. That was so short that a usual shower is still expected\.$/,
     )
 
     await page.getByTestId('timer-start').waitFor()
@@ -105,7 +105,7 @@ describe('the budget', () => {
     const { page, noise } = await open('demo', '/budget', NOW)
     await row(page, 'dishes').waitFor()
     const sure = page.getByTestId('budget-sure')
-    await sure.getByText('Gray is what binds.').waitFor()
+    await sure.getByText('Gray sets this budget.').waitFor()
     expect(await page.getByTestId('budget-kept').innerText()).toContain('Drinking')
     const share = async () => Number.parseInt(await page.getByTestId('budget-factor').innerText())
     const usual = await share()
@@ -200,7 +200,7 @@ describe('review, chores and preparation', () => {
     // The stay under way so far: what was learned becomes the crew's own in one tap.
     await page.getByLabel('Stay', { exact: true }).selectOption({ value: 'harrow-ridge' })
     await page.getByText('So far').waitFor()
-    await page.getByText(/did not fit/).waitFor()
+    await page.getByText(/did not agree/).waitFor()
     await page.getByRole('button', { name: 'Use this for the next plan' }).click()
     await page.getByTestId('review-taken').getByText('Taken over').waitFor()
     await page.getByRole('button', { name: 'Undo: numbers taken over' }).click()
@@ -226,7 +226,7 @@ describe('review, chores and preparation', () => {
     const editor = page.getByTestId('chore-editor')
     await editor.getByLabel('What is to be done').fill('Oil the hinges <b>')
     await editor.getByRole('button', { name: 'Keep' }).click()
-    await editor.getByText('Say by what it is due.').waitFor()
+    await editor.getByText('Choose what makes it due.').waitFor()
     await editor.getByLabel('days', { exact: true }).fill('a few')
     await editor.getByRole('button', { name: 'Keep' }).click()
     await editor.getByText('“a few” is not a number Dry Count can read.').waitFor()

@@ -202,7 +202,7 @@ const SCREENS = [
 const UNIT_LOOKS: [string, string, RegExp][] = [
   ['us', 'US gallons', /(?<!US )\b(?:litres?|liters?)\b|\d\u00a0?\s?L\b|\d\s?km\b|\d\s?kg\b/i],
   ['imperial', 'imperial gallons', /\b(?:litres?|liters?)\b|\d\u00a0?\s?L\b|\d\s?km\b|\d\s?kg\b/i],
-  ['metric', 'litres', /\d\s?(?:gal|lb|mi|qt|ft)\b/],
+  ['metric', 'liters', /\d\s?(?:gal|lb|mi|qt|ft)\b/],
 ]
 it.each(UNIT_LOOKS.filter((_, n) => isTurn(n, UNIT_LOOKS.length)))(
   'no screen in %s speaks of other units',

@@ -137,7 +137,7 @@ export function made(
       return [id, low + of.levels[k % of.levels.length]!.really * (high - low)]
     }),
   )
-  // Whoever was asked and was not sure opened nothing: the walk goes on only where it is taken.
+  // Somebody who was asked and was not sure opened nothing: the walk goes on only where it is taken.
   const takes = (what: Accepted) => accepts === null || accepts.includes(what)
   return { card: cardOf(at, of.kind, subject), made: at, levels, takes }
 }

@@ -18,7 +18,7 @@ export interface HabitWorth {
   atLeast: boolean
 }
 
-/** What a habit buys to plan on in other company: were it the only one on, and were it the last added to all that are free. */
+/** What a habit buys to plan on in other company: alone, and as the last one added to all habits without bother. */
 export interface HabitCompany {
   habit: Id
   alone: Days

@@ -13,7 +13,7 @@ export interface PersonLeft {
 
 /**
  * The crew's whole uses left today, shared out among those who are there some time of it: one after the other goes to
- * whoever has most left of their own share. What one does not take the others have.
+ * the person with most left of their own share. What one does not take the others have.
  */
 export function byPerson(
   stayCase: StayCase,
@@ -43,7 +43,7 @@ export function byPerson(
     return { rate, done, n: 0 }
   })
   for (let k = 0; k < whole; k++) {
-    // Whoever, with one more, would still be least far along their own usual.
+    // The person who, with one more, would still be least far along their own usual.
     const next = wants.reduce<(typeof wants)[0] | null>((best, one) => {
       if (one.rate <= 0) return best
       return best === null || (one.done + one.n + 1) / one.rate < (best.done + best.n + 1) / best.rate

@@ -33,7 +33,7 @@ export interface Card {
   turn?: Pick<Turn, 'goesOn' | 'leadsOn'>
   /** Where it is done; null: it is not said. */
   place: Id | null
-  /** A card of one's own. */
+  /** A card that the owner made. */
   own: { id: Id; name: string; from: OwnCard['from'] } | null
   steps: CardStep[]
 }

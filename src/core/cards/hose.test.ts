@@ -145,7 +145,7 @@ describe('two people, or one', () => {
     }
   })
 
-  it('a card of one’s own that was copied as two has the way of one person too, and of before', () => {
+  it('a card that the owner made that was copied as two has the way of one person too, and of before', () => {
     const own = ownCopy(card(true), 'own', 'Ours')
     const alone = ownSteps(card(false), own).map(({ id }) => id)
     expect(alone).toEqual(expect.arrayContaining(['rinse.go-in', 'rinse.buckets-alone', 'rinse.go-out']))

@@ -312,7 +312,7 @@ describe('what a finished card leaves is what the run leaves', () => {
     expect(step.numbers.find(({ id }) => id === 'head-seconds')!.value).toBeGreaterThan(0)
   })
 
-  it('of the usual errands: fresh first, nothing drawn below nought, and no law broken', () => {
+  it('of the usual errands: fresh first, nothing drawn below zero, and no law broken', () => {
     for (const make of [trailerDemo, vanDemo, truckDemo]) {
       const stayCase = caseWith(make())
       for (const { usual, ...errand } of usualRuns(stayCase)) {
@@ -370,7 +370,7 @@ describe('what a finished card leaves is what the run leaves', () => {
   })
 })
 
-describe('a card of one’s own', () => {
+describe('a card that the owner made', () => {
   it('a copy has the card’s steps and keeps its laws; a dangerous order is refused by name, own words are free', () => {
     const { card, rig } = cardWith(trailerDemo, 'dump')
     const own = ownCopy(card, 'own', 'My dump')

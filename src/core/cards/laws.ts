@@ -4,7 +4,7 @@ import { outletsOf } from './subjects'
 import type { Act, Care } from './template'
 import { play, yardOf, type Yard } from './yard'
 
-/** What every card must keep to, whoever wrote it; each is named, so that a card that breaks one says which. */
+/** What every card must keep to, no matter who wrote it; each is named, so that a card that breaks one says which. */
 export const LAWS = [
   'fresh-before-waste',
   'all-home-before-cap',

@@ -32,7 +32,7 @@ export function outletAt(card: Card, rig: Rig, upTo: number): OutletState | null
   const outlet = outletsOf({ rig }).find(({ id }) => id === card.outlet)
   if (!outlet) return null
   const yard = yardOf(card)
-  // Joined tanks stand open to each other until the card pushes them home.
+  // Joined tanks are open to each other until the card shuts them.
   for (const id of outlet.joined) yard.open.add(id)
   const drained = new Set<Id>()
   let rinsed: Id | null = null

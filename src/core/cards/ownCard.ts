@@ -16,7 +16,7 @@ export function templateStepIds(): string[] {
   return [...ids]
 }
 
-/** Ways of doing one thing, of which one applies at a time: a card of one's own has all of them, as nobody knows yet who is there when it is walked. */
+/** Ways of doing one thing, of which one applies at a time: a card that the owner made has all of them, as nobody knows yet who is there when it is walked. */
 const WAYS: readonly (readonly string[])[] = [
   [
     ...['rinse.watch', 'rinse.wand', 'rinse.buckets', 'rinse.call'],
@@ -102,7 +102,7 @@ export function withOwn(card: Card & { stages: number[] }, own: OwnCard): Card &
   return { ...card, own: { id: own.id, name: own.name, from: own.from }, steps, stages }
 }
 
-/** What a card of one's own breaks that the template keeps; and what of the moves and cautions it dropped. */
+/** What a card that the owner made breaks that the template keeps; and what of the moves and cautions it dropped. */
 export function ownFaults(card: Card, own: OwnCard, rig: Rig): Breaking[] {
   return broken({ ...card, steps: ownSteps(card, own) }, rig)
 }

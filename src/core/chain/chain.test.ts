@@ -95,7 +95,7 @@ describe('a chain of stays (model.md section 1)', () => {
     expect(chainSeed(stayCase, 5)).toBe(6)
   })
 
-  it('keeps what it knows: an edit of the last stay counts none before it anew, one of the first all after it', () => {
+  it('keeps what it knows: an edit of the last stay counts none before it again, one of the first all after it', () => {
     const document = cutInTwo(trailerDemo(), 3)
     const cases = keptChain()
     const [first, second] = [cases(document, 'first'), cases(document, 'second')]

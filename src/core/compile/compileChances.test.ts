@@ -43,7 +43,7 @@ describe('the chances of a stay', () => {
     )
   })
 
-  it('split the crew by their own rates, whatever the habits and whoever is away, so that luck stays with its owner', () => {
+  it('split the crew by their own rates, no matter which habits are on and who is away, so that luck stays with its owner', () => {
     const stay = 'harrow-ridge'
     const plain = trailerDemo()
     const changed = trailerDemo()

@@ -9,7 +9,7 @@ export const HOOKUP_RUN = 'hookup'
 type Flows = Pick<Model, 'uses' | 'volume'>
 const MORNING = 0
 
-/** 1 in the parts of the nights with a sewer at the pitch: up to 11:00 after the last of them. */
+/** 1 in the parts of the nights with a sewer at the site: up to 11:00 after the last of them. */
 function hookupParts({ site }: Pick<Stay, 'site'>, { count, day, part }: PartGrid): Uint8Array {
   const nights = site.sewer === 'none' ? 0 : site.hookupNights
   return Uint8Array.from({ length: count }, (_, i) =>

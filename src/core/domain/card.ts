@@ -29,10 +29,10 @@ export const CARD_KINDS = [
 ] as const
 export type CardKind = (typeof CARD_KINDS)[number]
 
-/** A step of a card of one's own: one of the templates' (`dump.end-open`), or the owner's words. */
+/** A step of a card that the owner made: one of the templates' (`dump.end-open`), or the owner's words. */
 export type OwnStep = { step: string } | { words: string }
 
-/** A card of one's own, made from a copy of a template. */
+/** A card that the owner made, made from a copy of a template. */
 export interface OwnCard {
   id: Id
   name: string

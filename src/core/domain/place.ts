@@ -15,7 +15,7 @@ export type PlaceAccess = (typeof PLACE_ACCESS)[number]
 /** On which side of a rig that has pulled up its drain lies. */
 export const APPROACHES = ['unknown', 'either', 'left', 'right'] as const
 export type Approach = (typeof APPROACHES)[number]
-/** What else is to be had there. */
+/** What else there is. */
 export const OFFERS = ['groceries', 'fuel', 'laundry', 'showers', 'hookup'] as const
 export type Offer = (typeof OFFERS)[number]
 

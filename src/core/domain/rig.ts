@@ -88,7 +88,7 @@ export interface Rig {
   gear: Gear[]
   payload: Payload | null
   size: RigSize
-  /** Run cards of one's own. */
+  /** Run cards that the owner made. */
   cards: OwnCard[]
   /** What it wants done again and again. */
   chores: Chore[]

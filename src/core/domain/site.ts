@@ -3,7 +3,7 @@ import type { Position } from './place'
 export const SITE_WATER = ['none', 'tap'] as const
 export const SITE_SEWER = ['none', 'gray', 'all'] as const
 
-/** What stands at the pitch. */
+/** What there is at the site of a stay. */
 export interface Site {
   water: (typeof SITE_WATER)[number]
   sewer: (typeof SITE_SEWER)[number]

@@ -18,7 +18,7 @@ function under(rule: LandRule, habit: string | null, litres: number | null): Sta
   return caseOf(document, STAY)
 }
 
-it('by hand: four fifths of the washing-up outdoors, and the urine of three people, a day', () => {
+it('by hand: four fifths of the dish water outdoors, and the urine of three people, a day', () => {
   const washing = under('washing-water', 'dish-water-outdoors', 5)
   const dishes = washing.crew.activities.find(({ id }) => id === 'dishes')!
   const litres = dishes.volume as { value: number }
@@ -38,7 +38,7 @@ it('by hand: four fifths of the washing-up outdoors, and the urine of three peop
   expect(landUses(urine)[0]!.most).toBeCloseTo(use1.rate.value * persons * perUse * day, 9)
 })
 
-it('says nothing of rules without a limit, and nought where no habit rests on them', () => {
+it('says nothing of rules without a limit, and zero where no habit rests on them', () => {
   expect(landUses(under('washing-water', 'dish-water-outdoors', null))).toEqual([])
   expect(landUses(under('washing-water', null, 10))).toEqual([
     { rule: 'washing-water', most: 0, allowed: 10 },

@@ -253,7 +253,7 @@ it('a counted rate by hand: 30 uses where 40 were expected', () => {
   expect(deviation).toBeCloseTo(Math.sqrt(1 / 0.0225 + 30) / (1 / 0.0225 + 40), 12)
 })
 
-it('trips take the rows of joint draws in turn, whoever plays them; where nothing is unsure they are the count', () => {
+it('trips take the rows of joint draws in turn, no matter who plays them; where nothing is unsure they are the count', () => {
   const { stayCase, model } = sink()
   const evidence: Evidence[] = [{ kind: 'panel', at: 1, container: FRESH, edges: QUARTERS, step: 3 }]
   const learned = learn(stayCase, model, evidence, { counted: new Set(), until: 1 })

@@ -39,7 +39,7 @@ it('says of a logged run what it moved, as a run in the part it was logged in', 
   expect(happened([entry({ kind: 'run', at: '2027-09-01T08:00', did: [] })], trailer())).toEqual([])
 })
 
-it('an emptying in the log starts what stands on the solids anew; one that was only planned does not', () => {
+it('an emptying in the log starts what stands on the solids again; one that was only planned does not', () => {
   const learned = (log = trailerLog()) =>
     learnStay({ stayCase: trailer(), log, earlier: [], at: NOW, seed: 1 })
   const solids = ({ now }: ReturnType<typeof learned>) =>

@@ -67,7 +67,7 @@ export function stopOf(about: About, run: Run): Stop | null {
   return fromSite && { run, place, fromSite }
 }
 
-/** Whoever goes home when the stay is left does not come back. */
+/** A crew that goes home at the end of the stay does not come back. */
 function isLastWay({ start, leaveAt }: StayCase['stay'], run: Run): boolean {
   return run.kind === 'go-home' && slotNumber(run) >= slotNumber(slotOfTime(start, leaveAt))
 }

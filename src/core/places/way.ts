@@ -19,8 +19,8 @@ const HOUR_MIN = 60
 export function wayTo({ stay, crew }: About, placeId: Id): Leg | null {
   const own = stay.ways.find(({ place }) => place === placeId)
   const place = stay.places.find(({ id }) => id === placeId)
-  const reckoned = place ? roadBetween({ crew }, stay.site.position, place.position) : null
-  const kilometres = own?.kilometres?.value ?? reckoned?.kilometres
+  const workedOut = place ? roadBetween({ crew }, stay.site.position, place.position) : null
+  const kilometres = own?.kilometres?.value ?? workedOut?.kilometres
   if (kilometres === undefined) return null
   const minutes = own?.minutes?.value ?? (kilometres / crew.road.speed.value) * HOUR_MIN
   return { kilometres, minutes, isOwn: Boolean(own?.kilometres) }

@@ -79,7 +79,7 @@ describe('the least bother that reaches the nights', () => {
         )
       }),
     ],
-    ['a meal out that ties the washing-up to the toilet', demoWith(TIED, savesFlush)],
+    ['a meal out that ties the dishes to the toilet', demoWith(TIED, savesFlush)],
   ])(
     'is what brute force finds: %s',
     (_, document) => {

@@ -66,7 +66,7 @@ function chargeIn(container: Container, { crew }: StayCase): Preparation['charge
   return litres > 0 ? [{ container: container.id, litres }] : []
 }
 
-/** People × days × L, more in heat; guests and those who are away count alike: a reserve is for whoever is there. */
+/** People × days × L, more in heat; guests and those who are away count alike: a reserve is for everybody who is there. */
 export function drinkingReserve({ stay, crew }: StayCase): DrinkingReserve {
   const whole = Math.max(1, Math.ceil(wallDaysBetween(dayZero(stay.start), stay.leaveAt)))
   const days = Math.min(RESERVE_DAYS, whole)

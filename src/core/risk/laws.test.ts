@@ -122,7 +122,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     expect(planOn.days).toBe([...sample.days].sort((a, b) => a - b)[Math.floor(0.1 * trips)])
   })
 
-  it('the same seed is the same result, whoever plays the trips and in whatever pieces', () => {
+  it('the same seed is the same result, no matter who plays the trips and in which pieces', () => {
     const sampler = samplerFor(trailerDemo(), 'harrow-ridge')
     const piece = (from: number, to: number) => sampleTrips(sampler, { seed: 11, from, to, bandParts: 48 })
     const whole = piece(0, 1500)

@@ -11,7 +11,7 @@ export function chainDepth({ passed }: StayCase): number {
 }
 
 /**
- * The luck of a stay in a chain: another than that of the stay before, or its days would repeat that one's; the same whoever
+ * The luck of a stay in a chain: another than that of the stay before, or its days would repeat that one's; the same no matter who
  * asks.
  */
 export function chainSeed(stayCase: StayCase, seed: number): number {

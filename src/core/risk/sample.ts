@@ -17,7 +17,7 @@ export interface SampleOptions {
   bandParts: number
 }
 
-/** Plays trips of a stay. The same trips of the same seed come to the same, whoever plays them and in what company. */
+/** Plays trips of a stay. The same trips of the same seed come to the same, no matter who plays them and together with what. */
 export function sampleTrips(sampler: Sampler, { seed, from, to, bandParts }: SampleOptions): Sample {
   const bands = bandParts > 0 ? newBands(sampler, bandParts) : null
   return { ...playTrips(sampler, sampler.luck(seed, from, to), bands, null, from), bands }

@@ -7,7 +7,7 @@ import { runOf, runStep } from '../../../tests/support/generateRuns'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { BATCH, flushRange, joinSamples, playTrips, riskOf, sampleTrips, storyOf, tripLuck } from './index'
 
-/** The trailer's twelve nights with a dump in the middle, gray let over, and water fetched. */
+/** The trailer's twelve nights with a dump in the middle, gray moved into black, and water fetched. */
 function withRuns() {
   const document = trailerDemo()
   const [stay] = document.stays
@@ -63,7 +63,7 @@ it('levels with runs: their quantiles are those of all trips sorted, to one fine
   expect(Math.max(...width.subarray(gray * count, (gray + 1) * count))).toBeLessThan(3)
 })
 
-it('trips with runs come to the same whoever plays them, and no tank is past full right after it was filled', () => {
+it('trips with runs come to the same no matter who plays them, and no tank is past full right after it was filled', () => {
   const sampler = samplerFor(withRuns(), 'harrow-ridge')
   const piece = (from: number, to: number) => sampleTrips(sampler, { seed: 11, from, to, bandParts: 30 })
   const whole = piece(0, 900)
@@ -83,7 +83,7 @@ it('trips with runs come to the same whoever plays them, and no tank is past ful
   })
 })
 
-it('liquid on the solids starts anew at an emptying, in the trips as in the ledger', () => {
+it('liquid on the solids starts again at an emptying, in the trips as in the ledger', () => {
   const document = withoutSpread(withRuns())
   const sampler = samplerFor(document, 'harrow-ridge', undefined, true)
   const { model } = sampler

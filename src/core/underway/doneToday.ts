@@ -14,7 +14,7 @@ interface Unit {
 
 /**
  * What is left today of what is counted or was logged today and done at most once a day (model.md section 6): who has done it does not do it
- * again, and whoever has not has the chance of the parts that remain: p·w ÷ (1 − p·w′), w the share of the day's weights that
+ * again, and one who has not has the chance of the parts that remain: p·w ÷ (1 − p·w′), w the share of the day's weights that
  * is to come and w′ what is gone. Of what is counted only since some time of today nothing is known before it.
  * @param model the stay compiled from its start, beyond now
  * @returns by activity, what its uses of the rest of today are times

@@ -22,7 +22,7 @@ const partOf = ({ parts }: SinceYesterday, kind: string, activity?: string) =>
       cause.kind === kind && (activity === undefined || ('activity' in cause && cause.activity === activity)),
   )?.days ?? 0
 
-/** Days to plan on from a moment, as whoever stood there then would have had them. */
+/** Days to plan on from a moment, as they were known at that moment. */
 function planOnAt(stayCase: StayCase, log: LogEntry[], at: string): number {
   const until = log.filter((entry) => entry.at <= at)
   const now = caseNow(stayCase, learnStay({ stayCase, log: until, earlier: [], at, seed: trips.seed }))

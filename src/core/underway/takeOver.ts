@@ -29,7 +29,7 @@ export function withTakenOver(stayCase: StayCase, taken: ReadonlyMap<Id, TakenOv
   return { ...stayCase, crew: { ...crew, activities } }
 }
 
-/** How long a stay planned afresh lasts before its crew's numbers are taken over and after; null: beyond the horizon. */
+/** How long the stay, planned again from its start, lasts before its crew's numbers are taken over and after; null: beyond the horizon. */
 export function daysByTakingOver(
   stayCase: StayCase,
   taken: ReadonlyMap<Id, TakenOver>,

@@ -92,7 +92,7 @@ it('counts from now at the litres that were learned: own levels of the draws are
   for (const q of [0.1, 0.5, 0.9]) expect(quantileSorted(one!, q)).toBeCloseTo(quantileSorted(other!, q), 2)
 })
 
-it('a use is taken in at once by its litres, time goes on as expected, until it is learned anew', () => {
+it('a use is taken in at once by its litres, time goes on as expected, until it is learned again', () => {
   const known = learned()
   const base = caseNow(trailer(), known)
   const level = (stayCase: StayCase, id: string) =>
@@ -103,8 +103,8 @@ it('a use is taken in at once by its litres, time goes on as expected, until it 
   expect(level(after, 'gray') - level(base, 'gray')).toBeCloseTo(2 * litres, 9)
   expect(level(base, 'fresh') - level(after, 'fresh')).toBeCloseTo(2 * litres, 9)
   // Learned with the entry it comes to nearly the same.
-  const anew = learned([...trailerLog(), used('2027-09-14T15:15', 'shower', 2)])
-  expect(Math.abs(levelOf(anew, 'gray') - level(after, 'gray'))).toBeLessThan(1.5)
+  const relearned = learned([...trailerLog(), used('2027-09-14T15:15', 'shower', 2)])
+  expect(Math.abs(levelOf(relearned, 'gray') - level(after, 'gray'))).toBeLessThan(1.5)
   // Draws move with their mean, and what is dry stays dry.
   const { draws } = after.now!
   const mean = (of: typeof draws, c: number) => {
@@ -176,7 +176,7 @@ it('by hand: a shower that was logged today is not expected again; of those who 
   expect(left(none)).toBeCloseTo((2 * chance(0.4) + chance(0.6)) / 1.4, 9)
   // Maren has, at 13:05.
   expect(left(trailerLog())).toBeCloseTo((chance(0.4) + chance(0.6)) / 1.4, 9)
-  // Two more that nobody is named for; then none is left. Washing-up is done more than once a day: nothing is said of it.
+  // Two more that nobody is named for; then none is left. Dishes are done more than once a day: nothing is said of them.
   expect(left([...trailerLog(), used('2027-09-14T14:00', 'shower', 2)])).toBe(0)
   expect(learned().now.today!.map(({ activity }) => activity)).toEqual(['shower'])
   // The rest of today follows, tomorrow does not.

@@ -42,7 +42,7 @@ export function openDexieStore(space: Space, by = ''): DocumentStore {
     checks: Checks | null,
     work: (document: Document) => Promise<T & { document: Document }>,
   ): Promise<T & Snapshot & { logBefore: number }> => {
-    // On a turn of its own: begun amid the awaits of a reading, the database would take it for over before it is.
+    // On a turn of its own: begun between the awaits of a reading, the database would take it for over before it is.
     await new Promise((resolve) => setTimeout(resolve))
     const snapshot = await transaction(database, 'rw', async () => {
       const before = await current(checks)

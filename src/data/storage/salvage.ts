@@ -26,7 +26,7 @@ export async function salvaged(space: Space): Promise<string> {
   }
 }
 
-/** Deletes what is kept, so that the next opening starts afresh. Irrevocable: an export comes first. */
+/** Deletes what is kept, so that the next opening starts empty. Irrevocable: an export comes first. */
 export async function discard(space: Space): Promise<void> {
   await Dexie.delete(DATABASE_NAMES[space])
 }

@@ -3,7 +3,7 @@ import { owned } from '@/core/quantities'
 import { containerOf, crewOf, rigOf, stayOf } from './find'
 import { setCapacity } from './rigEdits'
 
-/** Recipes on a draft: cards of one's own, what tanks are treated with, and what was measured with a bucket or a meter. */
+/** Recipes on a draft: cards that the owner made, what tanks are treated with, and what was measured with a bucket or a meter. */
 
 /** A card is changed, or added. */
 export function putCard(draft: Document, rigId: Id, card: OwnCard): void {

@@ -109,7 +109,7 @@ it('the demo is round in gallons for who reads gallons, and as shipped for who r
   expect(metric.crews).toEqual(trailerDemo().crews)
 })
 
-it('a tank measured anew keeps the step its panel showed, a full tank stays full, a measured level stands', () => {
+it('a tank measured again keeps the step its panel showed, a full tank stays full, a measured level stands', () => {
   const levelAfter = (read: Parameters<typeof edits.setReading>[3]) => {
     const document = edited((draft) => {
       edits.setPanel(draft, 'trailer', 'gray', { probes: [0.5, 1], by: 'owner' })

@@ -79,7 +79,7 @@ export function dropLostSteps(stay: Stay, { containers }: Rig): void {
   stay.runs = stay.runs.filter(({ steps, kind }) => steps.length > 0 || kind === 'errand')
 }
 
-/** What stands at the pitch of a stay. */
+/** What there is at the site of a stay. */
 export function setSite(draft: Document, stayId: Id, site: Partial<Site>): void {
   Object.assign(stayOf(draft, stayId).site, site)
 }

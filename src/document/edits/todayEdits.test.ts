@@ -115,7 +115,7 @@ describe('chores', () => {
     expect(usual.rigs[0]!.chores.length).toBe(1 + trailerDemo().rigs[0]!.chores.length)
   })
 
-  it('go with their tank; two of one id, a rhythm of nothing and a stock below nought are refused', () => {
+  it('go with their tank; two of one id, a rhythm of nothing and a stock below zero are refused', () => {
     const truck = truckDemo()
     const [rig] = truck.rigs
     const bin = rig!.containers.find(({ kind }) => kind === 'solids')!

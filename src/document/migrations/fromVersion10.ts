@@ -22,7 +22,7 @@ interface Before {
 }
 
 /**
- * Version 11 knows more gear and cautions, and how long tanks took to drain; cards of one's own keep their order where a step became
+ * Version 11 knows more gear and cautions, and how long tanks took to drain; cards that the owner made keep their order where a step became
  * several.
  */
 export function fromVersion10(document: unknown): unknown {

@@ -12,7 +12,7 @@ interface RigV5 {
 const assumed = (value: number) => ({ value, by: 'default', source: 'assumed' })
 const ruleOfThumb = (value: number) => ({ value, by: 'default', source: 'rule-of-thumb' })
 
-/** Version 6 has runs with their places, what stands at the pitch, the sides an owner takes, and what errands cost. */
+/** Version 6 has runs with their places, what there is at the site, the sides an owner takes, and what errands cost. */
 export function fromVersion5(document: unknown): unknown {
   const { rigs, crews, habits, stays, ...rest } = document as Version5
   return {

@@ -9,7 +9,7 @@ interface StayV6 {
   places: object[]
 }
 
-/** Version 7 has run cards of one's own, products with their stock, and more of a place: its rule and its tap. */
+/** Version 7 has run cards that the owner made, products with their stock, and more of a place: its rule and its tap. */
 export function fromVersion6(document: unknown): unknown {
   const { rigs, crews, habits, stays, ...rest } = document as Version6
   return {

@@ -12,7 +12,7 @@ export const ownStepsField = listOf(
   LIMITS.cardSteps,
 ).min(1)
 
-/** A card of one's own. */
+/** A card that the owner made. */
 export const ownCardSchema = z.strictObject({
   id: idField,
   name: nameField,

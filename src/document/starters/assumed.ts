@@ -79,7 +79,7 @@ function firstSides(): Sides {
   return Object.fromEntries(first) as Sides
 }
 
-/** A pitch of which nothing is recorded, and no errand set. */
+/** A site of which nothing is recorded, and no errand set. */
 export function bareSite(): Pick<
   Stay,
   'site' | 'places' | 'ways' | 'follows' | 'endsAt' | 'runs' | 'budget'

@@ -43,7 +43,7 @@ const own = computed(() =>
     ? (forecast.rig?.cards.find(({ id }) => id === String(route.params.own)) ?? null)
     : null,
 )
-/** What a card of one's own, or one from elsewhere, would break here: then it is not started. */
+/** What a card that the owner made, or one from elsewhere, would break here: then it is not started. */
 const unsafe = computed(() => (own.value ? (cards.brokenBy(own.value) ?? []) : []))
 const kind = computed((): CardKind | null => {
   const asked = String(route.params.kind)

@@ -15,7 +15,7 @@ import BrokenLaws from './BrokenLaws.vue'
 import OwnCardEditor from './OwnCardEditor.vue'
 import { useCards } from './useCards'
 
-/** Cards of one's own, made from a copy: opened, changed, shared as a file, taken in from one. */
+/** Cards that the owner made, made from a copy: opened, changed, shared as a file, taken in from one. */
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const cards = useCards()

@@ -39,7 +39,7 @@ export const GROUPS = {
   measure: ['bucket-test', 'metered-fill'],
 } as const satisfies Record<string, readonly CardKind[]>
 
-/** The cards of this rig, of its runs, and of one's own; all of them follow every edit. */
+/** The cards of this rig, of its runs, and those that the owner made; all of them follow every edit. */
 export function useCards() {
   const forecast = useForecastStore()
   const log = useLogStore()
@@ -92,7 +92,7 @@ export function useCards() {
     return whole ? split(withOwn(whole, card)) : []
   }
 
-  /** Laws that a card of one's own breaks on this rig; null: it has nothing that such a card is about. */
+  /** Laws that a card that the owner made breaks on this rig; null: it has nothing that such a card is about. */
   function brokenBy(card: OwnCard): Law[] | null {
     const whole = single(card.kind, null)
     const { rig } = forecast

@@ -14,7 +14,7 @@ import { useWorkspaceStore } from '@/data/workspaceStore'
 import * as t from '@/texts/t'
 import { inSlices } from '@/workers/inSlices'
 
-/** Hours between leaving one pitch and arriving at the next, until the owner says. */
+/** Hours between leaving one site and arriving at the next, until the owner says. */
 const ROAD_H = 4
 const NEXT_NIGHTS = 3
 /** What a night at a hookup costs until the owner says, in their money. */

@@ -44,7 +44,7 @@ function remove(absence: Absence) {
 
 <template>
   <div>
-    <!-- Made anew with each one added, so that it asks for the next. -->
+    <!-- Made again with each one added, so that it asks for the next. -->
     <ChoiceField
       :key="repeating.length"
       :of="person.name"

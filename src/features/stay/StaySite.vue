@@ -9,7 +9,7 @@ import TextField from '@/parts/fields/TextField.vue'
 import * as t from '@/texts/t'
 import AppSwitch from '@/ui/AppSwitch.vue'
 
-/** What stands at the pitch, and what is asked of who stays there. */
+/** What there is at the site, and its rules for those who stay. */
 const props = defineProps<{ stay: Stay }>()
 const workspace = useWorkspaceStore()
 function set(next: Partial<Site>, what: string | null = null) {

@@ -94,7 +94,7 @@ export function useStayAnswers() {
   })
 }
 
-/** Longer than the pitch may be had. */
+/** More nights than the site allows. */
 function isTooLong({ site: { stayLimit }, start, leaveAt }: Stay): boolean {
   return stayLimit !== null && nightsBetween(start, leaveAt) > stayLimit
 }

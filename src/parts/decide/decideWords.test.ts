@@ -81,7 +81,7 @@ it('of several that are left the next one, of none the limit, and of what is too
     gray([way('2027-09-15T17:00', { place: null, usual: 'restock', kilometres: null })]),
   )
   expect(alone.preferred).toBe('By then: restock at the site.')
-  expect(alone.after).toBe('After that nothing is left; Gray meets its limit on Thu 16 Sept 06:24.')
+  expect(alone.after).toBe('After that nothing is left; Gray reaches its limit on Thu 16 Sept 06:24.')
   const late = await said(gray([], 'too-late'))
   expect(late).toMatchObject({
     until: null,

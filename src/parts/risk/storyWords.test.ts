@@ -13,14 +13,14 @@ const activity = (closer: number, uses: number, usual: number, perUse: number, i
 const told = (reasons: Reason[]) =>
   storyReasons(
     { days: 4, stopper: 'gray', hotDays: 0, hotDaysGiven: 0, since: null, reasons },
-    (id) => ({ shower: 'Shower', dishes: 'Washing-up' })[id] ?? '',
+    (id) => ({ shower: 'Shower', dishes: 'Dishes' })[id] ?? '',
   )
 
 it('says of each heavy reason what was more: the times, the water each, or both', () => {
   expect(told([activity(40, 9, 6.6, 1.02)])).toEqual(['Shower 9 times where 6.6 are usual'])
   expect(told([activity(40, 6, 6.6, 1.31)])).toEqual(['Shower takes 31 % more each time'])
   expect(told([activity(40, 14, 9.7, 1.17, 'dishes')])).toEqual([
-    'Washing-up 14 times where 9.7 are usual, 17 % more each',
+    'Dishes 14 times where 9.7 are usual, 17 % more each',
   ])
 })
 
@@ -35,8 +35,8 @@ it('leaves out what weighs less than a tenth and what held the stop off, and tel
   ]
   expect(told(reasons)).toEqual([
     'Shower 9 times where 6 are usual',
-    'The start was worse than read',
-    'The tank holds less than it says',
+    'The tanks began worse than they were read',
+    'The tank holds less than its label says',
   ])
   expect(told([activity(-5, 1, 4, 1)])).toEqual([])
 })

@@ -137,7 +137,7 @@ it('says what is left today: how many of how many, who has them, or when the nex
   expect(rows([line({ today: 0, next: null })])[0]).toBe('Shower: 0, none before Thu 16 Sept')
   // Next to nothing of it, now or later: not worth a line.
   expect(rows([line({ left: 0.01, later: 0.01, spent: 0 })])).toEqual([])
-  expect(words.budget.headline.value).toBe('Left today, if it is to last to Thu 16 Sept')
+  expect(words.budget.headline.value).toBe('Left today, to last to Thu 16 Sept')
 })
 
 it('says instead where saving does not do it, how far it does, and where nothing needs saving', async () => {
@@ -165,7 +165,7 @@ it('while it is planned a budget is a share of each day', async () => {
   const [row] = words.budget.rows.value
   expect(row!.n).toBe(0)
   expect(row!.side).toMatch(/^\d\.\d a day, 12 in all$/)
-  expect(words.budget.headline.value).toMatch(/^A day's share/)
+  expect(words.budget.headline.value).toMatch(/^For one day/)
 })
 
 it('uses are rounded to what is known; a night is the morning after it', () => {

@@ -22,7 +22,7 @@ export const app = {
   saved: 'saved',
   saving: 'saving…',
   notSaved: 'not saved',
-  notKept: 'kept nowhere',
+  notKept: 'not kept',
   demo: 'Demo',
   find: 'Find anything',
 }
@@ -48,7 +48,7 @@ export const edits = {
     'take-over': 'numbers taken over',
     run: 'run',
     place: 'place',
-    school: 'side taken',
+    school: 'way of doing it',
     site: 'what there is at the site',
     card: 'run card',
     product: 'treatment',
@@ -62,8 +62,8 @@ export const edits = {
 export const field = {
   empty: 'Put in a number.',
   'not-a-number': (found: string) => `“${found}” is not a number Dry Count can read.`,
-  'unknown-unit': (found: string) => `“${found}” is no unit Dry Count knows here.`,
-  'wrong-dimension': (found: string) => `“${found}” measures something else.`,
+  'unknown-unit': (found: string) => `Dry Count does not know the unit “${found}”.`,
+  'wrong-dimension': (found: string) => `“${found}” is not a unit that fits here.`,
   range: (min: string, max: string) => `Between ${min} and ${max}, please.`,
   kept: (good: string) => `Still counting with ${good}.`,
 }
@@ -74,11 +74,11 @@ export const states = {
   reload: 'Reload',
   loading: 'Reading your stay…',
   slow: 'Reading takes longer than it should. Other tabs of Dry Count may be in the way: close them.',
-  volatile: 'This browser keeps nothing for Dry Count. Export a file before you close the page.',
+  volatile: 'This browser does not save anything for Dry Count. Export a file before you close the page.',
   tryAgain: 'Try again',
-  inMemory: 'Go on without keeping anything',
+  inMemory: 'Go on without saving',
   counting: (percent: string) => `Counting a very large plan: ${percent} %…`,
-  onMain: 'This browser runs nothing in the background here, so chances and advice take longer.',
+  onMain: 'This browser cannot count in the background, so chances and advice take longer.',
 }
 
 export const switcher = {

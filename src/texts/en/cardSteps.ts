@@ -74,7 +74,7 @@ export const cardSteps: Record<string, string> = {
   'dump.ground-off': 'Take the ground end out of the drain. Join both ends of the hose. Put it into its bag.',
   'dump.home': 'Every valve fully shut, every cap on. Look once more.',
   'dump.joined':
-    'Open {joined} to each other again, behind the shut end valve and the cap. That is how your tanks stand.',
+    'Open {joined} to each other again, behind the shut end valve and the cap. That is how you keep your tanks.',
 
   'rinse.see': 'Usually {rounds} of {rinse-litres}, {rinse-minutes} each.',
   'rinse.begin': 'Open {tank} fully. Let it run out: the rush is over in about {drain}.',
@@ -152,7 +152,7 @@ export const cardSteps: Record<string, string> = {
   'top-up.read': 'Read the panel once more.',
 
   'over.refused':
-    'Do not open anything. {gray} does not stand clearly above {black}, or {black} has no room. Toilet waste would run into {gray}.',
+    'Do not open anything. {gray} is not clearly higher than {black}, or {black} has no room. Toilet waste would run into {gray}.',
   'over.level': 'Level the rig. A tilt changes what runs where.',
   'over.read': 'Read both tanks now: {gray} and {black}.',
   'over.end': 'End valve shut, both tank valves fully shut, cap on.',
@@ -160,10 +160,10 @@ export const cardSteps: Record<string, string> = {
   'over.black-open':
     'Open {black} and count: {head-seconds}, no longer. About {head-litres} run over in that time.',
   'over.pulse':
-    'Open {black} for {pulse}, no longer. Nobody measured how high the tanks stand. Read both before you do it again.',
+    'Open {black} for {pulse}, no longer. Nobody measured how high the tanks are. Read both before you do it again.',
   'over.black-shut': 'Shut {black} first.',
   'over.gray-shut': 'Then shut {gray}.',
-  'over.again': 'Read both tanks. Do it again only while {gray} stands clearly above {black}.',
+  'over.again': 'Read both tanks. Do it again only while {gray} is clearly higher than {black}.',
 
   'gray-only.ask': 'Only gray goes into this drain. Black stays shut.',
   'gray-only.open':

@@ -2,7 +2,7 @@
 export const chart = {
   title: 'Levels and their ranges',
   show: 'Draw the levels',
-  hide: 'Put the chart away',
+  hide: 'Hide the chart',
   table: 'The same as a table',
   day: 'Day',
   loading: 'Drawing…',
@@ -10,7 +10,7 @@ export const chart = {
   sentence: (name: string, when: string, others: string) =>
     `${name} reaches its limit first, ${when}${others === '' ? '' : `; then ${others}`}.`,
   sentenceNone: (horizon: string) => `No tank reaches its limit within ${horizon} days.`,
-  reading: 'The line is the average, the band holds eight trips in ten, the dots are the limit.',
+  reading: 'The line is the average. The band holds eight trips in ten. The dots are the limit.',
   range: (low: string, high: string) => `${low} to ${high}`,
   after: (name: string, days: string) => `${name} after ${days} days`,
 }

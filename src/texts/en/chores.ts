@@ -2,7 +2,7 @@
 
 export const chores = {
   title: 'Chores',
-  lead: 'What the rig wants done again and again.',
+  lead: 'What has to be done on the rig again and again.',
   due: (name: string) => `Due: ${name}`,
   none: 'Nothing is due.',
   noneYet: 'No chores are listed for this rig.',
@@ -20,7 +20,7 @@ export const chores = {
   rhythm: 'Due by',
   lastDone: 'Last done',
   lastOn: (day: string) => `Last done on ${day}`,
-  neverDone: 'Not recorded when it was done last',
+  neverDone: 'No record of when it was last done',
   on: (day: string) => `due ${day}`,
   isDue: 'due now',
   putOff: (day: string) => `put off until ${day}`,
@@ -52,7 +52,7 @@ export const chores = {
   },
   how: {
     sanitize: 'The card has the amount for your volume, the hold time and the flushing.',
-    seals: 'Valves and the cassette’s lip seal, with what your school takes.',
+    seals: 'Valves and the cassette’s lip seal, with the product you chose.',
     probes: 'A warm part-fill and a drive often do; the card says how.',
     'wash-cassette': 'Mild cleaner, rinse, leave it open in the air.',
     'change-medium':
@@ -91,12 +91,12 @@ export const chores = {
       : soon === null
         ? 'Nothing is due'
         : `Next: ${soon}`,
-  atLeastOne: 'Say by what it is due.',
+  atLeastOne: 'Choose what makes it due.',
 }
 
 export const review = {
   title: 'Review',
-  lead: 'What a stay came to, and what the next plan should take from it.',
+  lead: 'How a stay went, and what the next plan should take from it.',
   none: 'No stay has begun yet: there is nothing to look back on.',
   which: 'Stay',
   soFar: 'So far',
@@ -120,9 +120,9 @@ export const review = {
     n === 0
       ? 'Nothing was read.'
       : n === 1
-        ? 'One reading, and it fitted.'
-        : `${n} readings, and all fitted.`,
-  readingsLied: (lied: number, total: number) => `${lied} of ${total} did not fit.`,
+        ? 'One reading, and it agreed.'
+        : `${n} readings, and all agreed.`,
+  readingsLied: (lied: number, total: number) => `${lied} of ${total} did not agree.`,
   lied: (tank: string, at: string, read: string, counted: string) =>
     `${tank}, ${at}: showed ${read}, the count said ${counted}.`,
   leftOut: 'left out',
@@ -161,7 +161,7 @@ export const review = {
   print: 'Print on one page',
   printNow: 'Print',
   back: 'Back',
-  working: 'Reckoning…',
+  working: 'Working it out…',
   failed: 'This stay cannot be worked out here.',
   table: 'The same as a table',
   stay: 'Stay',

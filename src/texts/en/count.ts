@@ -4,8 +4,8 @@ import { spelled } from './numbers'
 
 export const count = {
   onAverageYouHave: 'On average you have',
-  explained: 'Dry days end when the first tank meets its limit, if nobody dumps or refills.',
-  explainedRuns: 'It holds until the first tank meets its limit, with the runs that are set.',
+  explained: 'Dry days end when the first tank reaches its limit, if nobody dumps or refills.',
+  explainedRuns: 'With your runs, your days end when the first tank reaches its limit.',
   planOnStrip: 'to plan on',
   averageStrip: (days: string) => `average ${days}`,
   dryDays: (days: string) => (days === '1' ? 'dry day' : 'dry days'),
@@ -68,7 +68,7 @@ export const risk = {
   of100: (n: number) => `${n} in 100`,
   under1: 'less than 1 in 100',
   over99: 'more than 99 in 100',
-  title: 'How sure is that',
+  title: 'How sure is that?',
   beyond: (days: string) => `beyond ${days}`,
   sentence: (plan: string, likely: string, best: string) =>
     `Nine trips in ten last at least ${plan} days, half of them ${likely}, one in ten ${best} or more.`,
@@ -84,24 +84,24 @@ export const risk = {
   story: 'What a bad trip looks like',
   storyStop: (container: string, day: string, part: string, days: string) =>
     `${container} stops you ${day}, ${part}, after ${days} days.`,
-  storyNone: 'Nine trips in ten last beyond the horizon: there is no bad one to tell.',
+  storyNone: 'Nine trips in ten last longer than Dry Count looks ahead, so there is no bad trip to show.',
   because: {
     more: (activity: string, uses: string, usual: string) =>
       `${activity} ${uses} times where ${usual} are usual`,
     both: (activity: string, uses: string, usual: string, percent: string) =>
       `${activity} ${uses} times where ${usual} are usual, ${percent} % more each`,
     fewer: (activity: string, percent: string) => `${activity} takes ${percent} % more each time`,
-    start: 'The start was worse than read',
-    capacity: 'The tank holds less than it says',
+    start: 'The tanks began worse than they were read',
+    capacity: 'The tank holds less than its label says',
   },
   hot: (days: number, given: number) =>
-    `${days === 1 ? 'One hot day' : `${days} hot days`}, ${given === 0 ? 'none' : given === 1 ? 'one' : given} foreseen.`,
+    `${days === 1 ? 'One hot day' : `${days} hot days`}, ${given === 0 ? 'none' : given === 1 ? 'one' : given} expected.`,
   trips: (n: string, of: string) => `${n} of ${of} trips`,
   working: 'Counting trips…',
   stop: 'Stop',
   again: 'Count them again',
   stopped: 'Stopped: this is what the trips so far say.',
-  failed: 'The trips could not be played in this browser. The average still counts.',
+  failed: 'The chances could not be worked out in this browser. The average is still right.',
   stillDry: 'Still dry',
   ofTrips: 'of 100 trips',
   stillDryAt: (day: string, chance: string) => `Nothing stops you up to the end of ${day} in ${chance}`,

@@ -53,19 +53,19 @@ export const faults: Record<FaultCode, Words> = {
     'A solids bin must stay damp, not wet: nothing drains into it. Give it as the place for solids.',
   'solids-astray': () => 'Solids go to a solids bin, a cassette or a black tank.',
   'two-outlets': ({ found }) => `${found} already meets the others at another outlet.`,
-  'joined-alone': ({ found }) => `Tanks stand open to each other in twos or more (${found}).`,
+  'joined-alone': ({ found }) => `Open tanks come in twos or more; here it is ${found} alone.`,
   'joined-without-end-valve': ({ found }) =>
     `${found} has no end valve: open tanks would run out at the cap.`,
   'no-vessel': ({ found }) => `${found} keeps water for later but has nothing to keep it in.`,
   'gray-reuse': ({ found }) =>
-    `Water used once is for the toilet only, and nobody drinks what was caught: not for ${found}.`,
+    `Water that was used once is only for the toilet, and nobody drinks what was caught. ${found} cannot have it.`,
   'reuse-loop': ({ found }) => `A loop: ${found} would draw the water that it gives.`,
   'gear-missing': ({ found, expected }) =>
     `${found} needs ${gearWords(expected)}, which the rig does not list.`,
   'not-allowed': ({ found, expected }) =>
     `${found} needs a rule of the land that is not recorded as allowing it: ${ruleWords(expected)}.`,
   'night-before-day': () => 'The sun sets after it rises.',
-  'body-changed': ({ found }) => `${found}: what a body gives is counted as it is; no habit changes it.`,
+  'body-changed': ({ found }) => `${found}: no habit can change how much a body gives.`,
   'probes-fall': () => 'The marks of a panel rise from the lowest to the highest.',
 }
 

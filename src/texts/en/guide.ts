@@ -17,7 +17,7 @@ export const terms = {
     text: 'The night the budget has to last through, up to eleven the next morning.',
   },
   binds: {
-    name: 'What binds',
+    name: 'The tank that sets the budget',
     text: 'If you used a little more than the budget allows, this tank would stop you first.',
   },
   swap: {
@@ -57,12 +57,12 @@ export const terms = {
     name: 'How sure the size is',
     text: 'A tank may hold a few percent more or less than the brochure says. Once it is metered, it is sure.',
   },
-  supply: { name: 'Supply', text: 'Fresh water, and a cassette’s own flush tank: they empty downwards.' },
-  waste: { name: 'Waste', text: 'Gray, black, cassette, urine jug, solids bin: they fill upwards.' },
-  gray: { name: 'Gray', text: 'Water from sinks and showers. Mostly the first to be full.' },
+  supply: { name: 'Supply', text: 'Fresh water, and a cassette’s own flush tank. They get emptier.' },
+  waste: { name: 'Waste', text: 'Gray, black, cassette, urine jug, solids bin. They get fuller.' },
+  gray: { name: 'Gray', text: 'Water from sinks and showers. Usually the first to be full.' },
   black: { name: 'Black', text: 'What the toilet flushes. The solids need enough water to run out.' },
   cassette: { name: 'Cassette', text: 'A toilet tank that is pulled out and carried.' },
-  'flush-tank': { name: 'Flush tank', text: 'Water of a cassette toilet’s own, apart from fresh.' },
+  'flush-tank': { name: 'Flush tank', text: 'The flush water of a cassette toilet, in a tank of its own.' },
   'urine-jug': {
     name: 'Urine jug',
     text: 'Where a diverting toilet keeps the urine. It has to be emptied most often.',
@@ -77,7 +77,7 @@ export const terms = {
     name: 'End valve',
     text: 'A second valve behind all tank valves, before the cap. It opens first and shuts last.',
   },
-  joined: { name: 'Joined tanks', text: 'Tanks that stand open to each other: they fill as one.' },
+  joined: { name: 'Joined tanks', text: 'Tanks that are open to each other: they fill as one.' },
   panel: { name: 'Panel', text: 'Lights that show a tank in steps. Between two lights it may be anywhere.' },
   probe: {
     name: 'Probe',
@@ -123,7 +123,7 @@ export const terms = {
   },
   'road-factor': {
     name: 'Road, as worked out',
-    text: 'The straight way times 1.3, at the pace of small roads, until you put in the road you know.',
+    text: 'The straight distance times 1.3, at the speed of small roads, until you put in the road you know.',
   },
   chain: {
     name: 'Chain of stays',
@@ -144,7 +144,7 @@ export const terms = {
   },
   shakedown: {
     name: 'Shakedown',
-    text: 'Counting every use at a hookup, once, so that later plans stand on your own numbers.',
+    text: 'Counting every use at a hookup, once, so that later plans use your own numbers.',
   },
   counted: {
     name: 'Counted, expected',
@@ -153,7 +153,7 @@ export const terms = {
   learned: { name: 'Learned', text: 'What your log says a use takes. It comes closer with every reading.' },
   trip: {
     name: 'Trip',
-    text: 'Your stay, played once with luck. Ten thousand of them show how sure a number is.',
+    text: 'Your stay, simulated once with its ups and downs. Ten thousand of them show how sure a number is.',
   },
   assumed: { name: 'Assumed', text: 'No figure was found. Your own log will replace it.' },
   payload: { name: 'Payload', text: 'The weight the rig may still carry. Water is most of it.' },
@@ -189,7 +189,7 @@ export const askLocally = [
   },
   {
     ask: 'How strong may disinfection of drinking water be, and how long?',
-    who: 'The label, and your health authority. They stand over the card.',
+    who: 'The label, and your health authority. They come before the card.',
   },
   {
     ask: 'When is it to be quiet, and who may use the dump station?',
@@ -214,7 +214,7 @@ export const guide = {
   },
   answer: {
     terms: (n: number) => `${n} words, in plain ones`,
-    schools: (n: number) => `${n} questions, and your side in each`,
+    schools: (n: number) => `${n} questions, and your answer to each`,
     cautions: (n: number) => `${n} cautions, each at the step where it matters`,
     wrongs: (n: number) => `${n} mishaps, and what to do`,
     cards: (n: number) => `${n} jobs, step by step`,
@@ -226,7 +226,7 @@ export const guide = {
   screenWords: 'Words on this screen',
   kinds: {
     term: 'word',
-    school: 'school',
+    school: 'your way',
     caution: 'caution',
     wrong: 'mishap',
     card: 'card',

@@ -13,21 +13,21 @@ export const cautions = {
   trickle: 'A paused shower still trickles unless a full shut-off is fitted.',
   slippery: 'A basin underfoot is slippery: stand still, step out slowly.',
   'not-for-drinking':
-    'Catch it in a clean vessel, keep it covered, use it the same day; boil it where it goes into cooking. Never drink it as it is.',
+    'Catch it in a clean vessel, keep it covered, use it the same day. For cooking, boil it. Never drink it unboiled.',
   'plain-soap':
-    'Pour out only what holds a soap that breaks down, and little of it. It does not belong in a lake or a stream either.',
+    'Pour out only water with a little soap of a kind that breaks down. Never into a lake or a stream.',
   damp: 'Open the window and run the fan until the walls are dry: a damp wet room grows mold.',
   'sun-warm': 'Its warmth depends on the day. Feel it with your hand before it runs over you: it can scald.',
 } satisfies Record<Caution, string>
 
 export const habits = {
-  others: 'What buys nothing now',
-  further: 'More that buy days',
+  others: 'Habits that buy nothing now',
+  further: 'More habits that buy days',
   andMore: (n: number) => `${n} more`,
   who: (habit: string) => `Who takes part: ${habit}`,
   title: 'Habits',
-  lead: (stopper: string) => `What they buy in this stay, where ${stopper} stops you.`,
-  leadNone: 'What they buy in this stay.',
+  lead: (stopper: string) => `The days each habit buys in this stay, where ${stopper} stops you.`,
+  leadNone: 'The days each habit buys in this stay.',
   needs: 'Needs',
   haveIt: 'We have it',
   needsRule: (rule: string) => `Needs a rule of the land: ${rule.toLowerCase()}.`,
@@ -53,7 +53,7 @@ export const habits = {
   kinds: {
     rate: 'fewer or more uses, ×',
     volume: 'less or more water, ×',
-    replace: 'water a use becomes',
+    replace: 'water per use becomes',
     redirect: 'this share to the ground',
   },
   missing: (n: number) => `Add ${n} from the catalogue`,
@@ -85,19 +85,19 @@ export const reach = {
   stop: 'Stop the search',
   working: (n: number) =>
     n === 0 ? 'Trying sets of habits on 500 trips…' : `Trying sets of habits on 500 trips: ${n} kept so far…`,
-  stopped: 'Stopped. What was found so far stands below.',
-  failed: 'The search broke off. Try it again.',
-  gone: 'The stay or its habits have changed, so the last answer no longer stands. Search again.',
+  stopped: 'Stopped. Below is what was found so far.',
+  failed: 'The search failed. Try it again.',
+  gone: 'The stay or its habits have changed, so the last answer is out of date. Search again.',
   found: (nights: string, bother: string, chance: string) =>
     `${nights} for a bother of ${bother} a day. On ten thousand trips it holds in ${chance}.`,
   already: (nights: string) => `${nights} hold as you live, with no habit at all.`,
   none: (nights: string, days: string, stopper: string) =>
-    `Habits alone do not reach ${nights}: the best is ${days} days, ${stopper} still stops you. A run does it.`,
+    `Habits alone do not reach ${nights}: the best is ${days} days, ${stopper} still stops you. A run would do it.`,
   noneAtAll: (nights: string, days: string, stopper: string) =>
     `Neither habits nor one run reach ${nights}: the best of habits is ${days} days, ${stopper} still stops you.`,
   errand: (run: string, where: string, chance: string) => `${run}: ${where}. Then it holds in ${chance}.`,
   beside: (habits: string, bother: string) => `With it: ${habits}, bother ${bother} a day.`,
-  errandSet: (run: string) => `Set: ${run}, with what goes along.`,
+  errandSet: (run: string) => `Set: ${run}, with what belongs to it.`,
   days: 'Days',
   bother: 'Bother a day',
   slide: 'Slide to weigh bother against days',
@@ -118,7 +118,7 @@ export const reach = {
   heldDays: (days: string) => `${days} days`,
   heldBother: (bother: string) => `a bother of ${bother}`,
   heldNone: 'not reached',
-  heldTitle: 'What you hold back',
+  heldTitle: 'What you ruled out',
   allowHold: { school: 'Save there too', floor: 'Go below the floor', refused: 'Allow it again' },
   keepFloor: 'Keep to the floor again',
   belowFloor: 'Sets may go below your floor of liquid on the solids.',
@@ -130,22 +130,22 @@ export const reach = {
 
 export const flush = {
   short: (liquid: string, school: string) => `${liquid} of liquid per solid use; ${school}`,
-  title: 'The two sides of the flush',
-  now: 'As it stands',
-  school: 'You hold with',
+  title: 'Plenty of flush water, or little',
+  now: 'As it is now',
+  school: 'You prefer',
   schools: { plenty: 'plenty every time', little: 'little, and rinse hard' },
   why: {
     plenty:
-      'The default: never save in the toilet, so that nothing mounds and the tank rinses easily. Habits that leave less are not advised.',
+      'This is the default. You never save in the toilet, so no mound builds up and the tank rinses easily. Habits that leave less liquid are not advised.',
     little:
-      'As little as your floor allows, and more rounds of rinsing at the dump. Both sides fear the mound.',
+      'You flush as little as your floor allows, and rinse more rounds at the dump. Both answers are meant to avoid a mound.',
   },
   over: (low: string, high: string, kept: string) =>
     `${low} to ${high} of liquid on each solid use; you keep ${kept}.`,
   under: (low: string, high: string, kept: string) =>
     `▲ Only ${low} to ${high} of liquid on each solid use; you keep ${kept}.`,
-  way: 'Way',
-  liquid: 'Liquid a solid use',
+  way: 'How you flush',
+  liquid: 'Liquid per solid use',
   price: 'At the dump',
   rinses: (n: string) => `${n} rinses`,
   mound: (chance: string) => `a mound in ${chance}`,
@@ -155,7 +155,7 @@ export const flush = {
   rinsesAtPlenty: 'Rinses at plenty',
   moundSide: 'under your floor it mounds',
   plentySide: 'plenty',
-  axis: (unit: string) => `liquid a solid use, ${unit}`,
+  axis: (unit: string) => `liquid per solid use, ${unit}`,
   reading:
     'The line: days until the toilet stops you, average use. The band: what eight trips in ten leave on the solids. The dot: now.',
 }

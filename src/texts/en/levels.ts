@@ -6,15 +6,15 @@ export const levels = {
   done: 'Done',
   how: 'How did you read it?',
   ways: {
-    panel: 'Off the panel',
+    panel: 'From the panel',
     about: 'As near as I can tell',
     measured: 'Stick or scale',
     known: 'I know it',
   },
   hints: {
     panel: 'A lit mark means anything from that mark to the next.',
-    about: 'Anywhere within so much either way.',
-    measured: 'Two readings in three lie within so much.',
+    about: 'It may be this much more or less.',
+    measured: 'Two of three readings are as close as this.',
     known: 'Just filled, just emptied, or through a meter.',
   },
   panel: 'Its panel reads in',
@@ -35,6 +35,6 @@ export const levels = {
     panel: (from: string, to: string) => `by its panel, ${from} to ${to}`,
     about: (size: string) => `within ${size}`,
     measured: (size: string) => `measured, give or take ${size}`,
-    known: 'as it stands',
+    known: 'known',
   },
 }

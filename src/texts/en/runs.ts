@@ -20,7 +20,7 @@ export const runs = {
     'not-measured': 'the heights of the tanks were not measured',
     'no-hookup': 'no tap and no sewer at the site',
   } satisfies Record<Lack, string>,
-  hookup: 'Gray stands open',
+  hookup: 'Gray is open at the hookup',
   put: (name: string, when: string, place: string | null) =>
     place === null ? `Set: ${name}, ${when}.` : `Set: ${name}, ${when}, at ${place}.`,
   list: 'The runs, day by day',
@@ -49,8 +49,8 @@ export const runs = {
     fill: 'Fill',
     charge: 'Starting liquid into',
     'top-up': 'Top up',
-    transfer: 'Let over from',
-    'by-head': 'Let over by height from',
+    transfer: 'Move water from',
+    'by-head': 'Let run by height from',
     loads: 'Load from',
     jugs: 'Pour into',
   } satisfies Record<StepDoes, string>,
@@ -58,7 +58,7 @@ export const runs = {
     all: 'all of it',
     full: 'to full',
     one: 'one full',
-    school: 'by where you stand',
+    school: 'the amount you chose',
     level: 'to',
     most: 'at most',
     head: 'read within',
@@ -92,7 +92,7 @@ export const runs = {
   repeat: 'Every third day from here',
   remove: 'Remove',
   done: 'Done: into the log',
-  doneNothing: 'Nothing would move as things stand: log by hand what you did.',
+  doneNothing: 'This run would move nothing now. Log by hand what you did.',
   field: {
     name: 'What it is called',
     day: 'Day',
@@ -105,7 +105,7 @@ export const runs = {
     feeUnknown: 'Fee, not known',
     bother: 'Bother, 0 to 5',
     loads: 'Loads',
-    litres: 'Litres',
+    litres: 'Amount',
     amount: 'How much',
   },
   addStep: 'Add a step',
@@ -124,7 +124,7 @@ export const runs = {
     'not-potable': (place: string) => `The water at ${place} is not for drinking: not into the fresh tank.`,
     'no-shared-outlet': 'The two tanks share no outlet, so nothing can run from one into the other.',
     'no-end-valve': 'No end valve behind the outlet: opening both would let everything out.',
-    joined: 'These tanks stand open to each other: they are level already.',
+    joined: 'These tanks are open to each other: they are level already.',
     'not-measured': 'Heights were not measured: put them in on Rig.',
     'no-macerator': 'No macerator pump is listed with the rig.',
     'nothing-to-take': (name: string) => `There is nothing in ${name} by then.`,
@@ -132,10 +132,10 @@ export const runs = {
     payload: (name: string) => `Too heavy: the rig may carry no more in ${name}.`,
     'too-heavy': (name: string, kg: string, limit: string) =>
       `${name} weighs ${kg}, you lift ${limit} at most.`,
-    'not-deeper': 'Gray stands no higher than black by then: nothing runs over.',
+    'not-deeper': 'Gray is not higher than black by then, so nothing runs across.',
     outside: 'That day is not part of the stay.',
     past: 'That part of the day has begun: it no longer counts.',
-    'too-late': (name: string) => `It comes after ${name} has met its limit.`,
+    'too-late': (name: string) => `It comes after ${name} has reached its limit.`,
     'over-payload': (kg: string) => `The rig carries ${kg} too much then.`,
     'short-of': (name: string, amount: string) => `${name} has ${amount} too little for all of it.`,
     'room-for': (name: string, amount: string) => `${name} has no room for ${amount} of it.`,
@@ -144,7 +144,7 @@ export const runs = {
     'under-threshold': (name: string, share: string, threshold: string) =>
       `${name} is only ${share} full; you dump it from ${threshold}.`,
     'place-unknown': 'What the place takes is not recorded: ask before you go.',
-    quiet: 'In the quiet hours.',
+    quiet: 'That is in the quiet hours.',
     closed: (place: string, next: string | null) =>
       next === null
         ? `${place} is shut then, and until after you leave.`
@@ -155,7 +155,7 @@ export const runs = {
     nobody: (place: string) => `${place} is not to be used.`,
     'for-guests': (place: string) => `${place} is for guests: ask, or pay for a night.`,
     'for-customers': (place: string) => `${place} is for customers: buy something there.`,
-    'call-first': (place: string) => `${place} wants a call first.`,
+    'call-first': (place: string) => `Call ${place} first.`,
     'too-high': (place: string, by: string) => `Your rig is ${by} too high for ${place}.`,
     'too-long': (place: string, by: string) => `Your rig is ${by} too long for ${place}.`,
     product: (point: string) => `${point} takes nothing with your treatment in it.`,
@@ -217,8 +217,8 @@ export const runs = {
     bother: 'Bother',
     habits: 'Habits, day by day',
     worth: 'Worth',
-    weights: 'What it is worth to you to be spared',
-    weightsHint: 'In your own money, so that unlike things can be added up.',
+    weights: 'What each thing costs you',
+    weightsHint: 'In your own money, so that time, road, work and fees can be added up.',
     weight: {
       money: 'a fee counts, times',
       minute: 'a minute',
@@ -229,18 +229,18 @@ export const runs = {
   },
   why: {
     run: 'a run',
-    undone: (amount: string, bound: string) => `${amount} undone: ${bound}`,
+    undone: (amount: string, bound: string) => `${amount} not moved: ${bound}`,
     bounds: {
       none: '',
       giver: 'no more was there',
       room: 'no more room',
       payload: 'the rig may carry no more',
-      head: 'the water stands level',
+      head: 'both levels are equal',
     },
   },
-  tried: 'Found by trying, since runs are set: less bother may exist.',
+  tried: 'Found by trying. With runs set, another answer may have less bother.',
   safety:
-    'Gloves, no flame, children and pets away; local rules first. Never release waste but where it is accepted.',
+    'Gloves, no flame, children and pets away; local rules first. Release waste only where it is accepted.',
 }
 
 /** What stands at the pitch. */
@@ -254,7 +254,7 @@ export const site = {
   private: 'Out of sight of others',
   overlooked: 'in sight of others',
   hookupNights: 'Nights with a hookup, from the first',
-  stayLimit: 'Nights one may stay, 0 for no limit known',
+  stayLimit: 'Nights allowed here, 0 if no limit is known',
   quiet: 'Quiet hours',
   quietFrom: 'from',
   quietUntil: 'until',

@@ -12,7 +12,7 @@ type Sides<Q extends School> = Record<(typeof SCHOOLS)[Q][number], { name: strin
 /** Where good practitioners disagree: both sides, with their reasons. */
 export const schools = {
   title: 'Your way of doing it',
-  lead: 'Good practitioners disagree. Choose once; the sums and the cards follow your choice.',
+  lead: 'Experienced campers disagree here. Choose once: the numbers and the cards follow your choice.',
   isDefault: 'default',
   changes: (what: string, cards: string) =>
     `Changes: ${[what, cards === '' ? '' : `the card ${cards}.`].filter((one) => one !== '').join(' And ')}`,
@@ -68,7 +68,7 @@ export const schoolQuestions: Record<School, Question> = {
   'gray-at-hookup': {
     ask: 'Gray valve at a hookup?',
     why: 'There is gray to wash the hose with.',
-    changes: 'whether gray fills while you stand at a hookup.',
+    changes: 'whether gray fills while you are at a hookup.',
   },
   paper: { ask: 'Which paper?', why: 'It falls apart and costs little.', changes: '' },
   'paper-mixed': { ask: 'Paper, all alike?', why: 'It is the simplest to keep to.', changes: '' },
@@ -77,32 +77,36 @@ export const schoolQuestions: Record<School, Question> = {
     why: 'Most are made for septic systems: the label says which, and the place has the last word.',
     changes: '',
   },
-  'treatment-rhythm': { ask: 'How often?', why: 'The dose goes with the charge.', changes: '' },
-  'gray-treated': { ask: 'Is gray treated?', why: 'It smells when it stands.', changes: '' },
+  'treatment-rhythm': { ask: 'How often is it treated?', why: 'The dose goes with the charge.', changes: '' },
+  'gray-treated': {
+    ask: 'Is gray treated?',
+    why: 'Gray smells when it stays in the tank for days.',
+    changes: '',
+  },
   'rinse-way': {
     ask: 'How is the tank rinsed?',
-    why: 'What runs in runs out again, as long as the valve stands open.',
+    why: 'With the valve open, what runs in runs out again.',
     changes: '',
   },
   'rinse-when': {
-    ask: 'When is it rinsed?',
+    ask: 'When is the tank rinsed?',
     why: 'Residue that dries is hard to get out.',
     changes: 'water and minutes of rinsing in a run.',
   },
-  'rinse-water': { ask: 'Rinse water on?', why: 'The tank is empty, so it rinses.', changes: '' },
+  'rinse-water': { ask: 'When is the rinse water on?', why: 'The tank is empty, so it rinses.', changes: '' },
   'on-the-road': {
     ask: 'Waste tanks while driving?',
-    why: 'Weight is money.',
+    why: 'Less weight saves fuel.',
     changes: 'what stays in gray after the last dump.',
   },
   charge: {
     ask: 'Starting liquid after a dump?',
-    why: 'Solids never land on a dry floor, and little room is lost.',
+    why: 'Solids never land on a dry bottom, and little room is lost.',
     changes: 'what every emptied black tank holds at once.',
   },
   'first-connection': {
-    ask: 'Which end first?',
-    why: 'A hose that lies firm spills nothing.',
+    ask: 'Which end of the hose first?',
+    why: 'A hose that is fixed first spills nothing.',
     changes: '',
   },
   'hose-wash': { ask: 'What washes the waste hose?', why: 'Gray is there anyway.', changes: '' },
@@ -123,21 +127,21 @@ export const schoolQuestions: Record<School, Question> = {
     changes: '',
   },
   'cassette-when': {
-    ask: 'When is it carried?',
-    why: 'Backs are not spare parts.',
+    ask: 'When is the cassette emptied?',
+    why: 'A heavy cassette hurts your back.',
     changes: 'whether a heavy cassette is refused or only said.',
   },
-  'cassette-rinse': { ask: 'How is it rinsed?', why: 'Little water does it.', changes: '' },
-  'cassette-flush': { ask: 'Its flush water?', why: 'Plain water is never wrong.', changes: '' },
-  'cassette-dose': { ask: 'Its dose?', why: 'A measured dose fits any size.', changes: '' },
-  seals: { ask: 'For the seals?', why: 'Other oils spoil rubber.', changes: '' },
+  'cassette-rinse': { ask: 'How is the cassette rinsed?', why: 'Little water does it.', changes: '' },
+  'cassette-flush': { ask: 'Flush water of the cassette?', why: 'Plain water is never wrong.', changes: '' },
+  'cassette-dose': { ask: 'Dose for the cassette?', why: 'A measured dose fits any size.', changes: '' },
+  seals: { ask: 'What goes on the seals?', why: 'Other oils spoil rubber.', changes: '' },
   'bowl-water': { ask: 'Water in the bowl?', why: 'It keeps the smell below.', changes: '' },
   bowl: { ask: 'Cleaning the bowl?', why: 'Quick and dry; binned, never flushed.', changes: '' },
   vent: { ask: 'Fan of a composting toilet?', why: 'It carries damp and smell away.', changes: '' },
   outdoors: {
     ask: 'Urine and gray outdoors?',
     why: 'Until a rule is recorded it is not allowed.',
-    changes: 'no sum: the land’s rules decide.',
+    changes: 'no number: the rules of the land decide.',
   },
 }
 
@@ -173,11 +177,11 @@ export const schoolSides: { [Q in School]: Sides<Q> } = {
   },
   'treatment-rhythm': {
     emptying: { name: 'After every emptying', reason: 'With the charge.' },
-    weekly: { name: 'Weekly, by heads', reason: 'Tanks that stand long.' },
+    weekly: { name: 'Weekly, by the number of people', reason: 'For tanks that are seldom emptied.' },
   },
   'gray-treated': {
-    standing: { name: 'Before standing still', reason: 'When it smells.' },
-    always: { name: 'Every time', reason: 'Grease is food too.' },
+    standing: { name: 'Before it stays in the tank for days', reason: 'When it smells.' },
+    always: { name: 'Every time', reason: 'Grease smells too.' },
     never: { name: 'Never', reason: 'It is only soap.' },
   },
   'rinse-way': {
@@ -215,7 +219,7 @@ export const schoolSides: { [Q in School]: Sides<Q> } = {
     soap: { name: 'Soap through it', reason: 'No smell in the locker.' },
   },
   'solids-aboard': {
-    any: { name: 'As any', reason: 'It is a toilet.' },
+    any: { name: 'Yes, as at home', reason: 'It is a toilet.' },
     never: { name: 'Never', reason: 'Nothing to mound, nothing to clog.' },
   },
   'fresh-left': {

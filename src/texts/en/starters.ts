@@ -22,7 +22,7 @@ export const starters: StarterTexts = {
     },
     'full-shut-off': {
       name: 'Shut the shower right off',
-      note: 'A full shut-off at the head: no trickle while you soap. Where nothing is paused it saves nothing.',
+      note: 'A full shut-off at the head: no trickle while you soap. If you never pause, it saves nothing.',
     },
     'one-hair-rinse': { name: 'Rinse hair once', note: 'Skip the second lather and its rinse.' },
     'leave-in-conditioner': {
@@ -66,7 +66,7 @@ export const starters: StarterTexts = {
       note: 'A jug under the head until it runs warm; for cooking, cleaning and the dog.',
     },
     'basin-dishes': {
-      name: 'Wash up in a basin',
+      name: 'Wash dishes in a basin',
       note: 'Wipe plates with paper first; one basin to wash, a cup to rinse.',
     },
     'wipe-first': { name: 'Wipe plates first', note: 'With paper, before any water.' },
@@ -86,7 +86,7 @@ export const starters: StarterTexts = {
     },
     'no-liquid-flush': {
       name: 'No flush for liquids',
-      note: 'The toilet rests between solids; what stands in the line still runs out.',
+      note: 'No flush between solids. The water in the line still runs out.',
     },
     'spray-bottle': {
       name: 'Spray bottle at the bowl',
@@ -133,7 +133,7 @@ export const starters: StarterTexts = {
     },
     'line-cup': {
       name: 'A cup under the tap',
-      note: 'Catches what stands in the line before you wash your hands.',
+      note: 'Catches the water from the line before you wash your hands.',
     },
     'tooth-cup': { name: 'A cup for teeth', note: 'Fill it once, tap off.' },
     'damp-cloth': { name: 'Damp cloth cleaning', note: 'Spray and wipe, no bucket.' },

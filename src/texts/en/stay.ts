@@ -11,7 +11,7 @@ export const stay = {
   awayHint: 'Single parts are tapped on the board.',
   awayAdd: 'Add it',
   awayMore: 'and at another time…',
-  awayNone: 'never, but for what the board says',
+  awayNone: 'never, except as set on the board',
   everyDay: 'every day',
   weekdays: 'on weekdays',
   weekend: 'at the weekend',
@@ -40,13 +40,13 @@ export const stay = {
   more: (name: string) => `More about ${name}`,
   parts: 'When in the day',
   ownRate: (person: string) => `${person}, a day`,
-  sameAgain: (person: string) => `${person}: as the others again`,
+  sameAgain: (person: string) => `${person}: the same as the others`,
   drainShare: 'Runs down the drain',
-  usesHint: 'Uses a day and water per use. Public figures and assumptions until you put in your own.',
+  usesHint: 'Uses per day and water per use. Public figures and assumptions until you put in your own.',
   activity: 'Use',
   rate: 'A day',
   per: { person: 'each', crew: 'the crew' },
-  volume: 'Water a use',
+  volume: 'Water per use',
   perDay: 'Makes',
   addActivity: 'Add a use of your own',
   ownActivity: 'Something of our own',
@@ -73,7 +73,7 @@ export const board = {
   firstDay: (habit: string) => `${habit}: first day`,
   lastDay: (habit: string) => `${habit}: last day`,
   habitOff: (habit: string) => `${habit}: off`,
-  hint: 'Tap a level to see its sum; tap a stroke to send somebody off for that part of the day; drag a run, or the ends of a habit.',
+  hint: 'Tap a level to see its sum. Tap a person’s mark to send them off for that part of the day. Drag a run, or the ends of a habit.',
 }
 
 export const land = {
@@ -87,7 +87,7 @@ export const land = {
   no: 'not allowed',
   source: 'Who says so',
   on: (date: string) => `recorded ${date}`,
-  used: (most: string) => `Your habits put ${most} on the ground on the day it is most.`,
+  used: (most: string) => `Your habits put up to ${most} on the ground in one day.`,
   over: (rule: string, most: string, allowed: string) => `${rule}: ${most} on one day, ${allowed} allowed`,
 }
 
@@ -110,7 +110,7 @@ export const weather = {
 
 export const shower = {
   timed: 'By the clock',
-  flow: 'Flow, a minute',
+  flow: 'Flow per minute',
   on: 'Minutes on',
   trickle: 'Trickle while paused',
   paused: 'Minutes paused',

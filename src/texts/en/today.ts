@@ -4,9 +4,9 @@ const times = (n: number) => (n === 1 ? 'one' : n === 2 ? 'two' : n === 3 ? 'thr
 
 export const budget = {
   title: 'Budget',
-  lead: 'What may be used, if it is to last to a night of your choice.',
-  left: (goal: string) => `Left today, if it is to last to ${goal}`,
-  planned: (goal: string) => `A day's share, if it is to last to ${goal}`,
+  lead: 'What you may use so that the tanks last to a night you choose.',
+  left: (goal: string) => `Left today, to last to ${goal}`,
+  planned: (goal: string) => `For one day, to last to ${goal}`,
   link: 'Budget',
   leftToday: 'Left today',
   noMore: (names: string) => `No more today: ${names}.`,
@@ -28,17 +28,17 @@ export const budget = {
   each: (name: string, n: number) => `${name} ${n}`,
   short: (tank: string, goal: string) =>
     `Saving on showers and dishes alone does not reach ${goal}: ${tank} is full or empty before.`,
-  reaches: (night: string) => `It does reach ${night}.`,
+  reaches: (night: string) => `It reaches ${night}.`,
   take: (night: string) => `Budget to ${night}`,
   free: (goal: string) => `Nothing needs saving to ${goal}.`,
-  usual: (goal: string) => `As usual lasts to ${goal}.`,
+  usual: (goal: string) => `Usual days last to ${goal}.`,
   times: (percent: string) => `${percent} of the usual`,
   more: (percent: string) => `${percent} of the usual: usual days need no saving`,
   past: 'The night of this budget is over.',
   nothing: 'There is nothing in this crew’s days that a budget can save on.',
   sure: (hundred: string, asUsual: string) => `Holds in ${hundred} of 100 trips; as usual in ${asUsual}.`,
   certain: 'By the average: nothing here is uncertain.',
-  binds: (tank: string) => `${tank} is what binds.`,
+  binds: (tank: string) => `${tank} sets this budget.`,
   goalTitle: 'To last through the night of',
   lastNight: (day: string) => `${day} (the last)`,
   confidence: 'How sure',
@@ -46,13 +46,13 @@ export const budget = {
   percent: (n: number) => `${n} of 100 trips`,
   swapTitle: 'Swap',
   swapHint:
-    'Drag one use onto another, or choose two: what one less buys of the other today, by how much each puts into what binds.',
+    'Drag one use onto another, or choose two. You see what one less of the first buys of the second today.',
   swapLess: 'One less of',
   swapMore: 'More of',
   swapAsk: 'What does it buy?',
   swapBuys: (by: number, less: string, plus: number, more: string) =>
     `${less}, ${times(by)} less: that buys ${times(plus)} more of ${more.toLowerCase()} today.`,
-  swapHeld: (tank: string) => `No more than that: ${tank} would not hold.`,
+  swapHeld: (tank: string) => `No more than that, or ${tank} would not last.`,
   swapTake: 'Swap',
   swapDrop: 'Undo today’s swaps',
   swapTaken: (by: string, less: string, plus: string, more: string) =>
@@ -63,22 +63,22 @@ export const budget = {
         ? `No ${less.toLowerCase()} is left today to give.`
         : `One more of ${more.toLowerCase()} takes ${times(by)} of ${less.toLowerCase()}: not so many are left today.`,
     'no-help': (less: string, tank: string) =>
-      `${less} spares nothing of ${tank}, which is what binds: giving it up buys nothing.`,
+      `${less} puts nothing into ${tank}, which sets this budget. Giving it up buys nothing.`,
     forbidden: (more: string, tank: string) =>
-      `Not one more of ${more.toLowerCase()}: ${tank} would not hold to the goal.`,
+      `Not even one more of ${more.toLowerCase()}: with it ${tank} would not last to the night you chose.`,
   },
   apartTitle: 'Set somebody apart',
-  apartHint: 'So many a day are theirs whatever the others save; the others share what is left.',
+  apartHint: 'They keep this many a day, no matter what the others save. The others share what is left.',
   apartOff: 'shared',
   apartNone: 'Nobody is set apart',
   apartOf: (n: number) => (n === 1 ? 'One share is set apart' : `${n} shares are set apart`),
   apartDay: (name: string, activity: string) => `${name}, ${activity.toLowerCase()} a day`,
-  savesTitle: 'Of your own: may be saved',
+  savesTitle: 'Your own uses that may be saved on',
   keptTitle: 'Never saved on',
   kept: (names: string) => `${names}: never rationed.`,
   keptWhy:
     'A budget never saves on drinking, cooking, washing hands, teeth, the toilet or water for animals. Drink when you are thirsty. Wash your hands after the toilet, after a dump and before you eat.',
-  how: 'Everything that can be saved on is changed by the same share, so that the tanks just last. The trips are those of the count. What is left today is counted as if you used it at once. What you do not log is used up hour by hour.',
+  how: 'Everything that can be saved on is changed by the same share, so that the tanks just last. The chances come from the same trips as the count. What is left today is counted as if you used it at once. What you do not log is used up hour by hour.',
 }
 
 export const next = {
@@ -128,7 +128,7 @@ export const since = {
   why: 'Why?',
   title: 'What moved since yesterday',
   explained: (then: string, from: string) =>
-    `${then} days to plan on at ${from}. A day has gone by; the rest of the difference, put in one by one on the same trips:`,
+    `At ${from} you could plan on ${then} days. One day has passed. The rest of the difference comes from this:`,
   total: 'Together',
   cause: {
     hot: (degrees: string) => `a warm day, ${degrees}`,
@@ -139,8 +139,8 @@ export const since = {
     usesLess: (n: string, name: string) => `${name.toLowerCase()} ${n} fewer than expected`,
     runs: 'what was emptied or filled',
     read: 'what the panel said',
-    unread: 'levels, better known',
-    learned: 'what a use costs, better known',
+    unread: 'levels that are now known better',
+    learned: 'what a use costs, now known better',
     plan: 'what you changed today',
   },
 }
@@ -153,12 +153,12 @@ export const prepare = {
     reserve: (amount: string) => `${amount} of drinking water apart`,
   },
   fill: (tank: string, amount: string) => `Fill ${tank} to ${amount}`,
-  byWeight: 'More would be too heavy for what is recorded of the rig.',
+  byWeight: 'More would be too heavy for the payload you put in.',
   fillNear: 'As near the site as you can: water is weight on the road.',
   dump: (tanks: string) => `Empty ${tanks} at the last stop`,
   dumpWhy: 'On the day you arrive, and not the day before: an errand day uses the tanks too.',
   charge: (tank: string, amount: string) => `Put ${amount} into ${tank} as a charge`,
-  chargeWhy: 'Your school’s amount; the treatment goes in with it.',
+  chargeWhy: 'That is the amount you chose. The treatment goes in with it.',
   road: (amount: string) => `Keep ${amount} of fresh for the road`,
   roadWhy: 'So that hands and toilet have water on the way.',
   reserve: (amount: string) => `Seal ${amount} of drinking water apart`,
@@ -169,7 +169,7 @@ export const prepare = {
   tapWhy: 'A tap can fail.',
   toilet: 'Choose the site with the toilet in mind',
   toiletSite: 'This site has toilets: near, but not too near.',
-  toiletNone: 'Privacy, and what the land allows.',
+  toiletNone: 'Think of privacy, and of what the land allows.',
 }
 
 export const came = {
@@ -186,7 +186,7 @@ export const came = {
 export const showerTimer = {
   title: 'Shower timer',
   time: 'Time a shower',
-  lead: 'The water as it runs, against what is left.',
+  lead: 'The water that runs, beside what is left for today.',
   start: 'Water on',
   pause: 'Tap anywhere to pause',
   resume: 'Tap anywhere when the water is on again',
@@ -210,7 +210,7 @@ export const showerTimer = {
   flowHint: 'How much runs in a minute with the water on: by a bucket and a watch.',
   assumed: 'assumed',
   logged: (name: string, amount: string) => `${name} logged: ${amount}.`,
-  short: 'So short that a usual one is still expected.',
+  short: 'That was so short that a usual shower is still expected.',
   discard: 'Throw it away',
   forgotten: (minutes: number) =>
     `The clock ran for ${minutes < 90 ? `${minutes} minutes` : `${Math.round(minutes / 60)} hours`}. How long did the water run?`,

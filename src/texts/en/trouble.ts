@@ -10,14 +10,14 @@ export const trouble = {
     damaged:
       'What this browser kept is damaged, and nothing of it has been changed. Take it out as a file first: opening that file says where it is damaged.',
     upgrade:
-      'It was written by an older Dry Count and could not be brought up to date. It stands as it was: take it out as a file.',
+      'It was written by an older Dry Count and could not be brought up to date. Nothing has been changed: take it out as a file.',
     deleted: 'It was deleted in this browser.',
     failed:
       'It could not be read, and nothing has been changed. Close other tabs of Dry Count and try again.',
   },
   read: {
     full: 'What another tab has changed could not be read: there is no room on this device. You see what this tab knew last.',
-    blocked: 'This browser no longer lets Dry Count read what it kept. You see what this tab knew last.',
+    blocked: 'This browser no longer lets Dry Count read its data. You see what this tab knew last.',
     newer: 'Another tab runs a newer Dry Count. You see what this tab knew last; reload it.',
     damaged: 'What another tab has written is damaged. You see what this tab knew last: export it.',
     upgrade: 'What is kept could not be brought up to date. You see what this tab knew last.',
@@ -42,16 +42,16 @@ export const trouble = {
   takeOut: 'Take the data out as a file',
   takeOutFailed: 'Nothing could be read at all.',
   import: 'Open a file instead',
-  afresh: 'Delete it here and start afresh',
-  afreshTitle: 'Delete what this browser keeps?',
-  afreshText: 'This cannot be undone. Take the data out as a file first.',
-  afreshYes: 'Delete it',
+  startOver: 'Delete it here and start again',
+  startOverTitle: 'Delete what this browser keeps?',
+  startOverText: 'This cannot be undone. Take the data out as a file first.',
+  startOverYes: 'Delete it',
   cancel: 'Leave it',
   reload: 'Reload',
 }
 
 export const notices = {
-  dismiss: 'Put this notice away',
+  dismiss: 'Close this notice',
   dropped: (label: string, what: string, why: string) =>
     `Not kept: ${label}${what === '' ? '' : ` (${what})`}. ${why}`,
   gone: 'What it changed is gone: another tab has removed it.',

@@ -38,17 +38,17 @@ export const units = {
 } satisfies Record<Unit, string>
 
 export const unitNames = {
-  L: 'litres',
+  L: 'liters',
   'gal-us': 'US gallons',
   'gal-imp': 'imperial gallons',
   kg: 'kilograms',
   lb: 'pounds',
-  km: 'kilometres',
+  km: 'kilometers',
   mi: 'miles',
   C: 'Celsius',
   F: 'Fahrenheit',
-  m: 'metres',
-  cm: 'centimetres',
+  m: 'meters',
+  cm: 'centimeters',
   in: 'inches',
 } satisfies Record<Unit, string>
 

@@ -28,7 +28,7 @@ type Visit = BrowserContextOptions & {
   isFolded?: boolean
   /** Where the demo's clock stands; null: where the demo begins. */
   clock?: string | null
-  /** With a browser context of its own: for whoever changes what the browser itself does, or what it is offered. */
+  /** With a browser context of its own: for a test that changes what the browser itself does, or what it is offered. */
   isAlone?: boolean
   /** The application stays open from test to test, and the demo is put back as it was; else the page is loaded again. */
   isStanding?: boolean
@@ -144,7 +144,7 @@ const USUAL: BrowserContextOptions = {
   serviceWorkers: 'block',
 }
 
-/** Whoever sat there has gone: nothing runs on, and what the test did to the page is undone. */
+/** The last test has gone: nothing runs on, and what the test did to the page is undone. */
 async function leave(seat: Seat): Promise<void> {
   const { page, context } = seat
   seat.isTaken = false

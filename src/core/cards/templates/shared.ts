@@ -309,7 +309,7 @@ export const rinsing: Block = {
   ],
 }
 
-/** From the valves pushed home to a hose that leads from the outlet to the inlet. */
+/** From shutting every valve to a hose that leads from the outlet to the drain. */
 export const connecting: Block = {
   stage: true,
   items: [
