@@ -15,7 +15,7 @@ const FIRST_LOAD = new RegExp(
     'core/places/(judged|outing|visit|open|plainHours|way|refusals|distance|position)',
     'core/(chain/(chain|passedOn)|underway/(phase|knownCase|caseNow|made)|habits/switchHabit|learn/effects)',
     'core/log/(entry|completeness)',
-    'texts/(format|en/(words|count|app|camp|now|numbers|levels)[.])',
+    'texts/(format|group|locale|plural|language|en/(words|count|app|camp|now|numbers|levels)[.])',
     'data/((workspace|forecast|underWay|hours|log|job|clock|settings|notice)Store|lastKnown|seed)',
     'data/(waitingEdits|useAnswer|checks|keptLog|keptValue|report|newId|safeStorage|atRest)[.]',
     'data/storage/(logStore|faults|changes|entryRows|begun|documentStore)',

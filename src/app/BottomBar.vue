@@ -18,7 +18,7 @@ import * as t from '@/texts/t'
       ]"
       exact-active-class="!border-ink !text-ink"
     >
-      <component :is="item.icon" :size="22" aria-hidden="true" />{{ item.label }}
+      <component :is="item.icon" :size="22" aria-hidden="true" />{{ t.app.nav[item.screen] }}
     </RouterLink>
   </nav>
 </template>

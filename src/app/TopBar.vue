@@ -75,7 +75,7 @@ useEventListener('keydown', (event) => {
           :to="item.to"
           class="flex items-center border-b-4 border-transparent px-2 pt-1 font-semibold whitespace-nowrap text-soft"
           exact-active-class="!border-ink !text-ink"
-          >{{ item.label }}</RouterLink
+          >{{ t.app.nav[item.screen] }}</RouterLink
         >
         <RouterLink
           v-for="(item, i) in APART"
@@ -84,7 +84,7 @@ useEventListener('keydown', (event) => {
           class="flex items-center border-b-4 border-transparent px-2 pt-1 whitespace-nowrap text-soft"
           :class="i === 0 ? 'ml-4' : ''"
           exact-active-class="!border-ink !text-ink font-semibold"
-          >{{ item.label }}</RouterLink
+          >{{ t.app.nav[item.screen] }}</RouterLink
         >
       </nav>
       <div class="ml-auto flex min-w-0 items-center gap-1 sm:gap-3">

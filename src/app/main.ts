@@ -4,6 +4,7 @@ import './styles.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import { report } from '@/data/report'
+import { languageChosen, speak } from '@/texts/language'
 import App from './App.vue'
 import { createAppRouter } from './router'
 
@@ -14,4 +15,9 @@ app.config.errorHandler = (error, _component, where) => {
   console.error(error)
 }
 window.addEventListener('unhandledrejection', ({ reason }) => report('beside the screen', reason))
-app.use(createPinia()).use(createAppRouter()).mount('#app')
+const mount = () => void app.use(createPinia()).use(createAppRouter()).mount('#app')
+const language = languageChosen()
+const spoken = speak(language, navigator.language)
+// English is there already: nothing waits.
+if (language === null) mount()
+else void spoken.then(mount, mount)

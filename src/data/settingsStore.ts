@@ -21,7 +21,7 @@ export const useSettingsStore = defineStore('settings', () => {
   const shownTheme = computed(() =>
     theme.value === 'auto' ? (prefersDark.value ? 'dark' : 'light') : theme.value,
   )
-  return { units, theme, shownTheme, decimal: decimalSign(navigator.language) }
+  return { units, theme, shownTheme }
 })
 
 /** Of some dimensions at least; the others are as at first. */
@@ -30,7 +30,3 @@ const areUnits = (value: unknown) =>
   Object.entries(value).every(([dimension, unit]) =>
     (UNITS[dimension as Dimension] as readonly unknown[] | undefined)?.includes(unit),
   )
-
-function decimalSign(locale: string): '.' | ',' {
-  return new Intl.NumberFormat(locale).format(1.5).includes(',') ? ',' : '.'
-}

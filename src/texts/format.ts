@@ -1,15 +1,15 @@
 import { fromSi, type Dimension, type Quantity, type Unit, type UnitChoice } from '@/core/quantities'
 import * as words from './en/words'
-
-const LOCALE = 'en'
+import { localeInUse } from './locale'
 
 /** Making a formatter takes far longer than using it. */
 const formatters = new Map<string, Intl.NumberFormat>()
 function formatter(least: number, most: number, useGrouping: boolean): Intl.NumberFormat {
-  const key = `${least} ${most} ${String(useGrouping)}`
+  const { numbers } = localeInUse()
+  const key = `${numbers} ${least} ${most} ${String(useGrouping)}`
   const known = formatters.get(key)
   if (known) return known
-  const made = new Intl.NumberFormat(LOCALE, {
+  const made = new Intl.NumberFormat(numbers, {
     minimumFractionDigits: least,
     maximumFractionDigits: most,
     useGrouping,
@@ -87,7 +87,7 @@ export function formatDays(days: number): string {
 export function formatSigned(days: number): string {
   const rounded = Math.round(days * 10) / 10
   if (rounded === 0) return '0'
-  return `${rounded > 0 ? '+' : '−'}${Math.abs(rounded).toFixed(1)}`
+  return `${rounded > 0 ? '+' : '−'}${formatter(1, 1, false).format(Math.abs(rounded))}`
 }
 
 function decimalsFor(value: number): number {

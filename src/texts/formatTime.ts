@@ -1,15 +1,16 @@
 import { PARTS, dayAndPartOf, dayZero, type WallTime } from '@/core/calendar'
 import * as words from './en/words'
-
-const LOCALE = 'en-GB'
+import { localeInUse } from './locale'
 
 type Format = (time: WallTime) => string
 /** Made with its first use: making one takes far longer than using it. */
 const formatter = (options: Intl.DateTimeFormatOptions): Format => {
-  let made: Intl.DateTimeFormat | null = null
+  let made: { locale: string; format: Intl.DateTimeFormat } | null = null
   return (time) => {
-    made ??= new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: 'UTC' })
-    return made.format(new Date(`${time}:00Z`)).replace(',', '')
+    const locale = localeInUse().dates
+    if (made?.locale !== locale)
+      made = { locale, format: new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' }) }
+    return made.format.format(new Date(`${time}:00Z`)).replace(',', '')
   }
 }
 /** With the year, where it is not the one it is now. @param now wall time; without it never */
@@ -22,13 +23,17 @@ const dated =
 
 /** `Fri 17 Sep`, `Fri 17 Sep 2027` */
 export const formatDate = dated(formatter({ weekday: 'short', day: 'numeric', month: 'short' }))
+const weekday = formatter({ weekday: 'short' })
 /** `Fri 17` */
-export const formatShortDay = formatter({ weekday: 'short', day: 'numeric' })
+export const formatShortDay: Format = (time) => `${weekday(time)} ${Number(time.slice(8, 10))}`
 const longDay = dated(formatter({ weekday: 'long', day: 'numeric', month: 'long' }))
 
-/** `13:05` */
+/** `13:05`; where clocks have twelve hours `1:05 pm`, and `1 pm` at the full hour. */
 export function formatClock(time: WallTime): string {
-  return time.slice(11)
+  if (!localeInUse().isTwelveHours) return time.slice(11)
+  const hour = Number(time.slice(11, 13)) % 24
+  const minutes = time.slice(14)
+  return words.clock[hour < 12 ? 'am' : 'pm'](`${hour % 12 || 12}${minutes === '00' ? '' : `:${minutes}`}`)
 }
 
 /** `Tue 14 Sep, 13:05` */

@@ -1,4 +1,4 @@
-export * as en from './en'
+export * as en from './t'
 
 export {
   formatCount,
@@ -17,3 +17,4 @@ export {
 } from './format'
 export { dayAndTime, formatClock, formatDate, formatPartOfDay, formatShortDay } from './formatTime'
 export { listed } from './listed'
+export { localeInUse } from './locale'

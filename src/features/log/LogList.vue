@@ -11,7 +11,7 @@ import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import { useEntryWords } from '@/parts/log/entryWords'
 import LogDialogs from '@/parts/log/LogDialogs.vue'
 import { useDialogs } from '@/parts/log/useDialogs'
-import { formatCount, formatDate } from '@/texts'
+import { formatClock, formatCount, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import { matching, type LogFilter } from './filter'
@@ -190,7 +190,7 @@ const more = (entry: LogEntry) =>
             :data-testid="`entry-${line.entry.id}`"
             @click="open({ kind: 'edit', entry: line.entry })"
           >
-            <span class="figure w-14 flex-none text-soft">{{ line.entry.at.slice(11) }}</span>
+            <span class="figure w-14 flex-none text-soft">{{ formatClock(line.entry.at) }}</span>
             <span class="min-w-0 grow">
               <span class="leading-snug font-semibold wrap-anywhere">{{ words(line.entry) }}</span>
               <span class="sr-only">, {{ t.log.list.edit(formatDate(line.entry.at)) }}</span>

@@ -21,7 +21,7 @@ import { useOpenPlace } from '@/parts/places/openPlace'
 import { usePlaceEdit } from '@/parts/places/usePlaceEdit'
 import { usePlaceWords } from '@/parts/places/usePlaceWords'
 import { whenOf } from '@/parts/runs/useRuns'
-import { formatDate, formatNumber, formatWay } from '@/texts'
+import { formatClock, formatDate, formatNumber, formatWay } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import PlacesIn from './PlacesIn.vue'
@@ -85,7 +85,7 @@ const headline = computed(() => {
     })
     .sort((a, b) => (a.next.from < b.next.from ? -1 : 1))[0]
   return first
-    ? t.places.noneOpen(first.place.name, `${formatDate(first.next.from)} ${first.next.from.slice(11)}`)
+    ? t.places.noneOpen(first.place.name, `${formatDate(first.next.from)} ${formatClock(first.next.from)}`)
     : t.places.hoursUnknown
 })
 

@@ -5,7 +5,7 @@ import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
 import NoStay from '@/parts/NoStay.vue'
 import { usePlaceWords } from '@/parts/places/usePlaceWords'
-import { dayAndTime, formatDate } from '@/texts'
+import { dayAndTime, formatClock, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import { usePlan } from './usePlan'
@@ -54,13 +54,13 @@ const print = () => {
         <p class="font-semibold">
           {{ row.when }}
           <span v-if="row.leave" class="figure block font-normal"
-            >{{ t.takeAlong.leave }} {{ row.leave.slice(11) }}</span
+            >{{ t.takeAlong.leave }} {{ formatClock(row.leave) }}</span
           >
         </p>
         <div>
           <p class="font-bold">
             {{ row.run.name }}<template v-if="row.place">, {{ row.place.name }}</template
-            ><template v-if="row.there">, {{ row.there.slice(11) }}</template>
+            ><template v-if="row.there">, {{ formatClock(row.there) }}</template>
           </p>
           <p v-if="row.does" class="figure leading-snug">{{ row.does }}</p>
           <p class="text-soft">{{ row.takes }}</p>

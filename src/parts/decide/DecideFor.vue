@@ -4,7 +4,7 @@ import { toQuarter } from '@/core/advice'
 import type { Id } from '@/core/domain'
 import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
-import { formatDate, formatShortDay } from '@/texts'
+import { formatClock, formatDate, formatShortDay } from '@/texts'
 import * as t from '@/texts/t'
 
 /** How long one container can wait, in as few words as there is room for. */
@@ -19,8 +19,8 @@ const words = computed(() => {
   if (!first) return t.decide.rowLate
   const by = toQuarter(first.leaveBy, forecast.model?.start ?? first.leaveBy)
   return props.isShort
-    ? t.decide.row(`${formatShortDay(by)} ${by.slice(11)}`)
-    : t.decide.gauge(`${formatDate(by)} ${by.slice(11)}`)
+    ? t.decide.row(`${formatShortDay(by)} ${formatClock(by)}`)
+    : t.decide.gauge(`${formatDate(by)} ${formatClock(by)}`)
 })
 </script>
 

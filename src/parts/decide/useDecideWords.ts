@@ -6,7 +6,7 @@ import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useRuns, whenOf } from '@/parts/runs/useRuns'
-import { formatDate, formatWay } from '@/texts'
+import { formatClock, formatDate, formatWay } from '@/texts'
 import * as t from '@/texts/t'
 
 /** How long each container can wait, in the owner's words. */
@@ -16,7 +16,7 @@ export function useDecideWords() {
   const settings = useSettingsStore()
   const runs = useRuns()
   const nameOf = (id: Id) => forecast.model?.containers.find((one) => one.id === id)?.name ?? ''
-  const when = (time: string) => `${formatDate(time)} ${time.slice(11)}`
+  const when = (time: string) => `${formatDate(time)} ${formatClock(time)}`
   /** A last moment as it is said: down to the quarter hour, not before it is asked for. */
   const lastOf = ({ leaveBy }: LastMoment) => toQuarter(leaveBy, forecast.model?.start ?? leaveBy)
   const until = (moment: LastMoment) => when(lastOf(moment))

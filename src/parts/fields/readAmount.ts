@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import { fromSi, parseNumber, parseQuantity, parseShare, type Dimension } from '@/core/quantities'
 import { useSettingsStore } from '@/data/settingsStore'
-import { formatNumber } from '@/texts'
+import { formatNumber, localeInUse } from '@/texts'
 import * as t from '@/texts/t'
 import type { Parsed } from './useSavedField'
 
@@ -36,15 +36,15 @@ export function useAmountText(kind: () => AmountKind) {
 
   function readSi(text: string): Parsed<number> {
     const { dimension, whole } = kind()
-    const share = whole === undefined ? null : parseShare(text, settings.decimal)
+    const share = whole === undefined ? null : parseShare(text, localeInUse().decimal)
     if (share !== null) return { ok: true, value: share * whole! }
     if (dimension === 'number' || dimension === 'percent') {
-      const value = parseNumber(text.replace('%', ''), settings.decimal)
+      const value = parseNumber(text.replace('%', ''), localeInUse().decimal)
       if (text.trim() === '') return { ok: false, words: t.field.empty }
       if (value === null) return { ok: false, words: t.field['not-a-number'](text.trim()) }
       return { ok: true, value: dimension === 'percent' ? value / 100 : value }
     }
-    const parsed = parseQuantity(text, dimension, settings.units, settings.decimal)
+    const parsed = parseQuantity(text, dimension, settings.units, localeInUse().decimal)
     if (parsed.ok) return { ok: true, value: parsed.si }
     return { ok: false, words: parsed.code === 'empty' ? t.field.empty : t.field[parsed.code](parsed.found) }
   }

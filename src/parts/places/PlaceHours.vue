@@ -7,7 +7,7 @@ import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { usePlacesStore } from '@/data/placesStore'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
-import { formatDate } from '@/texts'
+import { formatClock, formatDate } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import FieldShell from '@/ui/FieldShell.vue'
@@ -90,7 +90,7 @@ const next = computed(() => {
 /** The day is said again only where it is another one. */
 function spanWords(from: WallTime, until: WallTime): string {
   const day = until.slice(0, 10) === from.slice(0, 10) ? '' : `${formatDate(until)} `
-  return `${formatDate(from)} ${from.slice(11)} – ${day}${until.slice(11)}`
+  return `${formatDate(from)} ${formatClock(from)} – ${day}${formatClock(until)}`
 }
 const field = 'h-11 w-full min-w-0 border-b-2 border-ink bg-card px-2 text-lg'
 </script>

@@ -6,7 +6,7 @@ import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
-import { formatDate, formatNumber, formatWay } from '@/texts'
+import { formatClock, formatDate, formatNumber, formatWay } from '@/texts'
 import * as t from '@/texts/t'
 
 /** Whether it is open at a moment; null: that is not known. */
@@ -50,7 +50,7 @@ export function usePlaceWords() {
   }
   /** The hour, and the day where it is another one. */
   function timeWords(time: WallTime, at: WallTime): string {
-    const clock = time.slice(11)
+    const clock = formatClock(time)
     return time.slice(0, 10) === at.slice(0, 10) ? clock : `${formatDate(time)} ${clock}`
   }
 

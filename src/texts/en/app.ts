@@ -1,6 +1,8 @@
+import { group } from '../group'
+
 /** What stands on every screen. */
 
-export const app = {
+export const app = /* @__PURE__ */ group('app', {
   name: 'Dry Count',
   nav: {
     camp: 'Camp',
@@ -25,9 +27,9 @@ export const app = {
   notKept: 'not kept',
   demo: 'Demo',
   find: 'Find anything',
-}
+})
 
-export const edits = {
+export const edits = /* @__PURE__ */ group('edits', {
   undo: 'Undo',
   redo: 'Redo',
   labels: {
@@ -57,18 +59,18 @@ export const edits = {
   },
   undoOf: (what: string) => `Undo: ${what}`,
   redoOf: (what: string) => `Redo: ${what}`,
-}
+})
 
-export const field = {
+export const field = /* @__PURE__ */ group('field', {
   empty: 'Put in a number.',
   'not-a-number': (found: string) => `“${found}” is not a number Dry Count can read.`,
   'unknown-unit': (found: string) => `Dry Count does not know the unit “${found}”.`,
   'wrong-dimension': (found: string) => `“${found}” is not a unit that fits here.`,
   range: (min: string, max: string) => `Between ${min} and ${max}, please.`,
   kept: (good: string) => `Still counting with ${good}.`,
-}
+})
 
-export const states = {
+export const states = /* @__PURE__ */ group('states', {
   oldTab: 'Dry Count was updated in another tab. Reload this one.',
   oldTabSaved: 'Everything is saved.',
   reload: 'Reload',
@@ -79,16 +81,4 @@ export const states = {
   inMemory: 'Go on without saving',
   counting: (percent: string) => `Counting a very large plan: ${percent} %…`,
   onMain: 'This browser cannot count in the background, so chances and advice take longer.',
-}
-
-export const switcher = {
-  title: 'Which stay, crew and rig',
-  stay: 'Stay',
-  rig: 'Rig of this stay',
-  crew: 'Crew of this stay',
-  newStay: 'New stay',
-  copy: (what: string) => `Copy ${what}`,
-  remove: (what: string) => `Remove ${what}`,
-  copyName: (name: string) => `${name}, copy`,
-  inUse: 'A stay uses it.',
-}
+})

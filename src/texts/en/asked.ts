@@ -1,7 +1,9 @@
+import { group } from '../group'
+
 /** The Guide: words that stand on the run cards, screens that can be looked for, and what people type for what we call otherwise. */
 
 /** Words of the cards, each said without another word that would need it. */
-export const cardGlossary = {
+export const cardGlossary = /* @__PURE__ */ group('cardGlossary', {
   'vacuum-breaker': {
     name: 'Vacuum breaker',
     text: 'A small valve on a tap. It lets air in when the pressure drops, so that dirty water cannot be sucked back into the drinking water.',
@@ -82,10 +84,10 @@ export const cardGlossary = {
     name: 'Trickle',
     text: 'What still runs through a shower head that is paused but not fully shut.',
   },
-} satisfies Record<string, { name: string; text: string }>
+} satisfies Record<string, { name: string; text: string }>)
 
 /** Where things are done: looked for by what people want to do there. */
-export const guideScreens = {
+export const guideScreens = /* @__PURE__ */ group('guideScreens', {
   camp: { name: 'Camp', text: 'How many days you have now, what stops you, and what to do first.', to: '/' },
   stay: {
     name: 'Stay',
@@ -134,10 +136,10 @@ export const guideScreens = {
     to: '/guide/first-night',
   },
   start: { name: 'Set up my rig', text: 'Begin with your own rig, crew and stay.', to: '/start' },
-} satisfies Record<string, { name: string; text: string; to: string }>
+} satisfies Record<string, { name: string; text: string; to: string }>)
 
 /** What owners say for it, by the entry's id. */
-export const asked: Record<string, string> = {
+export const asked: Record<string, string> = /* @__PURE__ */ group('asked', {
   'term-hookup': 'boondocking dry camping off grid without hookups wild camping dispersed',
   'term-dry-count': 'how long can we stay how many days boondocking dry camping last',
   'term-plan-on': 'how sure safe number ninety percent guarantee',
@@ -223,4 +225,4 @@ export const asked: Record<string, string> = {
   'screen-shower': 'timer stopwatch',
   'screen-habits': 'save water tips tricks use less',
   'screen-cards': 'checklist step by step print instructions',
-}
+})

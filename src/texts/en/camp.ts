@@ -1,6 +1,9 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Camp. */
 
-export const camp = {
+export const camp = /* @__PURE__ */ group('camp', {
   oneMore: 'One more night?',
   oneLess: 'One less',
   planOnBought: 'Days to plan on; below them the average',
@@ -18,8 +21,8 @@ export const camp = {
   leftAtStop: (amount: string) => `${amount} left at the stop`,
   atLeast: (days: string) => `${days} or more`,
   setup: 'This stay',
-  people: (n: number) => (n === 1 ? '1 person' : `${n} people`),
-  nights: (n: number) => (n === 1 ? '1 night' : `${n} nights`),
+  people: (n: number) => plural(n, '1 person', `${n} people`),
+  nights: (n: number) => plural(n, '1 night', `${n} nights`),
   change: (what: string) => `Change ${what}`,
   rig: 'Rig',
   crew: 'Crew',
@@ -29,13 +32,13 @@ export const camp = {
   startOwn: 'Set up my rig',
   startDemo: 'Look around the demo',
   open: 'Open a file',
-}
+})
 
 /** A habit wherever it stands in a list. */
-export const habitRow = {
+export const habitRow = /* @__PURE__ */ group('habitRow', {
   blocked: 'blocked',
   daylight: 'in daylight',
   lowest: (temperature: string) => `from ${temperature}`,
   average: (days: string) => `average ${days}`,
   why: (habit: string) => `What “${habit}” buys`,
-}
+})

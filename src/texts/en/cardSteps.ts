@@ -1,9 +1,11 @@
+import { group } from '../group'
+
 /**
  * The words of every step of the run cards: short, second person, one act a step; the first sentence is the act. `{quantity}` is a number
  * of the card; `{tank}`, `{outlet}`, `{side}`, `{valves}`, `{handle}`, `{gray}`, `{black}`, `{place}`, `{product}`, `{joined}`, `{load}` and
  * `{habits}` are names of this rig, place and crew.
  */
-export const cardSteps: Record<string, string> = {
+export const cardSteps: Record<string, string> = /* @__PURE__ */ group('cardSteps', {
   'open.fresh-first':
     'Need drinking water here? Take it first, while your hands are clean. Or leave it for another place.',
   'where.refused': '{place} does not take this waste. Open nothing here. Choose another place for it.',
@@ -28,7 +30,7 @@ export const cardSteps: Record<string, string> = {
   'dump.take':
     'Get out the waste hose, its adaptor and gasket, something heavy and a pad to kneel on. This hose is only for waste.',
   'dump.park':
-    'Park with {outlet} ({side} of the rig) close to the drain, leaning a little towards the valves. Brake on, wheels chocked, engine off. Helpers stand clear of traffic.',
+    'Park with {outlet} ({side} of the rig) close to the drain, leaning a little toward the valves. Brake on, wheels chocked, engine off. Helpers stand clear of traffic.',
   'dump.next':
     'Go on with {outlet} ({side} of the rig). Gloves stay on, the hose stays in the drain. Does the hose not reach? Move the rig: brake on, wheels chocked, engine off.',
   'dump.hookup':
@@ -407,4 +409,4 @@ export const cardSteps: Record<string, string> = {
     'Meter to zero, or count buckets. Fill slowly to {metered-litres}, about {meter-minutes}. Stop there, or earlier where it comes out at the top.',
   'metered.marks': 'Write down the amount at which each light comes on.',
   'metered.write': 'Enter the amounts. From now on this tank counts as measured.',
-}
+})

@@ -1,8 +1,10 @@
 /** What the cards themselves say besides their steps: names, cautions, mishaps, laws, where numbers come from. */
 import type { Care, Law, QuantityId, QuantityUnit, SafeStep, Term, Thing, WhyTerm, Wrong } from '@/core/cards'
 import type { CardKind, PlaceRule } from '@/core/domain'
+import { plural } from '../plural'
+import { group } from '../group'
 
-export const cardNames = {
+export const cardNames = /* @__PURE__ */ group('cardNames', {
   dump: 'Dump',
   'top-up': 'Top up before a dump',
   rinse: 'Rinse',
@@ -27,9 +29,9 @@ export const cardNames = {
   'bucket-test': 'Bucket test',
   'metered-fill': 'Metered fill',
   'by-hand': 'By hand',
-} satisfies Record<CardKind, string>
+} satisfies Record<CardKind, string>)
 
-export const cardFor = {
+export const cardFor = /* @__PURE__ */ group('cardFor', {
   dump: 'Black, a rinse, then gray',
   'top-up': 'A tank that is nearly empty does not empty cleanly',
   rinse: 'A rinse that was owed or put off',
@@ -54,9 +56,9 @@ export const cardFor = {
   'bucket-test': 'How fast does this tap run?',
   'metered-fill': 'How much does this tank hold?',
   'by-hand': 'What else this run moves',
-} satisfies Record<CardKind, string>
+} satisfies Record<CardKind, string>)
 
-export const cares = {
+export const cares = /* @__PURE__ */ group('cares', {
   gas: 'Gas from an open tank can burn. In a closed room it is poisonous.',
   eyes: 'Cover your eyes.',
   valves: 'A valve that looks shut may not be. Push it, and look.',
@@ -83,11 +85,11 @@ export const cares = {
   'black-first': 'Shut black first.',
   'button-last': 'Spout first, then the button. The other way around it comes out at you.',
   septic: 'The wrong product harms a septic tank. Ask.',
-} satisfies Record<Care, string>
+} satisfies Record<Care, string>)
 
 const SPILL = 'Clean up what fell with gloves, paper, water and soap. Tell the host.'
 
-export const wrongs = {
+export const wrongs = /* @__PURE__ */ group('wrongs', {
   leaks: {
     ask: 'It leaks',
     do: [
@@ -237,9 +239,9 @@ export const wrongs = {
       'The card “Probes” cleans it.',
     ],
   },
-} satisfies Record<Wrong, { ask: string; do: string[] }>
+} satisfies Record<Wrong, { ask: string; do: string[] }>)
 
-export const safeSteps = {
+export const safeSteps = /* @__PURE__ */ group('safeSteps', {
   'water-off': 'Water off.',
   'pump-off': 'Pump off, power off.',
   'shut-tank': (tank: string) => `Shut ${tank}.`,
@@ -251,9 +253,9 @@ export const safeSteps = {
   cap: 'Take the hose off the rig only when it is empty. Cap on.',
   vent: 'Shut the vent and the cap of the tote.',
   hands: 'Gloves off, hands washed.',
-} satisfies Record<SafeStep['safe'], unknown>
+} satisfies Record<SafeStep['safe'], unknown>)
 
-export const things = {
+export const things = /* @__PURE__ */ group('things', {
   'drinking-hose': 'drinking hose',
   'tap-wipes': 'disinfectant for the tap',
   'waste-hose': 'waste hose',
@@ -280,9 +282,9 @@ export const things = {
   'spare-gloves': 'two pairs of gloves',
   'eye-cover': 'eye cover',
   wipes: 'wipes and paper',
-} satisfies Record<Thing, string>
+} satisfies Record<Thing, string>)
 
-export const laws = {
+export const laws = /* @__PURE__ */ group('laws', {
   'fresh-before-waste': 'Fresh water comes before waste.',
   'all-home-before-cap': 'Every valve is fully shut before a cap is opened.',
   'connected-before-open': 'The hose is on at both ends before a valve opens.',
@@ -311,9 +313,9 @@ export const laws = {
   'valves-that-there-are': 'Only valves of this rig appear.',
   'no-number-lacks': 'Every number is there.',
   'held-where-it-matters': 'Steps with a valve or a caution need a hold.',
-} satisfies Record<Law, string>
+} satisfies Record<Law, string>)
 
-export const cardTerms = {
+export const cardTerms = /* @__PURE__ */ group('cardTerms', {
   capacity: 'holds',
   content: 'in it, likely',
   'content-high': 'in it, at most',
@@ -347,9 +349,9 @@ export const cardTerms = {
   'each-use': 'each',
   'a-day': 'a day',
   timed: 'times by the clock',
-} satisfies Record<Term, string>
+} satisfies Record<Term, string>)
 
-export const cardOrigins = {
+export const cardOrigins = /* @__PURE__ */ group('cardOrigins', {
   rig: 'your rig',
   crew: 'your choice',
   place: 'bucket test here',
@@ -359,24 +361,24 @@ export const cardOrigins = {
   rule: 'rule of thumb',
   assumed: 'assumed',
   errand: 'this errand',
-} satisfies Record<WhyTerm['from'], string>
+} satisfies Record<WhyTerm['from'], string>)
 
 /** What is counted, with its noun. */
-export const cardCounts = {
-  rounds: (n: string) => (n === '1' ? '1\u00a0round' : `${n}\u00a0rounds`),
-  'rounds-stop': (n: string) => (n === '1' ? '1\u00a0round' : `${n}\u00a0rounds`),
-  'cassette-rounds': (n: string) => (n === '1' ? '1\u00a0round' : `${n}\u00a0rounds`),
-  bricks: (n: string) => (n === '1' ? '1\u00a0brick' : `${n}\u00a0bricks`),
-  'jug-loads': (n: string) => (n === '1' ? '1\u00a0jug' : `${n}\u00a0jugs`),
-  'tote-loads': (n: string) => (n === '1' ? '1\u00a0load' : `${n}\u00a0loads`),
-  stages: (n: string) => (n === '1' ? '1\u00a0stage' : `${n}\u00a0stages`),
-} satisfies Partial<Record<QuantityId, (n: string) => string>>
+export const cardCounts = /* @__PURE__ */ group('cardCounts', {
+  rounds: (n: string) => plural(n, '1\u00a0round', `${n}\u00a0rounds`),
+  'rounds-stop': (n: string) => plural(n, '1\u00a0round', `${n}\u00a0rounds`),
+  'cassette-rounds': (n: string) => plural(n, '1\u00a0round', `${n}\u00a0rounds`),
+  bricks: (n: string) => plural(n, '1\u00a0brick', `${n}\u00a0bricks`),
+  'jug-loads': (n: string) => plural(n, '1\u00a0jug', `${n}\u00a0jugs`),
+  'tote-loads': (n: string) => plural(n, '1\u00a0load', `${n}\u00a0loads`),
+  stages: (n: string) => plural(n, '1\u00a0stage', `${n}\u00a0stages`),
+} satisfies Partial<Record<QuantityId, (n: string) => string>>)
 
-export const cardUnits = {
+export const cardUnits = /* @__PURE__ */ group('cardUnits', {
   seconds: (n: string) => `${n}\u00a0s`,
   minutes: (n: string) => `${n}\u00a0min`,
   hours: (n: string) => `${n}\u00a0hours`,
-  days: (n: string) => (n === '1' ? '1\u00a0day' : `${n}\u00a0days`),
+  days: (n: string) => plural(n, '1\u00a0day', `${n}\u00a0days`),
   count: (n: string) => n,
   percent: (n: string) => `${n}\u00a0%`,
   uses: (n: string) => `${n}\u00a0uses`,
@@ -385,11 +387,11 @@ export const cardUnits = {
   flow: (amount: string) => `${amount} a minute`,
 } satisfies Partial<
   Record<QuantityUnit | 'uses' | 'flow' | 'grams-per-litre', (n: string, volume: string) => string>
->
+>)
 
-export const placeRules = {
+export const placeRules = /* @__PURE__ */ group('placeRules', {
   unknown: 'not known',
   any: 'any product',
   'septic-safe': 'septic-safe only',
   nothing: 'no product at all',
-} satisfies Record<PlaceRule, string>
+} satisfies Record<PlaceRule, string>)

@@ -1,5 +1,8 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** What the screens round the cards say. */
-export const cards = {
+export const cards = /* @__PURE__ */ group('cards', {
   title: 'Run cards',
   lead: 'A card for the job in hand, made for your rig: every quantity worked out, only the steps that apply.',
   owedOf: (tanks: string) => `A rinse is owed: ${tanks}.`,
@@ -22,7 +25,7 @@ export const cards = {
   discard: 'Discard it',
   print: 'Print',
   paper: 'Paper',
-  printNow: (n: number) => (n === 1 ? 'Print 1 page' : `Print ${n} pages`),
+  printNow: (n: number) => plural(n, 'Print 1 page', `Print ${n} pages`),
   nothingToPrint: 'No run is set yet: there is no set to print.',
   booklet: 'Print the set for this stay',
   back: 'All cards',
@@ -84,7 +87,7 @@ export const cards = {
   own: {
     copy: 'Make it your own',
     title: 'Your own cards',
-    answer: (n: number) => (n === 0 ? 'none yet' : n === 1 ? '1 card' : `${n} cards`),
+    answer: (n: number) => (n === 0 ? 'none yet' : plural(n, '1 card', `${n} cards`)),
     none: 'Open a card and make it your own, or import one that somebody shared.',
     elsewhereStep: 'A step that this rig does not have.',
     faults: {
@@ -120,7 +123,7 @@ export const cards = {
     and: ' and ',
     somewhere: 'this place',
     outlet: 'the outlet',
-    load: (n: string, of: string) => (of === '1' ? '1' : `${n} of ${of}`),
+    load: (n: string, of: string) => plural(of, '1', `${n} of ${of}`),
   },
   whose: { inside: 'Inside', hose: 'At the hose' },
   things: 'Have ready',
@@ -131,9 +134,9 @@ export const cards = {
     stop: 'To stop safely: water off, tank valves shut, then the end valve, cap on, hands washed.',
     rule: 'Local rules and labels come before this card.',
   },
-}
+})
 
-export const products = {
+export const products = /* @__PURE__ */ group('products', {
   title: 'Treatment and its stock',
   answer: (n: number, names: string) => (n === 0 ? 'none put in: cards say “as its label says”' : names),
   hint: 'Put in what the label says. The cards work out the dose for each tank, and the stock follows your log.',
@@ -149,4 +152,4 @@ export const products = {
   into: 'For',
   left: (amount: string) => `Left: ${amount}`,
   add: 'Add a product',
-}
+})

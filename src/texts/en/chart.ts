@@ -1,5 +1,7 @@
+import { group } from '../group'
+
 /** The levels, drawn. */
-export const chart = {
+export const chart = /* @__PURE__ */ group('chart', {
   title: 'Levels and their ranges',
   show: 'Draw the levels',
   hide: 'Hide the chart',
@@ -13,4 +15,4 @@ export const chart = {
   reading: 'The line is the average. The band holds eight trips in ten. The dots are the limit.',
   range: (low: string, high: string) => `${low} to ${high}`,
   after: (name: string, days: string) => `${name} after ${days} days`,
-}
+})

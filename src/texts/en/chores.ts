@@ -1,6 +1,9 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Chores of a rig, and the review of stays. */
 
-export const chores = {
+export const chores = /* @__PURE__ */ group('chores', {
   title: 'Chores',
   lead: 'What has to be done on the rig again and again.',
   due: (name: string) => `Due: ${name}`,
@@ -28,7 +31,7 @@ export const chores = {
   turn: {
     days: (had: number | null, n: number) => (had === null ? `every ${n} days` : `${had} of ${n} days`),
     'days-of-use': (had: number | null, n: number) => `${had ?? 0} of ${n} days of use`,
-    trips: (had: number | null, n: number) => `${had ?? 0} of ${n === 1 ? '1 trip' : `${n} trips`}`,
+    trips: (had: number | null, n: number) => `${had ?? 0} of ${plural(n, '1 trip', `${n} trips`)}`,
     emptyings: (had: number | null, n: number) => `${had ?? 0} of ${n} emptyings`,
     idle: (had: number | null, n: number) =>
       had === null ? `after ${n} days unused` : `${had} of ${n} days unused`,
@@ -73,10 +76,10 @@ export const chores = {
     own: null,
   },
   stock: 'What is left',
-  stockDoses: (left: string, times: number) => `${left} left, ${times === 1 ? 'one dose' : `${times} doses`}`,
+  stockDoses: (left: string, times: number) => `${left} left, ${plural(times, 'one dose', `${times} doses`)}`,
   stockLeft: (left: string) => `${left} left`,
   medium: 'Medium for the bin',
-  mediumLeft: (n: number) => (n === 1 ? 'one change left' : `${n} changes left`),
+  mediumLeft: (n: number) => plural(n, 'one change left', `${n} changes left`),
   mediumBought: 'Changes bought',
   low: 'low',
   calendar: 'Into your calendar (.ics)',
@@ -85,16 +88,14 @@ export const chores = {
   nothingToSay: 'None of them has a day yet.',
   answer: (due: number, soon: string | null) =>
     due > 0
-      ? due === 1
-        ? 'One is due'
-        : `${due} are due`
+      ? plural(due, 'One is due', `${due} are due`)
       : soon === null
         ? 'Nothing is due'
         : `Next: ${soon}`,
   atLeastOne: 'Choose what makes it due.',
-}
+})
 
-export const review = {
+export const review = /* @__PURE__ */ group('review', {
   title: 'Review',
   lead: 'How a stay went, and what the next plan should take from it.',
   none: 'No stay has begun yet: there is nothing to look back on.',
@@ -102,7 +103,7 @@ export const review = {
   soFar: 'So far',
   planned: 'Planned',
   lived: 'Lived',
-  nights: (n: number) => (n === 1 ? '1 night' : `${n} nights`),
+  nights: (n: number) => plural(n, '1 night', `${n} nights`),
   dryDays: (days: string, tank: string | null) =>
     tank === null ? `${days} dry days` : `${days} dry days, ${tank} first`,
   nearest: (tank: string, percent: string) => `${tank} came nearest: ${percent} of the way`,
@@ -119,9 +120,7 @@ export const review = {
   readingsOk: (n: number) =>
     n === 0
       ? 'Nothing was read.'
-      : n === 1
-        ? 'One reading, and it agreed.'
-        : `${n} readings, and all agreed.`,
+      : plural(n, 'One reading, and it agreed.', `${n} readings, and all agreed.`),
   readingsLied: (lied: number, total: number) => `${lied} of ${total} did not agree.`,
   lied: (tank: string, at: string, read: string, counted: string) =>
     `${tank}, ${at}: showed ${read}, the count said ${counted}.`,
@@ -138,14 +137,14 @@ export const review = {
     [minutes, way, fee].filter((one) => one !== null).join(', '),
   minutes: (n: string) => `${n} min`,
   fee: (n: string) => `fee ${n}`,
-  rounds: (n: number) => (n === 1 ? 'clear after one round' : `clear after ${n} rounds`),
+  rounds: (n: number) => plural(n, 'clear after one round', `clear after ${n} rounds`),
   owed: (n: number) => `${n} owed`,
   aRun: 'A run',
-  dumps: (n: number) => (n === 1 ? 'One dump' : n === 0 ? 'No dump' : `${n} dumps`),
+  dumps: (n: number) => plural(n, 'One dump', n === 0 ? 'No dump' : `${n} dumps`),
   fees: (n: string) => `fees ${n}`,
   season: 'The season',
   seasonSentence: (nights: number, dumps: number, per: string | null) =>
-    `${nights} dry nights with ${dumps === 1 ? 'one dump' : `${dumps} dumps`}${per === null ? '' : `, one in ${per} days`}.`,
+    `${nights} dry nights with ${plural(dumps, 'one dump', `${dumps} dumps`)}${per === null ? '' : `, one in ${per} days`}.`,
   trendLess: (amount: string) => `${amount} less per person and day with each stay.`,
   trendMore: (amount: string) => `${amount} more per person and day with each stay.`,
   tooFew: 'A trend needs three stays.',
@@ -153,9 +152,11 @@ export const review = {
   takeWhy: (n: number) =>
     n === 0
       ? 'Nothing new to take over.'
-      : n === 1
-        ? 'What one use takes becomes your crew’s own.'
-        : `What ${n} uses take becomes your crew’s own.`,
+      : plural(
+          n,
+          'What one use takes becomes your crew’s own.',
+          `What ${n} uses take becomes your crew’s own.`,
+        ),
   taken: 'Taken over: the next plan starts from it.',
   csv: 'As a table (CSV)',
   print: 'Print on one page',
@@ -165,4 +166,4 @@ export const review = {
   failed: 'This stay cannot be worked out here.',
   table: 'The same as a table',
   stay: 'Stay',
-}
+})

@@ -1,14 +1,16 @@
 import { spelled } from './numbers'
+import { plural } from '../plural'
+import { group } from '../group'
 
 /** The answer, wherever it stands. */
 
-export const count = {
+export const count = /* @__PURE__ */ group('count', {
   onAverageYouHave: 'On average you have',
   explained: 'Dry days end when the first tank reaches its limit, if nobody dumps or refills.',
   explainedRuns: 'With your runs, your days end when the first tank reaches its limit.',
   planOnStrip: 'to plan on',
   averageStrip: (days: string) => `average ${days}`,
-  dryDays: (days: string) => (days === '1' ? 'dry day' : 'dry days'),
+  dryDays: (days: string) => plural(days, 'dry day', 'dry days'),
   beyond: (horizon: string) => `beyond ${horizon}`,
   stops: (container: string) => `${container} stops you`,
   /** Of what to plan on: nine trips in ten last longer. */
@@ -16,41 +18,41 @@ export const count = {
   nothingStopsPlan: (horizon: string) => `Nothing stops you in the next ${horizon} days, in 9 of 10 trips.`,
   nothingStops: (horizon: string) => `Nothing stops you in the next ${horizon} days.`,
   startsPast: (container: string) => `${container} is past its limit before you start.`,
-  short: (nights: number) => (nights === 1 ? 'one night short' : `${spelled(nights)} nights short`),
+  short: (nights: number) => plural(nights, 'one night short', `${spelled(nights)} nights short`),
   enough: 'and that is after you leave',
-  of: (nights: number) => (nights === 1 ? 'of 1 night' : `of ${nights} nights`),
-  ofLeft: (nights: number) => (nights === 1 ? 'of the one left' : `of the ${nights} left`),
-  moreDays: (days: string) => (days === '1' ? 'more day' : 'more days'),
+  of: (nights: number) => plural(nights, 'of 1 night', `of ${nights} nights`),
+  ofLeft: (nights: number) => plural(nights, 'of the one left', `of the ${nights} left`),
+  moreDays: (days: string) => plural(days, 'more day', 'more days'),
   stripBeyond: (horizon: string) => `beyond ${horizon}`,
   days: 'days',
-  covered: (nights: number) => (nights === 1 ? 'your night covered' : `all ${nights} nights covered`),
+  covered: (nights: number) => plural(nights, 'your night covered', `all ${nights} nights covered`),
   tally: (nights: number, made: string) => `${nights} nights planned; ${made} of them made`,
   why: 'Why?',
   onAverage: 'On average',
-  chanceWith: (runs: number) => (runs === 1 ? 'With your run' : `With your ${runs} runs`),
+  chanceWith: (runs: number) => plural(runs, 'With your run', `With your ${runs} runs`),
   makeAll: (nights: number, isLeft: boolean) => {
     if (nights === 0) return 'in 100 trips last to the end'
     if (nights === 1)
       return isLeft ? 'in 100 trips make the night that is left' : 'in 100 trips make the night'
     return isLeft ? `in 100 trips make all ${nights} nights left` : `in 100 trips make all ${nights} nights`
   },
-  planOnToo: (days: string) => `You can plan on ${days} ${days === '1' ? 'day' : 'days'}.`,
+  planOnToo: (days: string) => `You can plan on ${days} ${plural(days, 'day', 'days')}.`,
   makeAllStrip: 'in 100 make it',
   comingFigure: '…',
   coming: 'Working out what you can plan on',
   averageWith: (runs: number) =>
-    runs === 1 ? 'With your run you have on average' : `With your ${runs} runs you have on average`,
-  holds: (days: string) => (days === '1' ? 'day' : 'days'),
+    plural(runs, 'With your run you have on average', `With your ${runs} runs you have on average`),
+  holds: (days: string) => plural(days, 'day', 'days'),
   withoutRuns: (runs: number, chance: string, days: string) =>
-    `Without ${runs === 1 ? 'it' : 'them'}: ${chance}, and ${days} ${days === '1' ? 'day' : 'days'} to plan on.`,
+    `Without ${plural(runs, 'it', 'them')}: ${chance}, and ${days} ${plural(days, 'day', 'days')} to plan on.`,
   tooLate: (of100: string, container: string, side: string, run: string) =>
     `In ${of100} of 100 trips ${container} is ${side} before ${run}.`,
   sides: { supply: 'dry', waste: 'full', carrier: 'full' },
   runOn: (run: string, when: string) => `${run.charAt(0).toLowerCase()}${run.slice(1)} on ${when}`,
   earlier: (when: string, chance: string) => `Put it on ${when}: then ${chance}`,
-}
+})
 
-export const risk = {
+export const risk = /* @__PURE__ */ group('risk', {
   short: (plan: string, stops: string | null) => `${plan} to plan on${stops === null ? '' : `, ${stops}`}`,
   stopsIn: (container: string, of100: string) => `${container} stops ${of100} trips in 100`,
   planOn: 'You can plan on',
@@ -62,9 +64,7 @@ export const risk = {
   nights: (nights: number, chance: string) =>
     nights === 0
       ? `To the end: ${chance}.`
-      : nights === 1
-        ? `The night: ${chance}.`
-        : `All ${nights} nights: ${chance}.`,
+      : plural(nights, `The night: ${chance}.`, `All ${nights} nights: ${chance}.`),
   of100: (n: number) => `${n} in 100`,
   under1: 'less than 1 in 100',
   over99: 'more than 99 in 100',
@@ -77,7 +77,7 @@ export const risk = {
   table: 'The chances as a table',
   lasts: 'Lasts',
   chance: 'Trips',
-  days: (n: number) => (n === 1 ? '1 day' : `${n} days`),
+  days: (n: number) => plural(n, '1 day', `${n} days`),
   stoppers: 'What stops them',
   nothing: (horizon: string) => `Nothing in ${horizon} days`,
   share: (n: string) => `${n} of 100`,
@@ -95,7 +95,7 @@ export const risk = {
     capacity: 'The tank holds less than its label says',
   },
   hot: (days: number, given: number) =>
-    `${days === 1 ? 'One hot day' : `${days} hot days`}, ${given === 0 ? 'none' : given === 1 ? 'one' : given} expected.`,
+    `${plural(days, 'One hot day', `${days} hot days`)}, ${given === 0 ? 'none' : plural(given, 'one', String(given))} expected.`,
   trips: (n: string, of: string) => `${n} of ${of} trips`,
   working: 'Counting trips…',
   stop: 'Stop',
@@ -105,21 +105,20 @@ export const risk = {
   stillDry: 'Still dry',
   ofTrips: 'of 100 trips',
   stillDryAt: (day: string, chance: string) => `Nothing stops you up to the end of ${day} in ${chance}`,
-}
+})
 
-export const gauge = {
+export const gauge = /* @__PURE__ */ group('gauge', {
   label: (name: string) => `${name}, starting level`,
   now: (name: string) => `${name}, level now`,
   value: (level: string, capacity: string) => `${level} of ${capacity}`,
   days: (days: string) => `${days}\u00a0d`,
   coming: '… d',
   toTheEnd: 'to the end',
-  uses: (n: string) => (n === '1' ? '1 use' : `${n}\u00a0uses`),
+  uses: (n: string) => plural(n, '1 use', `${n}\u00a0uses`),
   light: (uses: number) =>
-    uses === 1 ? 'At the light: about 1 use left' : `At the light: about ${uses} uses left`,
-  lightOn: (uses: number) =>
-    uses === 1 ? 'Light on: about 1 use left' : `Light on: about ${uses} uses left`,
+    plural(uses, 'At the light: about 1 use left', `At the light: about ${uses} uses left`),
+  lightOn: (uses: number) => plural(uses, 'Light on: about 1 use left', `Light on: about ${uses} uses left`),
   of: (capacity: string) => `of ${capacity}`,
   never: (horizon: string) => `over ${horizon} d`,
   why: (name: string) => `Why? ${name}`,
-}
+})

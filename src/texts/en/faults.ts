@@ -1,10 +1,11 @@
 import type { DocumentFault, FaultCode } from '@/document'
 import * as words from './words'
+import { group } from '../group'
 
 type Words = (fault: DocumentFault) => string
 
 /** What is wrong, in the owner's words; one per code. */
-export const faults: Record<FaultCode, Words> = {
+export const faults: Record<FaultCode, Words> = /* @__PURE__ */ group('faults', {
   'too-large': ({ found, expected }) => `The file is ${found}; Dry Count reads up to ${expected}.`,
   'not-json': () => 'This is not a Dry Count file: it does not read as JSON.',
   'cut-short': () =>
@@ -67,7 +68,7 @@ export const faults: Record<FaultCode, Words> = {
   'night-before-day': () => 'The sun sets after it rises.',
   'body-changed': ({ found }) => `${found}: no habit can change how much a body gives.`,
   'probes-fall': () => 'The marks of a panel rise from the lowest to the highest.',
-}
+})
 
 function gearWords(gear: string): string {
   return gear

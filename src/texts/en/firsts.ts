@@ -1,6 +1,8 @@
+import { group } from '../group'
+
 /** Two pages for a first time: each step says what, why, and where in Dry Count. */
 
-export const firsts = {
+export const firsts = /* @__PURE__ */ group('firsts', {
   'first-dump': {
     title: 'Your first dump',
     lead: 'Read this at home, the day before. The signs at the station and your rig’s manual come first.',
@@ -103,4 +105,4 @@ export const firsts = {
       },
     ],
   },
-}
+})

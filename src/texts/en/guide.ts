@@ -1,5 +1,8 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** The glossary in the owner's words: what a word on a screen means, without another word that would need it. */
-export const terms = {
+export const terms = /* @__PURE__ */ group('terms', {
   'plan-on': {
     name: 'Plan on',
     text: 'Days that hold in nine trips of ten. Plan with these: half of all trips last longer.',
@@ -159,11 +162,11 @@ export const terms = {
   payload: { name: 'Payload', text: 'The weight the rig may still carry. Water is most of it.' },
   'lift-limit': { name: 'You lift', text: 'The most weight you lift by hand, the container included.' },
   metered: { name: 'Metered', text: 'Measured with a flow meter or buckets, and so sure.' },
-} satisfies Record<string, { name: string; text: string }>
+} satisfies Record<string, { name: string; text: string }>)
 export type TermId = keyof typeof terms
 
 /** What no program can know: who says it, and what to ask. */
-export const askLocally = [
+export const askLocally = /* @__PURE__ */ group('askLocally', [
   {
     ask: 'May gray water go on the ground here?',
     who: 'The land manager’s written rule. Dish water and gray from the tank are two permissions.',
@@ -195,14 +198,14 @@ export const askLocally = [
     ask: 'When is it to be quiet, and who may use the dump station?',
     who: 'The place’s own rules: guests, customers, everybody.',
   },
-]
+])
 
-export const guide = {
+export const guide = /* @__PURE__ */ group('guide', {
   title: 'Guide',
   lead: 'What the words mean, what is dangerous, where the numbers come from, and what only the place can tell you.',
   search: 'Look something up',
   none: (words: string) => `Nothing on “${words}”. Try another word.`,
-  found: (n: number) => (n === 1 ? '1 found' : `${n} found`),
+  found: (n: number) => plural(n, '1 found', `${n} found`),
   sections: {
     terms: 'What the words mean',
     schools: 'Where good practitioners disagree',
@@ -236,4 +239,4 @@ export const guide = {
     habit: 'habit',
     chore: 'chore',
   },
-}
+})

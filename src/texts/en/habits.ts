@@ -1,7 +1,8 @@
 /** Habits: the catalogue, the search for the least bother, the two sides of the flush. */
 import type { Caution } from '@/core/domain'
+import { group } from '../group'
 
-export const cautions = {
+export const cautions = /* @__PURE__ */ group('cautions', {
   'stored-gray': 'Stored gray: lidded, under a day, for the toilet only.',
   'bin-not-bowl': 'Wipes and paper towels are bagged and binned, never put into a tank.',
   'hot-vessel':
@@ -18,9 +19,9 @@ export const cautions = {
     'Pour out only water with a little soap of a kind that breaks down. Never into a lake or a stream.',
   damp: 'Open the window and run the fan until the walls are dry: a damp wet room grows mold.',
   'sun-warm': 'Its warmth depends on the day. Feel it with your hand before it runs over you: it can scald.',
-} satisfies Record<Caution, string>
+} satisfies Record<Caution, string>)
 
-export const habits = {
+export const habits = /* @__PURE__ */ group('habits', {
   others: 'Habits that buy nothing now',
   further: 'More habits that buy days',
   andMore: (n: number) => `${n} more`,
@@ -71,9 +72,9 @@ export const habits = {
   pushes: (container: string, days: string) => `Brings ${container} ${days} days nearer its limit.`,
   company: (alone: string, now: string, last: string) =>
     `Days to plan on: alone ${alone}, now ${now}, added last ${last}.`,
-}
+})
 
-export const reach = {
+export const reach = /* @__PURE__ */ group('reach', {
   closed: (nights: string, plan: string | null) =>
     `${nights} planned${plan === null ? '' : `, ${plan} to plan on`}: ask which habits make them`,
   title: 'Reach your nights with the least bother',
@@ -126,9 +127,9 @@ export const reach = {
   taken: 'These are on',
   without: 'Left out:',
   allow: (name: string) => `${name} after all`,
-}
+})
 
-export const flush = {
+export const flush = /* @__PURE__ */ group('flush', {
   short: (liquid: string, school: string) => `${liquid} of liquid per solid use; ${school}`,
   title: 'Plenty of flush water, or little',
   now: 'As it is now',
@@ -158,4 +159,4 @@ export const flush = {
   axis: (unit: string) => `liquid per solid use, ${unit}`,
   reading:
     'The line: days until the toilet stops you, average use. The band: what eight trips in ten leave on the solids. The dot: now.',
-}
+})

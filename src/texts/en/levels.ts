@@ -1,5 +1,7 @@
+import { group } from '../group'
+
 /** How a level is read, wherever one is set. */
-export const levels = {
+export const levels = /* @__PURE__ */ group('levels', {
   title: (tank: string) => `${tank}: what is in it?`,
   change: (tank: string) => `${tank}: how its level was read`,
   close: 'Close',
@@ -37,4 +39,4 @@ export const levels = {
     measured: (size: string) => `measured, give or take ${size}`,
     known: 'known',
   },
-}
+})

@@ -1,10 +1,12 @@
 import { spelled } from './numbers'
+import { plural } from '../plural'
+import { group } from '../group'
 
 /** The log: what happened, what it cost, what was learned. */
 
-const times = (n: number) => (n === 1 ? 'one' : spelled(n))
+const times = (n: number) => plural(n, 'one', spelled(n))
 
-export const log = {
+export const log = /* @__PURE__ */ group('log', {
   title: 'Log',
   keys: 'Log a use',
   today: (n: number) => (n === 0 ? 'none today' : `${n} today`),
@@ -27,7 +29,7 @@ export const log = {
   forgotten: 'Log something that was forgotten',
   /** Uses of one activity, in a line. */
   made: (activity: string, n: number) =>
-    n === 0 ? `${activity}: not today` : n === 1 ? activity : `${n} × ${activity}`,
+    n === 0 ? `${activity}: not today` : plural(n, activity, `${n} × ${activity}`),
   logged: (what: string, at: string) => `Logged: ${what}, ${at}.`,
   refused: 'It was not logged.',
   unread: 'The log could not be read. What you log is kept all the same.',
@@ -69,7 +71,7 @@ export const log = {
     measured: 'Or measured',
     weighed: 'Or weighed, shell included',
     offLevel: 'The rig was not level',
-    save: (n: number) => (n === 1 ? 'Log 1 reading' : `Log ${n} readings`),
+    save: (n: number) => plural(n, 'Log 1 reading', `Log ${n} readings`),
     nothing: 'Nothing read yet',
     tooMuch: (most: string) => `It holds ${most} at most.`,
     marks: 'Marks of the panel are set on Rig.',
@@ -117,7 +119,7 @@ export const log = {
     empty: 'Write a word or two.',
   },
   owed: 'a rinse is owed',
-  rounds: (n: number) => (n === 1 ? '1 round of rinsing' : `${n} rounds of rinsing`),
+  rounds: (n: number) => plural(n, '1 round of rinsing', `${n} rounds of rinsing`),
   dose: (tank: string, dose: string) => `${tank}: ${dose}`,
   odd: {
     title: 'Something else moved a level',
@@ -156,9 +158,11 @@ export const log = {
     one: '1 entry',
     edit: (day: string) => `${day}: change it`,
     ahead: (n: number) =>
-      n === 1
-        ? 'One entry is in the future; it counts from then on.'
-        : `${n} entries are in the future; they count from then on.`,
+      plural(
+        n,
+        'One entry is in the future; it counts from then on.',
+        `${n} entries are in the future; they count from then on.`,
+      ),
     aheadOne: 'still to come',
     remove: 'Remove it',
     removed: 'Removed. Undo brings it back.',
@@ -169,7 +173,7 @@ export const log = {
       `${activity} takes you ${amount}; ${n === 0 ? 'nothing taken over' : `${times(n)} taken over`}`,
     nothing: 'Nothing learned yet: read the panel now and then, and count what takes most',
     planned: 'The stay has not begun',
-    agree: (n: number) => (n === 1 ? 'One reading, and it agrees' : `All ${n} readings agree with the count`),
+    agree: (n: number) => plural(n, 'One reading, and it agrees', `All ${n} readings agree with the count`),
     suspect: (tank: string) => `${tank}: probe suspect, its readings are left out`,
     disagree: (n: number, of: number) => `${n} of ${of} readings contradict the count`,
     noReading: 'No reading yet',
@@ -193,7 +197,7 @@ export const log = {
     moreFaults: (n: number) => `and ${n} more`,
     nothingTaken: 'Nothing was imported.',
     taken: (n: number, known: number) =>
-      `${n === 1 ? 'One entry' : `${n} entries`} imported${known > 0 ? `; ${known} were here already` : ''}. Undo removes them again.`,
+      `${plural(n, 'One entry', `${n} entries`)} imported${known > 0 ? `; ${known} were here already` : ''}. Undo removes them again.`,
     allKnown: 'All of it was here already.',
   },
   catchUp: {
@@ -206,17 +210,17 @@ export const log = {
     save: 'Log it',
     nothing: 'Nothing to add',
   },
-}
+})
 
 /** What a use costs this crew. */
-export const learned = {
+export const learned = /* @__PURE__ */ group('learned', {
   title: 'What a use costs you',
   text: 'What was assumed at first, and what your log says now. In 8 of 10 cases the true value is in the range.',
   use: 'A use of',
   before: 'before',
   now: 'now',
   range: (low: string, high: string) => `${low} to ${high}`,
-  logged: (n: number) => (n === 1 ? '1 logged' : `${n} logged`),
+  logged: (n: number) => plural(n, '1 logged', `${n} logged`),
   unlearned: 'nothing learned yet',
   from: (entries: number) => `learned, of ${entries} uses`,
   takenOver: (amount: string, entries: number, at: string) =>
@@ -234,10 +238,10 @@ export const learned = {
     'What is counted has to be logged every time. Everything else is expected as usual: log only what was more, or was left out.',
   count: 'Counted',
   expect: 'Expected',
-}
+})
 
 /** A guided count at a hookup. */
-export const shakedown = {
+export const shakedown = /* @__PURE__ */ group('shakedown', {
   title: 'Shakedown',
   answer: {
     none: 'Count at a hookup what a use costs you',
@@ -270,12 +274,12 @@ export const shakedown = {
   badDayDone: 'Today is left out.',
   end: 'Done: show what it costs',
   steps: { begun: 'begun', rested: 'rested', 'taken-up': 'taken up again', ended: 'ended' },
-}
+})
 
-export const loggedTwice = {
+export const loggedTwice = /* @__PURE__ */ group('loggedTwice', {
   ask: 'Is everything logged twice?',
   text: (n: number) => `In the last two days, ${n} uses have a second one just like them.`,
   remove: 'Remove the second of each',
   keep: 'All of them happened',
   removed: (n: number) => `${n} entries are removed. Undo brings them back.`,
-}
+})

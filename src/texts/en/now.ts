@@ -1,7 +1,9 @@
+import { group } from '../group'
+
 /** A stay under way, as Camp says it. */
 
 /** The three times of a stay. */
-export const phase = {
+export const phase = /* @__PURE__ */ group('phase', {
   planned: (start: string) => `Planned: begins ${start}.`,
   begins: (start: string) => `Begins ${start}`,
   underWay: (day: number, left: string) => `Day ${day}. ${left}`,
@@ -31,38 +33,4 @@ export const phase = {
   dayBack: 'A day back',
   dayOn: 'A day on',
   reset: 'Back to where the demo begins',
-}
-
-/** What is known of a level, and how the panel and the count agree. */
-export const agreement = {
-  now: 'Levels now',
-  give: (amount: string) => `± ${amount}`,
-  by: {
-    panel: (at: string) => `by the panel, ${at}`,
-    measured: (at: string) => `measured, ${at}`,
-    light: (at: string) => `by its light, ${at}`,
-    run: (at: string) => `emptied or filled, ${at}`,
-    count: 'by the count',
-  },
-  title: 'Panel and count',
-  agree: (panel: string, counted: string) =>
-    `The panel says ${panel}, the count says ${counted}: they agree.`,
-  agreeMeasured: (panel: string, counted: string) =>
-    `Measured ${panel}, the count says ${counted}: they agree.`,
-  contradict: (panel: string, counted: string) =>
-    `The panel says ${panel}, the count says ${counted}: that does not fit.`,
-  contradictMeasured: (panel: string, counted: string) =>
-    `Measured ${panel}, the count says ${counted}: that does not fit.`,
-  left: 'left out',
-  suspect: (tank: string) => `${tank}: probe suspect`,
-  suspectText:
-    'It shows the same level again and again, which can hardly be true. Its readings are not counted until it shows something else.',
-  suspectDo: 'Some warm water in the tank and a drive often wash a probe clean. Then read the panel again.',
-  settle: 'A leak, a forgotten use, or a visitor?',
-  settles: {
-    leak: 'A leak',
-    forgotten: 'A forgotten use',
-    visitor: 'A visitor',
-    panel: 'The panel is wrong',
-  },
-}
+})

@@ -1,5 +1,7 @@
+import { group } from '../group'
+
 /** The words of the picture of an outlet, and what it shows told in a sentence. */
-export const outlet = {
+export const outlet = /* @__PURE__ */ group('outlet', {
   open: 'open',
   shut: 'shut',
   end: 'end valve',
@@ -23,10 +25,10 @@ export const outlet = {
   pumps: 'The pump runs.',
   runs: (names: string) => `${names} runs out.`,
   over: (from: string, to: string) => `${from} runs over into ${to}.`,
-}
+})
 
 /** The words of the picture of a cassette. */
-export const cassette = {
+export const cassette = /* @__PURE__ */ group('cassette', {
   bladeShut: 'blade shut',
   bladeOpen: 'blade open',
   button: 'air button',
@@ -46,4 +48,4 @@ export const cassette = {
   buttonDown: 'The air button is pressed.',
   runs: 'It runs out of the spout.',
   holds: { waste: 'It holds waste.', water: 'It holds rinse water.', nothing: 'It is empty.' },
-}
+})

@@ -1,7 +1,9 @@
 import type { Approach, Offer, PlaceAccess } from '@/core/domain'
+import { plural } from '../plural'
+import { group } from '../group'
 
 /** How long each container can wait, and what remains after that. */
-export const decide = {
+export const decide = /* @__PURE__ */ group('decide', {
   title: 'Decide by',
   working: 'Working out how long each tank can wait…',
   failed: 'How long each tank can wait cannot be worked out here.',
@@ -39,14 +41,14 @@ export const decide = {
   remindHint: 'Your calendar can do it while Dry Count is shut: take the runs along as a calendar file.',
   remindRefused: 'This browser does not allow notices from Dry Count. A calendar file reminds you as well.',
   noticeTitle: (name: string) => `${name}: decide by`,
-}
+})
 
 function lower(words: string): string {
   return words.charAt(0).toLowerCase() + words.slice(1)
 }
 
 /** Where runs go: the map, the list, one place. */
-export const places = {
+export const places = /* @__PURE__ */ group('places', {
   title: 'Places',
   lead: 'Where you can dump, fill and shop, with the road there.',
   none: 'No place yet: a name is enough.',
@@ -135,7 +137,7 @@ export const places = {
     'other-kind': () => 'Files of places are GeoJSON (.geojson, .json) or GPX (.gpx).',
   },
   found: (n: number) =>
-    n === 0 ? 'No place found in it.' : n === 1 ? 'One place found.' : `${n} places found.`,
+    n === 0 ? 'No place found in it.' : plural(n, 'One place found.', `${n} places found.`),
   already: (n: number) => `${n} of them you have already.`,
   leftOut: {
     'other-geometry': (n: number) => `${n} left out: lines and other shapes are not places`,
@@ -146,14 +148,14 @@ export const places = {
     'too-many': (n: number) => `${n} left out: more than can be looked through`,
   },
   such: (example: string) => `, such as ${example}`,
-  notUnderstood: (n: number) => (n === 1 ? 'One tag was not understood:' : `${n} tags were not understood:`),
+  notUnderstood: (n: number) => plural(n, 'One tag was not understood:', `${n} tags were not understood:`),
   moreTags: (n: number) => `and ${n} more`,
-  choose: (n: number) => (n === 1 ? 'Add the one chosen' : `Add the ${n} chosen`),
+  choose: (n: number) => plural(n, 'Add the one chosen', `Add the ${n} chosen`),
   chooseAll: 'Choose all',
   chooseNone: 'Choose none',
   nearest: (n: number) => `There is room for ${n}: the nearest are chosen.`,
   cancel: 'Cancel',
-  taken: (n: number) => (n === 1 ? 'One place added.' : `${n} places added.`),
+  taken: (n: number) => plural(n, 'One place added.', `${n} places added.`),
   fromAnswer: 'From a file, the directory, or your other stays',
   outAnswer: 'As GeoJSON or GPX',
   out: 'Export places',
@@ -250,10 +252,10 @@ export const places = {
   today: 'Today',
   never: 'never',
   mayRelease: 'Local rules come first. This is only what you were told.',
-}
+})
 
 /** What goes along: calendar, paper, table. */
-export const takeAlong = {
+export const takeAlong = /* @__PURE__ */ group('takeAlong', {
   title: 'Take it along',
   answer: 'Calendar, way points, paper, table or text',
   calendar: 'Calendar (.ics)',
@@ -274,10 +276,10 @@ export const takeAlong = {
   noRuns: 'No run is set.',
   placesTitle: 'Places',
   back: 'Back to Runs',
-}
+})
 
 /** One stay after the other. */
-export const season = {
+export const season = /* @__PURE__ */ group('season', {
   title: 'Before and after this stay',
   lead: 'One stay after the other: what each leaves to the next',
   strip: 'The season',
@@ -304,11 +306,11 @@ export const season = {
   next: 'Plan the next stay after this one',
   nextName: (name: string) => `After ${name}`,
   made: (name: string) => `${name} is planned, and shown.`,
-  nights: (n: number) => (n === 1 ? '1 night' : `${n} nights`),
+  nights: (n: number) => plural(n, '1 night', `${n} nights`),
   nightsMade: (made: number, n: number) => `${made} of ${n} nights made`,
   lasts: 'lasts',
   stops: (days: string, name: string) => `${days} days, then ${name}`,
-  dumps: (n: number) => (n === 0 ? 'no dump' : n === 1 ? '1 dump' : `${n} dumps`),
+  dumps: (n: number) => (n === 0 ? 'no dump' : plural(n, '1 dump', `${n} dumps`)),
   left: (amounts: string) => `leaves with ${amounts}`,
   leftNothing: 'leaves empty',
   tooMuch: (name: string, percent: string) => `${name} still holds ${percent} then: it should be empty.`,
@@ -318,12 +320,12 @@ export const season = {
   show: (name: string) => `Show ${name}`,
   shown: 'shown',
   begun: 'This stay has begun with levels of its own.',
-}
+})
 
 /** How large a rig is. */
-export const rigSize = {
+export const rigSize = /* @__PURE__ */ group('rigSize', {
   title: 'How high and long',
   hint: 'With everything towed. Places with a lower roof or a shorter yard say so.',
   height: 'Height',
   length: 'Length',
-}
+})

@@ -1,6 +1,9 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Rig: tanks, plumbing, outlets, weight, gear. */
 
-export const rig = {
+export const rig = /* @__PURE__ */ group('rig', {
   another: 'Another rig, or a copy',
   title: 'Rig',
   name: 'Name of the rig',
@@ -24,15 +27,15 @@ export const rig = {
   inUse: (fixtures: string) => `First lead ${fixtures} to another tank.`,
   tooFull: 'More than the tank holds: which of the two is right?',
   lastTank: 'A rig needs at least one tank.',
-}
+})
 
-export const tank = {
+export const tank = /* @__PURE__ */ group('tank', {
   residue: 'Stays behind when emptied',
   ridesIn: 'Its vehicle may carry',
   inVehicle: 'It rides in the tow vehicle',
   onTheRig: 'It rides on the rig or is towed',
   more: (name: string) => `More about ${name}`,
-  spares: (n: number) => (n === 0 ? 'No spare' : n === 1 ? 'One spare' : `${n} spares`),
+  spares: (n: number) => (n === 0 ? 'No spare' : plural(n, 'One spare', `${n} spares`)),
   fewer: 'One spare less',
   moreSpares: 'One spare more',
   shell: 'Weighs empty',
@@ -50,9 +53,9 @@ export const tank = {
   noLight: 'No warning light',
   hasLight: 'It has a warning light',
   full: (kg: string) => `${kg} full`,
-}
+})
 
-export const map = {
+export const map = /* @__PURE__ */ group('map', {
   into: (fixtures: string, tank: string) => `${fixtures} into ${tank}`,
   through: (drawn: string, drained: string) => `${drawn} → ${drained}`,
   title: 'What drains where',
@@ -107,9 +110,9 @@ export const map = {
     portable: 'Portable toilet',
     none: 'No toilet aboard',
   },
-}
+})
 
-export const outlets = {
+export const outlets = /* @__PURE__ */ group('outlets', {
   noneYet: 'none recorded',
   short: (tanks: string, endValve: boolean) =>
     `${tanks}${endValve ? ', with an end valve' : ', no end valve'}`,
@@ -127,9 +130,9 @@ export const outlets = {
   bore: 'Narrowest bore',
   transfer: 'Let gray into black',
   alone: (name: string) => `${name} is alone here: no gray to wash its hose with.`,
-}
+})
 
-export const weight = {
+export const weight = /* @__PURE__ */ group('weight', {
   /** When a weight is that of: the stay's start, or this moment. */
   atStart: 'at the start',
   atNow: 'now',
@@ -157,9 +160,9 @@ export const weight = {
   table: 'Day by day',
   day: 'Day',
   kg: 'Water and waste',
-}
+})
 
-export const gear = {
+export const gear = /* @__PURE__ */ group('gear', {
   noneYet: 'none listed',
   title: 'Gear',
   hint: 'Some habits need it; without it they stay off.',
@@ -168,4 +171,4 @@ export const gear = {
   heaterVolume: 'Heater and lines hold',
   counted: 'Its water is part of the supply',
   heaterSupply: 'Fed from',
-}
+})

@@ -1,8 +1,10 @@
 import type { Accepted, PlaceWater, StepDoes } from '@/core/domain'
 import type { Lack, UsualRun } from '@/core/errands'
+import { plural } from '../plural'
+import { group } from '../group'
 
 /** Runs: errands set on days, what they move, what they cost. */
-export const runs = {
+export const runs = /* @__PURE__ */ group('runs', {
   title: 'Runs',
   noneYet: 'A run dumps, refills or carries on a day you choose. Its effect is counted at once.',
   add: 'Add a run',
@@ -63,7 +65,7 @@ export const runs = {
     most: 'at most',
     head: 'read within',
   },
-  loads: (n: number) => (n === 1 ? '1 load' : `${n} loads`),
+  loads: (n: number) => plural(n, '1 load', `${n} loads`),
   into: (name: string) => `into ${name}`,
   from: (name: string) => `from ${name}`,
   change: (name: string, before: string, after: string) => `${name} ${before} → ${after}`,
@@ -182,7 +184,7 @@ export const runs = {
   places: {
     title: 'Places',
     answer: (n: number) =>
-      n === 0 ? 'Add a place: a name is enough' : n === 1 ? 'One place' : `${n} places`,
+      n === 0 ? 'Add a place: a name is enough' : plural(n, 'One place', `${n} places`),
     hint: 'A name is enough. What is not recorded warns, and never blocks.',
     add: 'Add a place',
     newName: 'New place',
@@ -241,10 +243,10 @@ export const runs = {
   tried: 'Found by trying. With runs set, another answer may have less bother.',
   safety:
     'Gloves, no flame, children and pets away; local rules first. Release waste only where it is accepted.',
-}
+})
 
-/** What stands at the pitch. */
-export const site = {
+/** What there is at the site. */
+export const site = /* @__PURE__ */ group('site', {
   title: 'At the site',
   water: 'Water',
   waters: { none: 'none', tap: 'a tap' },
@@ -263,4 +265,4 @@ export const site = {
   limit: (n: number) => `${n} nights at most`,
   tapHint: 'Fill fresh even where a tap is promised: a tap can fail.',
   town: 'A toilet in a town or a restaurant needs no rule.',
-}
+})

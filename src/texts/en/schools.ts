@@ -1,4 +1,5 @@
 import type { School, SCHOOLS } from '@/core/domain'
+import { group } from '../group'
 
 interface Question {
   ask: string
@@ -10,7 +11,7 @@ interface Question {
 type Sides<Q extends School> = Record<(typeof SCHOOLS)[Q][number], { name: string; reason: string }>
 
 /** Where good practitioners disagree: both sides, with their reasons. */
-export const schools = {
+export const schools = /* @__PURE__ */ group('schools', {
   title: 'Your way of doing it',
   lead: 'Experienced campers disagree here. Choose once: the numbers and the cards follow your choice.',
   isDefault: 'default',
@@ -52,9 +53,9 @@ export const schools = {
     why: 'A mound of solids is what both sides fear.',
     changes: 'how much a flush takes, until you put in your own.',
   },
-}
+})
 
-export const schoolQuestions: Record<School, Question> = {
+export const schoolQuestions: Record<School, Question> = /* @__PURE__ */ group('schoolQuestions', {
   'valve-first': {
     ask: 'Which valve first?',
     why: 'It is short, and gray washes the hose after black.',
@@ -143,9 +144,9 @@ export const schoolQuestions: Record<School, Question> = {
     why: 'Until a rule is recorded it is not allowed.',
     changes: 'no number: the rules of the land decide.',
   },
-}
+})
 
-export const schoolSides: { [Q in School]: Sides<Q> } = {
+export const schoolSides: { [Q in School]: Sides<Q> } = /* @__PURE__ */ group('schoolSides', {
   'valve-first': {
     black: { name: 'Black, then gray', reason: 'Gray washes the hose.' },
     'gray-pulse': { name: 'A gray pulse first', reason: 'A leak shows with gray, not with black.' },
@@ -271,4 +272,4 @@ export const schoolSides: { [Q in School]: Sides<Q> } = {
     never: { name: 'Never', reason: 'Packing out is always right.' },
     allowed: { name: 'Where the written rules allow', reason: 'Record the rule with its source first.' },
   },
-}
+})

@@ -1,6 +1,9 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** The guided start. */
 
-export const start = {
+export const start = /* @__PURE__ */ group('start', {
   title: 'Set up',
   steps: ['Your rig', 'Who comes', 'When'],
   stepOf: (n: number) => `Step ${n} of 3`,
@@ -23,7 +26,7 @@ export const start = {
   rinseInlet: 'Rinse inlet for the toilet tank: a hose fitting outside that sprays into it',
   rinseInlets: { no: 'None, or I do not know', yes: 'Yes, it has one' },
   spares: 'Spare cassettes or jugs',
-  spareCount: (n: number) => (n === 0 ? 'no spare' : n === 1 ? '1 spare' : `${n} spares`),
+  spareCount: (n: number) => (n === 0 ? 'no spare' : plural(n, '1 spare', `${n} spares`)),
   fewerSpares: 'One spare less',
   moreSpares: 'One spare more',
   ways: 'How you use water',
@@ -42,4 +45,4 @@ export const start = {
   skip: 'Skip the rest',
   cancel: 'Leave without it',
   live: 'So far',
-}
+})

@@ -1,6 +1,8 @@
 import type { StarterNames, StarterTexts } from '@/document/starters'
+import { plural } from '../plural'
+import { group } from '../group'
 
-export const starters: StarterTexts = {
+export const starters: StarterTexts = /* @__PURE__ */ group('starters', {
   activities: {
     shower: 'Shower',
     'hand-wash': 'Washing hands',
@@ -72,11 +74,11 @@ export const starters: StarterTexts = {
     'wipe-first': { name: 'Wipe plates first', note: 'With paper, before any water.' },
     'paper-plates': { name: 'Paper plates', note: 'Half the dishes go into the trash bag.' },
     'dish-water-flush': {
-      name: 'Dishwater flushes',
+      name: 'Dish water flushes',
       note: 'Keep the basin in a lidded pail, for the toilet only.',
     },
     'dish-water-outdoors': {
-      name: 'Dishwater outdoors',
+      name: 'Dish water outdoors',
       note: 'Strained and scattered, only where the land allows it.',
     },
     'meals-out': { name: 'A meal out each day', note: 'Less cooking, fewer dishes, some toilet uses too.' },
@@ -142,9 +144,9 @@ export const starters: StarterTexts = {
       note: 'Five to seven minutes with a cloth, window and fan open. Less to scrub with water later.',
     },
   },
-}
+})
 
-export const starterNames: StarterNames = {
+export const starterNames: StarterNames = /* @__PURE__ */ group('starterNames', {
   rigs: {
     'small-van': 'Small van',
     van: 'Van',
@@ -152,7 +154,7 @@ export const starterNames: StarterNames = {
     'family-trailer': 'Family trailer',
     'large-trailer': 'Large trailer',
   },
-  crew: (persons) => (persons === 1 ? 'Just me' : `The ${persons} of us`),
+  crew: (persons) => plural(persons, 'Just me', `The ${persons} of us`),
   stay: 'My stay',
   person: (n) => `Person ${n}`,
   layout: {
@@ -181,4 +183,4 @@ export const starterNames: StarterNames = {
     outlet: 'Outlet',
     outlet2: 'Rear outlet',
   },
-}
+})

@@ -1,9 +1,12 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Stay: the board, who and when, the land, the weather, what a day takes. */
 
-export const stay = {
+export const stay = /* @__PURE__ */ group('stay', {
   sections: 'Parts of this screen',
-  awayTimes: (n: number) => (n === 1 ? 'away once' : `away ${n} times`),
-  guestsOf: (n: number) => (n === 1 ? 'one of them a guest' : `${n} of them guests`),
+  awayTimes: (n: number) => plural(n, 'away once', `away ${n} times`),
+  guestsOf: (n: number) => plural(n, 'one of them a guest', `${n} of them guests`),
   takes: (total: string, most: string, litres: string) => `${total} in all; most of it ${most}, ${litres}`,
   takesWith: (amount: string) => `${amount} with the habits that are on`,
   away: 'Away',
@@ -54,9 +57,9 @@ export const stay = {
   fewerNights: 'One night less',
   moreNights: 'One night more',
   where: 'Where',
-}
+})
 
-export const board = {
+export const board = /* @__PURE__ */ group('board', {
   title: 'The board',
   stop: 'stop',
   people: 'Who is there',
@@ -74,9 +77,9 @@ export const board = {
   lastDay: (habit: string) => `${habit}: last day`,
   habitOff: (habit: string) => `${habit}: off`,
   hint: 'Tap a level to see its sum. Tap a person’s mark to send them off for that part of the day. Drag a run, or the ends of a habit.',
-}
+})
 
-export const land = {
+export const land = /* @__PURE__ */ group('land', {
   recorded: (n: number, of: number, allowed: number) => `${n} of ${of} rules recorded, ${allowed} allowed`,
   litres: 'Up to, a day',
   noLimit: 'no limit given',
@@ -89,9 +92,9 @@ export const land = {
   on: (date: string) => `recorded ${date}`,
   used: (most: string) => `Your habits put up to ${most} on the ground in one day.`,
   over: (rule: string, most: string, allowed: string) => `${rule}: ${most} on one day, ${allowed} allowed`,
-}
+})
 
-export const weather = {
+export const weather = /* @__PURE__ */ group('weather', {
   upTo: (warmest: string) => `up to ${warmest}`,
   light: (sunrise: string, sunset: string) => `light ${sunrise}–${sunset}`,
   title: 'Weather',
@@ -106,9 +109,9 @@ export const weather = {
   step: { C: '5 °C', F: '9 °F' },
   drinking: (step: string) => `Drinks more, each for every ${step} above`,
   showers: (step: string) => `Showers more, for every ${step} above`,
-}
+})
 
-export const shower = {
+export const shower = /* @__PURE__ */ group('shower', {
   timed: 'By the clock',
   flow: 'Flow per minute',
   on: 'Minutes on',
@@ -116,4 +119,4 @@ export const shower = {
   paused: 'Minutes paused',
   runUp: 'Run-up until warm',
   makes: (litres: string) => `makes ${litres} a shower`,
-}
+})

@@ -1,6 +1,8 @@
+import { group } from '../group'
+
 /** How sure each number is. */
 
-export const sure = {
+export const sure = /* @__PURE__ */ group('sure', {
   title: 'What to measure first',
   lead: 'How many days each assumption is worth. One number is set to its lowest and to its highest likely value; all others stay as they are.',
   working: 'Counting…',
@@ -34,4 +36,4 @@ export const sure = {
   levelSize: { even: 'Somewhere in a span of', normal: 'Give or take' },
   weatherOff: (unit: string) => `Days may differ by, ${unit}`,
   levels: 'How sure are these levels',
-}
+})

@@ -1,8 +1,11 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Today: what may be used, what helps most, what moved since yesterday. */
 
-const times = (n: number) => (n === 1 ? 'one' : n === 2 ? 'two' : n === 3 ? 'three' : String(n))
+const times = (n: number) => plural(n, 'one', n === 2 ? 'two' : n === 3 ? 'three' : String(n))
 
-export const budget = {
+export const budget = /* @__PURE__ */ group('budget', {
   title: 'Budget',
   lead: 'What you may use so that the tanks last to a night you choose.',
   left: (goal: string) => `Left today, to last to ${goal}`,
@@ -71,7 +74,7 @@ export const budget = {
   apartHint: 'They keep this many a day, no matter what the others save. The others share what is left.',
   apartOff: 'shared',
   apartNone: 'Nobody is set apart',
-  apartOf: (n: number) => (n === 1 ? 'One share is set apart' : `${n} shares are set apart`),
+  apartOf: (n: number) => plural(n, 'One share is set apart', `${n} shares are set apart`),
   apartDay: (name: string, activity: string) => `${name}, ${activity.toLowerCase()} a day`,
   savesTitle: 'Your own uses that may be saved on',
   keptTitle: 'Never saved on',
@@ -79,9 +82,9 @@ export const budget = {
   keptWhy:
     'A budget never saves on drinking, cooking, washing hands, teeth, the toilet or water for animals. Drink when you are thirsty. Wash your hands after the toilet, after a dump and before you eat.',
   how: 'Everything that can be saved on is changed by the same share, so that the tanks just last. The chances come from the same trips as the count. What is left today is counted as if you used it at once. What you do not log is used up hour by hour.',
-}
+})
 
-export const next = {
+export const next = /* @__PURE__ */ group('next', {
   title: 'First',
   none: 'Nothing needs doing today.',
   working: 'Looking for what helps most…',
@@ -105,15 +108,17 @@ export const next = {
   switchOn: 'Switch it on',
   leaveOff: 'Leave it off',
   notUs: 'Not this',
-  more: (n: number) => (n === 1 ? 'One more that helps' : `${n} more that help`),
+  more: (n: number) => plural(n, 'One more that helps', `${n} more that help`),
   declined: (n: number) =>
-    n === 1
-      ? 'You said “not this” to one suggestion on this stay.'
-      : `You said “not this” to ${n} suggestions on this stay.`,
+    plural(
+      n,
+      'You said “not this” to one suggestion on this stay.',
+      `You said “not this” to ${n} suggestions on this stay.`,
+    ),
   hearAgain: 'Show them again',
-}
+})
 
-export const since = {
+export const since = /* @__PURE__ */ group('since', {
   less: (days: string) => `${days} less than yesterday said`,
   more: (days: string) => `${days} more than yesterday said`,
   same: 'As yesterday said',
@@ -143,9 +148,9 @@ export const since = {
     learned: 'what a use costs, now known better',
     plan: 'what you changed today',
   },
-}
+})
 
-export const prepare = {
+export const prepare = /* @__PURE__ */ group('prepare', {
   title: 'Before you go',
   short: {
     fill: (tank: string, amount: string) => `${tank} to ${amount}`,
@@ -170,9 +175,9 @@ export const prepare = {
   toilet: 'Choose the site with the toilet in mind',
   toiletSite: 'This site has toilets: near, but not too near.',
   toiletNone: 'Think of privacy, and of what the land allows.',
-}
+})
 
-export const came = {
+export const came = /* @__PURE__ */ group('came', {
   title: 'What it came to',
   nights: (lived: number, planned: number) =>
     lived === planned ? `${lived} nights, as planned` : `${lived} nights of ${planned} planned`,
@@ -181,9 +186,9 @@ export const came = {
   each: (amount: string) => `${amount} drawn per person and day`,
   link: 'The whole review',
   working: 'Working out what it came to…',
-}
+})
 
-export const showerTimer = {
+export const showerTimer = /* @__PURE__ */ group('showerTimer', {
   title: 'Shower timer',
   time: 'Time a shower',
   lead: 'The water that runs, beside what is left for today.',
@@ -199,11 +204,11 @@ export const showerTimer = {
   budget: (amount: string) => `${amount} for showers in today’s budget`,
   overBudget: (amount: string) => `${amount} over today’s budget`,
   leftToday: (n: number) =>
-    n === 1
-      ? 'One shower is left today.'
-      : n === 0
-        ? 'No shower is left today.'
-        : `${n} showers are left today.`,
+    plural(
+      n,
+      'One shower is left today.',
+      n === 0 ? 'No shower is left today.' : `${n} showers are left today.`,
+    ),
   who: 'Who',
   anybody: 'Nobody in particular',
   flow: 'Flow',
@@ -214,13 +219,13 @@ export const showerTimer = {
   discard: 'Throw it away',
   forgotten: (minutes: number) =>
     `The clock ran for ${minutes < 90 ? `${minutes} minutes` : `${Math.round(minutes / 60)} hours`}. How long did the water run?`,
-  minutes: (n: number) => (n === 1 ? '1 minute' : `${n} minutes`),
+  minutes: (n: number) => plural(n, '1 minute', `${n} minutes`),
   keep: (amount: string) => `Log ${amount}`,
   awake: 'The screen stays on.',
   notAwake: 'Keep the screen lit yourself: this device does not let the page do it.',
   none: 'This crew has no shower among its uses.',
   notBegun: 'The stay is not under way: the timer runs, and nothing is logged.',
-}
+})
 
 function lower(words: string): string {
   return words.charAt(0).toLowerCase() + words.slice(1)

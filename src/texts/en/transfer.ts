@@ -1,6 +1,8 @@
+import { group } from '../group'
+
 /** Gray to black. */
 
-export const transfer = {
+export const transfer = /* @__PURE__ */ group('transfer', {
   setRun: 'Set it as a run',
   title: 'Gray to black',
   lead: 'Gray runs into a black tank that has more room, through their outlet, while the end valve is shut.',
@@ -51,4 +53,4 @@ export const transfer = {
   none: 'This rig has no gray and black tank.',
   measure: 'Measure them',
   head: 'm',
-}
+})

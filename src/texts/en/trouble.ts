@@ -1,6 +1,9 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** What may go wrong, and what is said in passing. */
 
-export const trouble = {
+export const trouble = /* @__PURE__ */ group('trouble', {
   title: 'Your data is not shown',
   open: {
     full: 'There is no room left on this device to open it. Nothing has been changed.',
@@ -48,9 +51,9 @@ export const trouble = {
   startOverYes: 'Delete it',
   cancel: 'Leave it',
   reload: 'Reload',
-}
+})
 
-export const notices = {
+export const notices = /* @__PURE__ */ group('notices', {
   dismiss: 'Close this notice',
   dropped: (label: string, what: string, why: string) =>
     `Not kept: ${label}${what === '' ? '' : ` (${what})`}. ${why}`,
@@ -67,19 +70,19 @@ export const notices = {
     redo: 'That could not be made again just now. Nothing has changed.',
   },
   logWent: (stay: string, entries: number) =>
-    `${stay} is removed, and ${entries === 1 ? 'the one entry' : `the ${entries} entries`} of its log with it. Undo brings both back.`,
+    `${stay} is removed, and ${plural(entries, 'the one entry', `the ${entries} entries`)} of its log with it. Undo brings both back.`,
   logged: (card: string, tanks: string) =>
     tanks === '' ? `${card} is in the log.` : `${card} is in the log: ${tanks}.`,
   orphans: (n: number) =>
-    `${n === 1 ? 'One entry is' : `${n} entries are`} of a stay that is gone. ${n === 1 ? 'It is kept and goes' : 'They are kept and go'} into every file you save. Nothing counts ${n === 1 ? 'it' : 'them'}.`,
+    `${plural(n, 'One entry is', `${n} entries are`)} of a stay that is gone. ${plural(n, 'It is kept and goes', 'They are kept and go')} into every file you save. Nothing counts ${plural(n, 'it', 'them')}.`,
   alreadyEnded: {
     walk: 'This card was ended in another tab. It is in the log once.',
     shower: 'This shower was ended in another tab. It is in the log once.',
   },
   notLoaded: 'That part of Dry Count could not be loaded. Everything else goes on.',
-}
+})
 
-export const keeping = {
+export const keeping = /* @__PURE__ */ group('keeping', {
   promised: 'This browser has promised to keep your data.',
   refused:
     'This browser may clear your data when it runs short of room. An export now and then is your copy.',
@@ -88,12 +91,12 @@ export const keeping = {
   remind: (changes: string) => `${changes} changes since your last copy on a file.`,
   export: 'Export a file',
   later: 'Not now',
-}
+})
 
-export const update = {
+export const update = /* @__PURE__ */ group('update', {
   text: 'A newer Dry Count is ready.',
   now: 'Use it now',
   coming: 'The newer Dry Count is coming…',
   later: 'Later',
   oldTabUnsaved: 'Your last changes are not saved: export a file first.',
-}
+})

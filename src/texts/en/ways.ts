@@ -1,9 +1,12 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Ways in: the keys of a screen, and what can be looked for. */
-export const ways = {
+export const ways = /* @__PURE__ */ group('ways', {
   find: 'Find',
   findHint: 'A screen, a tank, a person, a habit, a number, or something to do',
   nothing: (text: string) => `Nothing here is called “${text}”.`,
-  found: (n: number) => (n === 1 ? 'one found' : `${n} found`),
+  found: (n: number) => plural(n, 'one found', `${n} found`),
   kinds: {
     screen: 'Screen',
     tank: 'Tank',
@@ -57,4 +60,4 @@ export const ways = {
     capacity: (name: string) => `${name}, capacity`,
     budget: 'Budget',
   },
-}
+})

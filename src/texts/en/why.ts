@@ -1,6 +1,9 @@
+import { plural } from '../plural'
+import { group } from '../group'
+
 /** Where a number comes from. */
 
-export const why = {
+export const why = /* @__PURE__ */ group('why', {
   close: 'Close',
   start: 'at the start',
   now: 'now, by the log and the count',
@@ -11,7 +14,7 @@ export const why = {
   atStop: (container: string) => `${container} when the stay stops`,
   levelAt: (container: string, day: string) => `${container} at the end of ${day}`,
   use: (activity: string) => `${activity}: water in a day`,
-  uses: (n: string, per: string) => `${n} ${n === '1' ? 'use' : 'uses'} × ${per}`,
+  uses: (n: string, per: string) => `${n} ${plural(n, 'use', 'uses')} × ${per}`,
   into: (from: string) => `from ${from}`,
   outOf: (to: string) => `to ${to}`,
   at: (when: string) => `That is ${when}.`,
@@ -66,4 +69,4 @@ export const why = {
     catch: (activity: string, share: string) => `${activity}: ${share} of what drains is caught`,
     reuse: (activity: string, share: string) => `${activity}: up to ${share} from what was caught`,
   },
-}
+})

@@ -12,17 +12,25 @@ import type {
 } from '@/core/domain'
 import type { Part } from '@/core/calendar'
 import type { Origin, SourceId, Unit } from '@/core/quantities'
+import { plural } from '../plural'
+import { group } from '../group'
 
 /** Single words and short names of the domain, as the glossary has them. */
 
-export const parts = {
+export const parts = /* @__PURE__ */ group('parts', {
   morning: 'morning',
   midday: 'midday',
   evening: 'evening',
   night: 'night',
-} satisfies Record<Part, string>
+} satisfies Record<Part, string>)
 
-export const units = {
+/** Clocks of twelve hours. */
+export const clock = /* @__PURE__ */ group('clock', {
+  am: (time: string) => `${time}\u00a0am`,
+  pm: (time: string) => `${time}\u00a0pm`,
+})
+
+export const units = /* @__PURE__ */ group('units', {
   L: 'L',
   'gal-us': 'gal',
   'gal-imp': 'imp gal',
@@ -35,9 +43,9 @@ export const units = {
   m: 'm',
   cm: 'cm',
   in: 'in',
-} satisfies Record<Unit, string>
+} satisfies Record<Unit, string>)
 
-export const unitNames = {
+export const unitNames = /* @__PURE__ */ group('unitNames', {
   L: 'liters',
   'gal-us': 'US gallons',
   'gal-imp': 'imperial gallons',
@@ -50,9 +58,9 @@ export const unitNames = {
   m: 'meters',
   cm: 'centimeters',
   in: 'inches',
-} satisfies Record<Unit, string>
+} satisfies Record<Unit, string>)
 
-export const kinds = {
+export const kinds = /* @__PURE__ */ group('kinds', {
   fresh: 'Fresh',
   flush: 'Flush water',
   gray: 'Gray',
@@ -62,23 +70,33 @@ export const kinds = {
   solids: 'Solids bin',
   tote: 'Tote',
   jug: 'Jug',
-} satisfies Record<ContainerKind, string>
+} satisfies Record<ContainerKind, string>)
 
-export const media = { long: 'coir or peat', short: 'sawdust' } satisfies Record<Medium, string>
+export const media = /* @__PURE__ */ group('media', {
+  long: 'coir or peat',
+  short: 'sawdust',
+} satisfies Record<Medium, string>)
 
-export const takes = { all: 'everything', liquids: 'liquids only', solids: 'solids only' } satisfies Record<
-  Takes,
-  string
->
+export const takes = /* @__PURE__ */ group('takes', {
+  all: 'everything',
+  liquids: 'liquids only',
+  solids: 'solids only',
+} satisfies Record<Takes, string>)
 
-export const rigSides = { left: 'left', right: 'right', rear: 'rear', under: 'underneath' } satisfies Record<
-  RigSide,
-  string
->
+export const rigSides = /* @__PURE__ */ group('rigSides', {
+  left: 'left',
+  right: 'right',
+  rear: 'rear',
+  under: 'underneath',
+} satisfies Record<RigSide, string>)
 
-export const handles = { pull: 'pull', turn: 'turn', switch: 'switch' } satisfies Record<Handle, string>
+export const handles = /* @__PURE__ */ group('handles', {
+  pull: 'pull',
+  turn: 'turn',
+  switch: 'switch',
+} satisfies Record<Handle, string>)
 
-export const gearNames = {
+export const gearNames = /* @__PURE__ */ group('gearNames', {
   'shut-off-head': 'a shower head with a full shut-off',
   'outdoor-shower': 'an outdoor shower',
   'shower-basin': 'a basin to stand in',
@@ -95,41 +113,42 @@ export const gearNames = {
   'low-flow-head': 'a shower head with less flow',
   'shower-screen': 'a screen, or doors that shield an outdoor shower',
   cup: 'a small cup with a lid',
-} satisfies Record<Gear, string>
+} satisfies Record<Gear, string>)
 
-export const landRules = {
+export const landRules = /* @__PURE__ */ group('landRules', {
   'washing-water': 'Dish and wash water on the ground',
   'tank-gray': 'Gray water from the tank on the ground',
   urine: 'Urine outdoors',
   solids: 'Solids in the ground',
   'site-toilets': 'Toilets at or near the site',
   'gray-drain': 'A drain for gray water',
-} satisfies Record<LandRule, string>
+} satisfies Record<LandRule, string>)
 
-export const roles = {
+export const roles = /* @__PURE__ */ group('roles', {
   shower: 'Shower',
   kitchen: 'Kitchen tap',
   basin: 'Basin',
   toilet: 'Toilet',
   laundry: 'Laundry',
   'outdoor-shower': 'Outdoor shower',
-} satisfies Record<Role, string>
+} satisfies Record<Role, string>)
 
-export const ends = {
+export const ends = /* @__PURE__ */ group('ends', {
   body: 'the body',
   'brought-in': 'brought in',
   consumed: 'consumed',
   'carried-out': 'carried out',
   ground: 'the ground',
   kept: 'kept',
-} satisfies Record<FlowEnd, string>
+} satisfies Record<FlowEnd, string>)
 
-export const origins = { owner: 'yours', learned: 'learned', default: 'assumed' } satisfies Record<
-  Origin['by'],
-  string
->
+export const origins = /* @__PURE__ */ group('origins', {
+  owner: 'yours',
+  learned: 'learned',
+  default: 'assumed',
+} satisfies Record<Origin['by'], string>)
 
-export const sources = {
+export const sources = /* @__PURE__ */ group('sources', {
   'rose-2015': 'Rose et al., Critical Reviews in Environmental Science and Technology 45(17), 2015',
   'iom-2005': 'Institute of Medicine, Dietary Reference Intakes for Water, 2005: what an adult drinks a day',
   sphere: 'Sphere Handbook: basic needs per person and day',
@@ -139,10 +158,10 @@ export const sources = {
     'ISO 11228-1:2003, Annex C: a reference mass of 15 kg suits about 95 % of women and 99 % of men',
   'rule-of-thumb': 'Rule of thumb among practitioners',
   assumed: 'Assumed; no public figure. Your own log will replace it',
-} satisfies Record<SourceId, string>
+} satisfies Record<SourceId, string>)
 
-export const doses = {
+export const doses = /* @__PURE__ */ group('doses', {
   liquid: (n: string, name: string) => `${n}\u00a0mL of ${name}`,
   powder: (n: string, name: string) => `${n}\u00a0g of ${name}`,
-  sachet: (n: string, name: string) => (n === '1' ? `1 sachet of ${name}` : `${n} sachets of ${name}`),
-} satisfies Record<ProductForm, (n: string, name: string) => string>
+  sachet: (n: string, name: string) => plural(n, `1 sachet of ${name}`, `${n} sachets of ${name}`),
+} satisfies Record<ProductForm, (n: string, name: string) => string>)
