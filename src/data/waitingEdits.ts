@@ -12,7 +12,11 @@ export interface Waiting {
   after: Document
   /** Made before the checks were there: held against them before it is written. */
   isUnchecked: boolean
+  /** Told what breaks a rule, once the checks are there; without it a notice says so. */
+  refuse?: Refuse
 }
+
+export type Refuse = (faults: readonly DocumentFault[]) => void
 
 /** An edit's outcome breaks the rules between fields. */
 export class DoesNotFit extends Error {

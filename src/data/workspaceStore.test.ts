@@ -267,10 +267,15 @@ describe('the workspace', () => {
     expect([workspace.saveState, loads]).toEqual(['saved', [true]])
     expect((await memory.load()).document).toEqual(trailerDemo())
     // Made before the rules are there, it is held to them before it is written.
-    expect(drag(workspace, -1)).toEqual({ ok: true })
+    expect(drag(workspace, -1)).toMatchObject({ ok: true })
+    // One that somebody asks about is refused to them; the others in a notice.
+    const refused = drag(workspace, -2)
+    const told: string[] = []
+    if (refused.ok) refused.onRefused?.((faults) => void told.push(...faults.map(({ code }) => code)))
     await workspace.settled()
     expect(levelOf(workspace)).toBe(trailerDemo().stays[0]!.levels[1]!.level.value)
     expect(useNoticeStore().shown.map(({ notice }) => notice.kind)).toEqual(['dropped'])
+    expect(told).toEqual(['too-small'])
     // What another time kept is read before anything is written: what is damaged is not written over.
     freshStores()
     const damaged = trailerDemo()

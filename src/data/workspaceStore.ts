@@ -21,7 +21,7 @@ import type { LogOperation, LogRange } from './storage/logStore'
 import type { Space } from './storage/database'
 import { looksWhole } from './storage/entryRows'
 import { StorageFault, storageFault } from './storage/faults'
-import { DoesNotFit, faultsOf, holdTo, newestStep, type Waiting } from './waitingEdits'
+import { DoesNotFit, faultsOf, holdTo, newestStep, type Refuse, type Waiting } from './waitingEdits'
 
 /**
  * loading: not read yet. kept: what is shown goes to the disk. volatile: this browser keeps nothing. fault: it could not
@@ -38,7 +38,10 @@ export interface Trouble {
 /** saved: what is shown is on the disk. volatile: there is no disk. */
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'volatile'
 
-export type EditResult = { ok: true } | { ok: false; faults: DocumentFault[] }
+/** `onRefused`: the rules are still on their way, and what they say then is told to the one who asks. */
+export type EditResult =
+  | { ok: true; onRefused?: (refuse: Refuse) => void }
+  | { ok: false; faults: readonly DocumentFault[] }
 
 /** What became of the log on the disk; null: it has to be read again. */
 export interface LogEvent {
@@ -190,7 +193,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     return shown
   }
 
-  function sayDropped({ edit, before, after }: Waiting, error: unknown): void {
+  function sayDropped({ edit, before, after, refuse }: Waiting, error: unknown): void {
+    if (refuse && error instanceof DoesNotFit) return refuse(error.faults)
     if (error instanceof AlreadyEnded) {
       notices.say({ kind: 'already-ended', name: edit.ends!.name })
       return
@@ -453,9 +457,10 @@ export const useWorkspaceStore = defineStore('workspace', () => {
       ...(isShipped ? { isShipped } : {}),
       ...(ends ? { ends } : {}),
     }
-    waiting.value = [...waiting.value, { edit, at, before, after, isUnchecked: !checks && !isShipped }]
+    const one: Waiting = { edit, at, before, after, isUnchecked: !checks && !isShipped }
+    waiting.value = [...waiting.value, one]
     void write()
-    return { ok: true }
+    return one.isUnchecked ? { ok: true, onRefused: (refuse) => void (one.refuse = refuse) } : { ok: true }
   }
 
   /**

@@ -57,10 +57,20 @@ export function useSavedField<T>(options: {
     typing.end(commit)
     const parsed = options.parse(text.value)
     if (!parsed.ok) return
+    const given = text.value
     const result = options.save(parsed.value)
     hasSaved ||= result.ok
     fault.value = result.ok ? null : refusalWords(result.faults)
     if (!result.ok) goBack()
+    // Just after the page was opened the rules are still on their way: what they refuse then has already been taken back.
+    else
+      result.onRefused?.((faults) => {
+        if (given === text.value || !editing.value) {
+          text.value = given
+          fault.value = refusalWords(faults)
+          hasSaved = false
+        }
+      })
     void nextTick(showValue)
   }
 
