@@ -1,9 +1,11 @@
 import { createRouter, createWebHashHistory } from 'vue-router'
 import CampPage from '@/features/camp/CampPage.vue'
+import { listenForBack, noteEntry } from '@/ui/backCloses'
 
 /** Hash addresses, so that the build works from any folder of any file server. */
 export function createAppRouter() {
-  return createRouter({
+  listenForBack()
+  const router = createRouter({
     history: createWebHashHistory(),
     routes: [
       { path: '/', name: 'camp', component: CampPage },
@@ -88,4 +90,6 @@ export function createAppRouter() {
     // The first screen stands at its top already.
     scrollBehavior: (_, from) => (from.matched.length === 0 ? false : { top: 0 }),
   })
+  router.afterEach(noteEntry)
+  return router
 }

@@ -194,7 +194,10 @@ export const useWorkspaceStore = defineStore('workspace', () => {
   }
 
   function sayDropped({ edit, before, after, refuse }: Waiting, error: unknown): void {
-    if (refuse && error instanceof DoesNotFit) return refuse(error.faults)
+    if (refuse && error instanceof DoesNotFit) {
+      refuse(error.faults)
+      return
+    }
     if (error instanceof AlreadyEnded) {
       notices.say({ kind: 'already-ended', name: edit.ends!.name })
       return

@@ -1,16 +1,41 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
-import { watch } from 'vue'
+import { nextTick, ref, watch } from 'vue'
+import AppButton from './AppButton.vue'
+import { useBackCloses } from './backCloses'
 
-const props = defineProps<{ open: boolean; title: string; closeLabel: string }>()
-defineEmits<{ close: [] }>()
+const props = defineProps<{
+  open: boolean
+  title: string
+  closeLabel: string
+  /** What would be lost by closing it now, and how that is asked; null: nothing. */
+  unsaved?: { ask: string; goOn: string; discard: string } | null
+}>()
+const emit = defineEmits<{ close: [] }>()
+
+/** Closing it would lose something: asked, whatever it is closed with. */
+const isAsking = ref(false)
+const question = ref<HTMLElement | null>(null)
+function request() {
+  if (props.unsaved && !isAsking.value) {
+    isAsking.value = true
+    void nextTick(() => question.value?.querySelector('button')?.focus())
+  } else if (props.unsaved) isAsking.value = false
+  else emit('close')
+}
+function discard() {
+  isAsking.value = false
+  emit('close')
+}
+useBackCloses(() => props.open, request)
 
 /** The control that opened it gets the focus back, also where the dialog arrived later than the click. */
 let opener: Element | null = null
 watch(
   () => props.open,
   (isOpen) => {
+    isAsking.value = false
     if (isOpen) opener = document.activeElement
     else setTimeout(() => (opener as HTMLElement | null)?.focus({ preventScroll: true }), 40)
   },
@@ -19,7 +44,7 @@ watch(
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-50" @close="$emit('close')">
+  <Dialog :open="open" class="relative z-50" @close="request">
     <div class="fixed inset-0 bg-ink/40 [[data-theme=dark]_&]:bg-black/60" aria-hidden="true" />
     <div class="fixed inset-0 flex items-end justify-center sm:items-center sm:p-6">
       <DialogPanel
@@ -33,10 +58,21 @@ watch(
             type="button"
             class="-mr-2 grid h-11 w-11 shrink-0 place-items-center"
             :aria-label="closeLabel"
-            @click="$emit('close')"
+            @click="request"
           >
             <X :size="24" aria-hidden="true" />
           </button>
+        </div>
+        <div
+          v-if="isAsking && unsaved"
+          ref="question"
+          class="sticky top-0 z-10 mt-2 flex flex-wrap items-center gap-3 border-2 border-ink bg-card px-4 py-3"
+          role="alert"
+          data-testid="unsaved"
+        >
+          <p class="grow basis-60 font-semibold">{{ unsaved.ask }}</p>
+          <AppButton kind="primary" @click="isAsking = false">{{ unsaved.goOn }}</AppButton>
+          <AppButton @click="discard">{{ unsaved.discard }}</AppButton>
         </div>
         <slot />
       </DialogPanel>

@@ -7,7 +7,7 @@ defineEmits<{ change: [value: number] }>()
 </script>
 
 <template>
-  <div class="flex flex-wrap items-center gap-2">
+  <div data-stepper class="flex flex-wrap items-center gap-2">
     <AppButton :aria-label="fewer" :disabled="value <= min" @click="$emit('change', value - 1)"
       ><Minus :size="18" aria-hidden="true"
     /></AppButton>

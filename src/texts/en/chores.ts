@@ -16,6 +16,7 @@ export const chores = /* @__PURE__ */ group('chores', {
   change: 'Change',
   remove: 'Remove',
   close: 'Close',
+  unsaved: { ask: 'This is not kept yet.', goOn: 'Go on with it', discard: 'Discard it' },
   save: 'Keep',
   name: 'What is to be done',
   about: 'About',

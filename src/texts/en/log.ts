@@ -17,6 +17,7 @@ export const log = /* @__PURE__ */ group('log', {
   onlyMore: 'Only this one, more than usual',
   keptExtra: (activity: string) => `${activity}: kept as one more than usual.`,
   takenBack: 'Taken back.',
+  unsaved: { ask: 'This is not logged yet.', goOn: 'Go on with it', discard: 'Discard it' },
   silent: (since: string) => `Nothing was logged since ${since}.`,
   leftOut: 'not today',
   hold: 'Hold a key, or press shift with its letter, for how many, who and how much.',
