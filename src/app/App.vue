@@ -19,6 +19,7 @@ import { SPACE } from '@/parts/space'
 import { useWhyStore } from '@/parts/why/whyStore'
 import { formatNumber } from '@/texts'
 import * as t from '@/texts/t'
+import { BEFORE_CLOSE } from '@/ui/backCloses'
 import { later } from '@/ui/later'
 import { whenNeeded } from '@/ui/whenNeeded'
 
@@ -83,6 +84,7 @@ async function keep() {
   }
 }
 const typing = useTypingStore()
+provide(BEFORE_CLOSE, typing.commitAll)
 const route = useRoute()
 const router = useRouter()
 const isNew = isFirstVisit()

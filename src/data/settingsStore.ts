@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { UNITS, unitsForLocale, type Dimension, type UnitChoice } from '@/core/quantities'
 import { isRecord, keptRef } from './keptValue'
+import { useTypingStore } from './typingStore'
 
 export const THEMES = ['auto', 'light', 'dark', 'sun'] as const
 export type Theme = (typeof THEMES)[number]
@@ -21,7 +22,12 @@ export const useSettingsStore = defineStore('settings', () => {
   const shownTheme = computed(() =>
     theme.value === 'auto' ? (prefersDark.value ? 'dark' : 'light') : theme.value,
   )
-  return { units, theme, shownTheme }
+  /** What was typed a moment ago was meant in the units of then. */
+  function measureIn(next: UnitChoice): void {
+    useTypingStore().commitAll()
+    units.value = next
+  }
+  return { units, measureIn, theme, shownTheme }
 })
 
 /** Of some dimensions at least; the others are as at first. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
-import { nextTick, ref, watch } from 'vue'
+import { inject, nextTick, ref, watch } from 'vue'
 import AppButton from './AppButton.vue'
-import { useBackCloses } from './backCloses'
+import { BEFORE_CLOSE, useBackCloses } from './backCloses'
 
 const props = defineProps<{
   open: boolean
@@ -14,6 +14,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 
+const beforeClose = inject(BEFORE_CLOSE, null)
 /** Closing it would lose something: asked, whatever it is closed with. */
 const isAsking = ref(false)
 const question = ref<HTMLElement | null>(null)
@@ -22,7 +23,11 @@ function request() {
     isAsking.value = true
     void nextTick(() => question.value?.querySelector('button')?.focus())
   } else if (props.unsaved) isAsking.value = false
-  else emit('close')
+  else {
+    // A field may still be waiting for the end of its typing.
+    beforeClose?.()
+    emit('close')
+  }
 }
 function discard() {
   isAsking.value = false

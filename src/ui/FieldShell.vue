@@ -4,6 +4,8 @@ defineProps<{
   label: string
   /** Read out before the label, not shown. */
   of?: string | undefined
+  /** Read out after the label; shown at the end of the line. */
+  unit?: string | undefined
   hideLabel?: boolean
   fault: string | null
   hint?: string
@@ -13,7 +15,8 @@ defineProps<{
 <template>
   <div class="min-w-0">
     <label :for="id" :class="hideLabel ? 'sr-only' : 'mb-1 block text-[0.92rem] font-semibold text-soft'"
-      ><span v-if="of" class="sr-only">{{ of }}: </span>{{ label }}</label
+      ><span v-if="of" class="sr-only">{{ of }}: </span>{{ label
+      }}<span v-if="unit" class="sr-only">, {{ unit }}</span></label
     >
     <slot />
     <p v-if="hint && !fault" class="mt-1 text-[0.95rem] text-soft">{{ hint }}</p>

@@ -1,4 +1,4 @@
-import { onScopeDispose, watch } from 'vue'
+import { onScopeDispose, watch, type InjectionKey } from 'vue'
 
 /**
  * Back closes the sheet on top, and nothing else. An open sheet has an entry of its own in the history of the browser; one that
@@ -14,6 +14,9 @@ interface HistoryState {
   position?: unknown
   sheet?: Mark
 }
+
+/** What the application does before an owner's closing of a sheet. */
+export const BEFORE_CLOSE: InjectionKey<() => void> = Symbol('before close')
 
 const sheets: (() => void)[] = []
 let entry: Entry = entryNow()

@@ -64,7 +64,7 @@ async function setUp(page: Page, { plumbing, toilet, tanks, spares, persons, pet
   await choose(page, 'Drains', plumbing)
   await choose(page, 'Toilet', toilet)
   for (const [name, litres] of Object.entries(tanks))
-    await page.getByLabel(name, { exact: true }).fill(litres)
+    await page.getByLabel(new RegExp(`^${name},`)).fill(litres)
   for (let n = 0; n < (spares ?? 0); n++) await page.getByRole('button', { name: 'One spare more' }).click()
   await page.getByRole('button', { name: 'Next' }).click()
   const [more, fewer] = [persons - 2, 2 - persons]

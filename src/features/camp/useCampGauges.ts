@@ -35,7 +35,7 @@ export function useCampGauges() {
   }
 
   /** While a stay is under way: how sure the level is, and what moved it last. */
-  function nowOf({ members, start, unit }: ModelContainer, c: number) {
+  function nowOf({ members, start, unit, capacity }: ModelContainer, c: number) {
     const level = underWay.phase === 'under-way' ? underWay.learned?.levels[c] : undefined
     if (!level) return null
     // Between two lessons the level has moved on by what was logged: the band goes with it.
@@ -46,7 +46,7 @@ export function useCampGauges() {
         (entry.kind === 'run' && entry.did.some(({ container }) => members.includes(container))),
     )
     return {
-      band: { low: Math.max(0, low), high },
+      band: { low: Math.max(0, low), high: Math.min(capacity, high) },
       give: t.agreement.give(read((high - low) / 2, unit)),
       by: byWords(last),
     }
@@ -91,6 +91,8 @@ export function useCampGauges() {
       return [
         {
           ...container,
+          // The count may go on past the brim where nobody logged what ran over or was emptied: a tank shows no more than it holds.
+          start: Math.min(container.start, container.capacity),
           light: lightWords(container),
           now: nowOf(container, c),
           atStop: stop === null ? null : levelAt(forecast.model!, forecast.result!.ledger, c, stop),

@@ -134,7 +134,7 @@ const unit = (tank: Container) => unitOf(tank.kind)
         v-model="charges[tank.id] as number | null"
         v-model:wrong="wrong[tank.id] as boolean"
         :label="t.shakedown.charge(tank.name)"
-        :dimension="unit(tank) === 'L' ? 'volume' : 'number'"
+        :dimension="unit(tank) === 'L' ? 'volume' : 'uses'"
         :max="tank.capacity.value"
       />
     </div>

@@ -12,8 +12,8 @@ const workspace = useWorkspaceStore()
 const FIELDS = [
   { key: 'factor', dimension: 'number', limits: LIMITS.roadFactor },
   { key: 'speed', dimension: 'distance', limits: LIMITS.kmPerHour },
-  { key: 'packing', dimension: 'number', limits: LIMITS.runMinutes },
-  { key: 'service', dimension: 'number', limits: LIMITS.runMinutes },
+  { key: 'packing', dimension: 'minutes', limits: LIMITS.runMinutes },
+  { key: 'service', dimension: 'minutes', limits: LIMITS.runMinutes },
 ] as const
 function set(key: keyof Road, value: number) {
   return workspace.act(setRoad(props.crew.id, key, value))

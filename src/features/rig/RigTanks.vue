@@ -100,7 +100,7 @@ function daysOf(id: string): string {
         <QuantityField
           :label="container.kind === 'solids' ? t.tank.uses : t.rig.capacity"
           :value="container.capacity.value"
-          :dimension="container.kind === 'solids' ? 'number' : 'volume'"
+          :dimension="container.kind === 'solids' ? 'uses' : 'volume'"
           :min="container.kind === 'solids' ? 1 : LIMITS.capacityL.min"
           :max="container.kind === 'solids' ? LIMITS.binUses.max : LIMITS.capacityL.max"
           :save="(litres) => workspace.act(setCapacity(rig.id, container.id, litres))"

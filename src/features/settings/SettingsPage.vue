@@ -39,7 +39,7 @@ const systems = (Object.keys(UNIT_SYSTEMS) as UnitSystem[]).map((value) => ({
 const singles = computed(() => dimensions.map((one) => t.unitNames[settings.units[one]]).join(', '))
 
 function setUnit(dimension: Dimension, unit: string) {
-  settings.units = { ...settings.units, [dimension]: unit }
+  settings.measureIn({ ...settings.units, [dimension]: unit })
 }
 async function resetDemo() {
   const { demoFile } = await import('@/data/demo')
@@ -73,7 +73,7 @@ async function clear() {
       :label="t.start.systems"
       :value="systemOf(settings.units)"
       :options="systems"
-      @choose="settings.units = { ...UNIT_SYSTEMS[$event] }"
+      @choose="settings.measureIn({ ...UNIT_SYSTEMS[$event] })"
     />
     <FoldSection id="single-units" class="mt-3" :title="t.settings.single" :answer="singles">
       <div class="grid gap-4 sm:grid-cols-2">

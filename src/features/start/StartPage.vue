@@ -7,6 +7,7 @@ import StartStay from './StartStay.vue'
 import { usePreview } from './usePreview'
 import { addStart } from '@/actions/whole'
 import { addWallDays } from '@/core/calendar'
+import { isRecord, keptValue } from '@/data/keptValue'
 import { newId } from '@/data/newId'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
@@ -26,7 +27,20 @@ const clock = useClockStore()
 const settings = useSettingsStore()
 const route = useRoute()
 const router = useRouter()
-const choices = reactive(firstChoices(addWallDays(clock.now, 1), settings.units))
+const example = firstChoices(addWallDays(clock.now, 1), settings.units)
+/** What was chosen so far outlives a reload, until it is a stay or is left. */
+const kept = keptValue({ key: 'dry-count:start', version: 1, first: example, isWhole: isLikeExample })
+const choices = reactive(structuredClone(kept.read()))
+watch(choices, () => kept.write(choices))
+/** Every choice is there, each of the kind it is chosen of; what is newer or older than this page is left aside. */
+function isLikeExample(value: unknown): boolean {
+  if (!isRecord(value)) return false
+  return Object.entries(example).every(([key, one]) =>
+    one === null || value[key] === null ? key in value : typeof value[key] === typeof one,
+  )
+}
+/** The numbers beside it are of nobody's rig yet. */
+const isExample = computed(() => JSON.stringify(choices) === JSON.stringify(example))
 const heading = ref<HTMLElement | null>(null)
 const fields = useFieldGroup()
 const typing = useTypingStore()
@@ -54,6 +68,11 @@ function skip() {
 function finish() {
   const made = startDocument(choices, t.starters, t.starterNames, newId, settings.units)
   workspace.act(addStart(made, newId))
+  leave()
+}
+
+function leave() {
+  kept.forget()
   void router.push('/')
 }
 </script>
@@ -82,7 +101,7 @@ function finish() {
         </button>
         <AppButton v-if="step > 1" @click="go(step - 1)">{{ t.start.back }}</AppButton>
         <AppButton v-if="!isLast" kind="quiet" @click="skip">{{ t.start.skip }}</AppButton>
-        <AppButton kind="quiet" @click="router.push('/')">{{ t.start.cancel }}</AppButton>
+        <AppButton kind="quiet" @click="leave">{{ t.start.cancel }}</AppButton>
       </div>
     </form>
     <aside
@@ -92,6 +111,7 @@ function finish() {
       ]"
       :aria-label="t.start.live"
     >
+      <p v-if="isExample" class="mb-1 font-semibold" data-testid="example">{{ t.start.example }}</p>
       <TheCount :words="preview" :risk="risk" :is-coming="isComing" compact />
     </aside>
   </div>

@@ -59,7 +59,7 @@ const systems = (Object.keys(UNIT_SYSTEMS) as UnitSystem[]).map((value) => ({
 }))
 /** A rig of the plan that nobody has touched follows into the new units' round numbers. */
 function measureIn(system: UnitSystem) {
-  settings.units = { ...UNIT_SYSTEMS[system] }
+  settings.measureIn({ ...UNIT_SYSTEMS[system] })
   if (Object.keys(props.choices.known.sizes).length === 0) pick(props.choices.preset)
 }
 const describe = (preset: PresetId) =>
@@ -129,7 +129,7 @@ const describe = (preset: PresetId) =>
         :key="`${choices.preset} ${tank.name}`"
         :label="t.starterNames.layout.tanks[tank.name]"
         :value="tank.size"
-        :dimension="tank.kind === 'solids' ? 'number' : 'volume'"
+        :dimension="tank.kind === 'solids' ? 'uses' : 'volume'"
         :min="tank.kind === 'solids' ? 1 : LIMITS.capacityL.min"
         :max="tank.kind === 'solids' ? LIMITS.binUses.max : LIMITS.capacityL.max"
         :save="(size) => set(tank.name, size)"

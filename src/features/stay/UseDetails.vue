@@ -26,9 +26,9 @@ const change = (patch: Parameters<typeof changeActivity>[2]) =>
 const { volume } = useAmounts()
 const TIMED = [
   { key: 'flow', dimension: 'volume', max: LIMITS.perMinuteL.max },
-  { key: 'on', dimension: 'number', max: LIMITS.minutes.max },
+  { key: 'on', dimension: 'minutes', max: LIMITS.minutes.max },
   { key: 'trickle', dimension: 'volume', max: LIMITS.perMinuteL.max },
-  { key: 'paused', dimension: 'number', max: LIMITS.minutes.max },
+  { key: 'paused', dimension: 'minutes', max: LIMITS.minutes.max },
   { key: 'runUp', dimension: 'volume', max: LIMITS.volumeL.max },
 ] as const
 const setClock = (isTimed: boolean) => workspace.act(setTimed(props.crew.id, props.activity.id, isTimed))

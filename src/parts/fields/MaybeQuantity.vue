@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { owned, type Dimension, type Quantity } from '@/core/quantities'
+import { owned, type Quantity } from '@/core/quantities'
 import type { EditResult } from '@/data/workspaceStore'
 import QuantityField from './QuantityField.vue'
+import type { AmountOf } from './readAmount'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 
@@ -10,7 +11,7 @@ import AppButton from '@/ui/AppButton.vue'
 const props = defineProps<{
   label: string
   value: Quantity | null
-  dimension: Dimension | 'number'
+  dimension: AmountOf
   limits: { min: number; max: number }
   /** What the field begins with. */
   first: number

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Dimension } from '@/core/quantities'
 import type { EditResult } from '@/data/workspaceStore'
 import * as t from '@/texts/t'
 import FieldShell from '@/ui/FieldShell.vue'
 import AmountInput from './AmountInput.vue'
 import { useInGroup } from './fieldGroup'
-import { useAmountText } from './readAmount'
+import { useAmountText, type AmountOf } from './readAmount'
 import { useSavedField } from './useSavedField'
 
 const props = defineProps<{
@@ -14,7 +13,7 @@ const props = defineProps<{
   hideLabel?: boolean
   /** SI; for `percent` a share of 1, for `number` as it is. */
   value: number
-  dimension: Dimension | 'number' | 'percent'
+  dimension: AmountOf
   /** SI bounds, both included. */
   min: number
   max: number
@@ -38,7 +37,7 @@ const message = computed(() =>
 </script>
 
 <template>
-  <FieldShell :id="id" :label="label" :hide-label="hideLabel" :fault="message">
+  <FieldShell :id="id" :label="label" :unit="unit" :hide-label="hideLabel" :fault="message">
     <AmountInput
       :id="id"
       :text="text"

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue'
-import type { Dimension } from '@/core/quantities'
 import AmountInput from '@/parts/fields/AmountInput.vue'
-import { useAmountText } from '@/parts/fields/readAmount'
+import { useAmountText, type AmountOf } from '@/parts/fields/readAmount'
 import FieldShell from '@/ui/FieldShell.vue'
 
 /** An amount that need not be given: what is typed stays, and what it comes to is told to the form, SI; null: nothing. */
 const props = defineProps<{
   label: string
-  dimension: Dimension | 'number'
+  dimension: AmountOf
   /** SI; more than this is refused, in words of its own where there are some. */
   max: number
   tooMuch?: string | undefined
@@ -32,7 +31,7 @@ function typed(value: string) {
 </script>
 
 <template>
-  <FieldShell :id="id" :label="label" :fault="fault">
+  <FieldShell :id="id" :label="label" :unit="unit" :fault="fault">
     <AmountInput :id="id" :text="text" :unit="unit" :is-wrong="fault !== null" @typed="typed" />
   </FieldShell>
 </template>

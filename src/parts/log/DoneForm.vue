@@ -73,7 +73,7 @@ function save(did: What, amount: number | null) {
         v-model="litres"
         v-model:wrong="isWrong"
         :label="t.log.done.litres"
-        :dimension="tank && unitOf(tank.kind) === 'L' ? 'volume' : 'number'"
+        :dimension="tank && unitOf(tank.kind) === 'L' ? 'volume' : 'uses'"
         :max="needsLitres ? 20000 : full"
       />
       <WhenField v-model="at" :fault="fault" />

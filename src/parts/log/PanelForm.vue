@@ -144,7 +144,7 @@ const expected = (tank: Container) => {
               v-model="amounts[row.tank.id] as number | null"
               v-model:wrong="wrong[row.tank.id] as boolean"
               :label="t.log.reading.measured"
-              :dimension="unitOf(row.tank.kind) === 'L' ? 'volume' : 'number'"
+              :dimension="unitOf(row.tank.kind) === 'L' ? 'volume' : 'uses'"
               :max="row.full"
               :whole="row.full"
               :too-much="t.log.reading.tooMuch(level(row.full, unitOf(row.tank.kind)))"

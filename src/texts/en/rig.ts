@@ -48,7 +48,7 @@ export const tank = /* @__PURE__ */ group('tank', {
   error: 'Give or take',
   shapeHint: 'Needed for gray to black, and for tanks that are open to each other.',
   measure: 'Put in its height',
-  uses: 'Holds, uses',
+  uses: 'Holds',
   lightNow: (n: string) => `leaves about ${n} uses to its safe fill`,
   noLight: 'No warning light',
   hasLight: 'It has a warning light',

@@ -45,4 +45,5 @@ export const start = /* @__PURE__ */ group('start', {
   skip: 'Skip the rest',
   cancel: 'Leave without it',
   live: 'So far',
+  example: 'An example, until you put in your own.',
 })
