@@ -220,7 +220,8 @@ function toContent() {
     </div>
     <template v-else>
       <RouterView />
-      <ScreenWords v-if="isOpen && !route.meta.isBare" />
+      <!-- An empty screen has none of them on it. -->
+      <ScreenWords v-if="isOpen && forecast.stay && !route.meta.isBare" />
     </template>
   </main>
   <BottomBar v-if="!route.meta.isBare" />

@@ -43,7 +43,10 @@ useEventListener('keydown', (event) => {
 
 <template>
   <header class="sticky top-0 z-40 border-b-2 border-ink bg-paper">
-    <div class="mx-auto flex min-h-15 max-w-[84rem] items-center gap-3 px-4 sm:px-8">
+    <div
+      class="mx-auto flex min-h-15 max-w-[84rem] items-center gap-x-3 px-4 sm:px-8"
+      :class="route.path === '/' ? 'flex-wrap' : ''"
+    >
       <RouterLink
         to="/"
         class="flex items-center gap-3 py-2"

@@ -62,3 +62,14 @@ it.each(Object.entries(THEMES).map(([theme, own]) => [theme, theme === 'sun' ? 7
       expect(contrast(own[hatch]!, own[line]!)).toBeGreaterThan(3)
   },
 )
+
+it('what is pressed has an outline of 3 to 1: keys, marks of the panel, choices', () => {
+  for (const [theme, own] of Object.entries(THEMES))
+    for (const ground of GROUNDS) expect(contrast(own.soft!, own[ground]!), theme).toBeGreaterThan(3)
+  const pressed = ['parts/log/LogKeys', 'parts/log/PanelForm', 'ui/AppChoices', 'features/camp/DemoClock']
+  for (const name of pressed) {
+    const buttons = readFileSync(`src/${name}.vue`, 'utf8').match(/<(?:button|RadioGroupOption)[^<]*>/g) ?? []
+    expect(buttons.length, name).toBeGreaterThan(0)
+    for (const button of buttons) expect(button).not.toMatch(/\bborder(-2)? border-line/)
+  }
+})

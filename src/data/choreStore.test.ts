@@ -53,7 +53,7 @@ it('done: off the list and in the log, of this stay while it is under way; one u
   const [first] = chores.due
   const before = ids()
   expect(before).toContain(first!.chore.id)
-  expect(chores.done(first!.chore, 'with a soft brush')).toEqual({ ok: true })
+  expect(chores.done(first!.chore, 'with a soft brush')).toMatchObject({ ok: true })
   await workspace.settled()
   expect(ids()).not.toContain(first!.chore.id)
   expect(logs.entries.at(-1)).toMatchObject({

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ChevronDown } from '@lucide/vue'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useFoldStore } from '@/data/foldStore'
@@ -11,12 +12,15 @@ const props = defineProps<{
   answer?: string | null | undefined
   /** The answer says that a limit is passed: it is not to be read past. */
   isBreach?: boolean
+  /** There is room for it on a wide screen: open there until somebody closes it. */
+  isOpenOnWide?: boolean
   /** Places inside that `?show=` may lead to; one that ends in - stands for all that begin with it. */
   places?: readonly string[]
 }>()
 const folds = useFoldStore()
 const route = useRoute()
-const isOpen = computed(() => folds.isOpen(props.id))
+const isWide = useMediaQuery('(min-width: 64rem)')
+const isOpen = computed(() => folds.isOpen(props.id, props.isOpenOnWide && isWide.value))
 /** What was open once stays as it was left, half-typed values too. */
 const wasOpen = ref(isOpen.value)
 watch(isOpen, (now) => {

@@ -19,7 +19,7 @@ defineEmits<{ choose: [value: T] }>()
       >
         <span
           class="grid min-h-11 cursor-pointer place-items-center border-2 px-4"
-          :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-line'"
+          :class="checked ? 'border-ink bg-ink font-semibold text-paper' : 'border-soft'"
           >{{ option.label }}</span
         >
       </RadioGroupOption>

@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { isThorough, isTurn } from '../support/thorough'
 import { fold, useBrowser } from './support/app'
+import { cutTexts, SCREENS as LISTED } from './support/shown'
 
 const open = useBrowser()
 const axe = await readFile('node_modules/axe-core/axe.min.js', 'utf8')
@@ -275,4 +276,17 @@ it('every screen keeps its width with the longest names, also at 320 px', async 
       await expect.poll(overflow, { message: `${path} at ${width} px` }).toBe(0)
     }
   }
+}, 120_000)
+
+it('text at twice its size stays on a screen of 360 px, bars and header included', async () => {
+  const { page } = await open('demo', '/', { viewport: { width: 360, height: 780 }, clock: null })
+  await page.addStyleTag({ content: 'html { font-size: 200% !important }' })
+  const wrong: string[] = []
+  for (const hash of LISTED) {
+    await page.evaluate((to) => void (location.hash = to), hash)
+    await page.locator('main h1').first().waitFor()
+    await page.waitForTimeout(400)
+    wrong.push(...(await cutTexts(page)).map((one) => `${hash}: ${one}`))
+  }
+  expect(wrong).toEqual([])
 }, 120_000)

@@ -2,15 +2,9 @@ import { readFile, readdir } from 'node:fs/promises'
 import type { Page } from 'playwright-core'
 import { expect, it } from 'vitest'
 import { useBrowser } from './support/app'
+import { cutTexts, SCREENS } from './support/shown'
 
 const open = useBrowser({ locale: 'de-DE' })
-
-const SCREENS = [
-  '/', '/stay', '/runs', '/runs/print', '/places', '/season', '/habits', '/rig', '/rig?show=map', '/rig/gray-to-black', '/budget',
-  '/shower', '/chores', '/log', '/review?stay=low-meadow', '/cards', '/cards/dump/outlet', '/cards/bucket-test', '/guide',
-  '/guide?q=rinse', '/guide/schools', '/guide/first-dump', '/guide/first-night', '/more', '/settings', '/start', '/start?step=2',
-  '/start?step=3',
-] // prettier-ignore
 
 /** Names that are the same in every language. */
 const NAMES =
@@ -50,30 +44,6 @@ const shownTexts = (page: Page) =>
           seen.push(node.textContent!.trim())
     }
     return seen
-  })
-
-/** What is wider than its box, or cut by it, though it may not be. */
-const cutTexts = (page: Page) =>
-  page.evaluate(() => {
-    const root = document.documentElement
-    const found: string[] = []
-    if (root.scrollWidth > root.clientWidth) {
-      const wide = [...document.body.querySelectorAll('*')].filter(
-        (one) => one.getBoundingClientRect().right > root.clientWidth + 1,
-      )
-      found.push(`page ${root.scrollWidth}: ${wide.at(-1)?.outerHTML.slice(0, 140)}`)
-    }
-    for (const element of document.body.querySelectorAll<HTMLElement>('*')) {
-      // What is read aloud only is a pixel wide.
-      if (element.childElementCount > 0 || element.clientWidth <= 1 || element.closest('svg')) continue
-      const { overflowX, overflowY } = getComputedStyle(element)
-      const isCut =
-        (overflowX !== 'visible' && element.scrollWidth > element.clientWidth + 1) ||
-        (overflowY !== 'visible' && element.scrollHeight > element.clientHeight + 2)
-      const isField = /^(input|select|textarea)$/i.test(element.tagName)
-      if (isCut && !isField) found.push(`cut: ${element.textContent}`)
-    }
-    return found
   })
 
 it.each([

@@ -41,7 +41,7 @@ const isShown = computed(() => isWide.value || isOpen.value)
         v-for="step in STEPS"
         :key="step.text"
         type="button"
-        class="grid min-h-11 min-w-11 place-items-center border-2 border-line text-[0.85rem] font-semibold whitespace-nowrap"
+        class="grid min-h-11 min-w-11 place-items-center border-2 border-soft text-[0.85rem] font-semibold whitespace-nowrap"
         :aria-label="`${step.text}: ${step.label}`"
         @click="clock.move(step.days)"
       >

@@ -43,7 +43,8 @@ const rows = computed(() =>
     when: when(state),
     isDue: state.isDue && state.snoozed === null,
     turns: state.turns.map(({ by, had, n }) => t.chores.turn[by](had, n)).join(', '),
-    last: state.last === null ? t.chores.neverDone : t.chores.lastOn(day(state.last)),
+    /** Nothing is due by days before it is known when it was done last; when it was is in the form. */
+    unknown: state.last === null ? `${t.chores.neverDone}.` : null,
     how: t.chores.how[state.chore.kind],
     card: t.chores.cards[state.chore.kind],
   })),
@@ -113,10 +114,10 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
         <div>
           <h2 class="text-xl leading-tight font-bold">{{ row.name }}</h2>
           <p class="figure font-bold" :class="row.isDue ? 'text-ink' : 'text-soft'" data-testid="chore-when">
-            {{ row.when }}
+            {{ row.when }}<span v-if="row.turns" class="font-normal text-soft"> · {{ row.turns }}</span>
           </p>
-          <p class="text-[0.95rem] leading-snug text-soft">{{ row.last }}. {{ row.turns }}.</p>
-          <p v-if="row.how" class="max-w-[60ch] text-[0.95rem] leading-snug">{{ row.how }}</p>
+          <p v-if="row.unknown" class="text-[0.95rem] leading-snug text-soft">{{ row.unknown }}</p>
+          <p v-if="row.isDue && row.how" class="max-w-[60ch] text-[0.95rem] leading-snug">{{ row.how }}</p>
         </div>
         <p class="flex flex-wrap items-center gap-x-5 sm:justify-end">
           <AppButton :kind="row.isDue ? 'primary' : 'plain'" @click="done(row.chore)">{{

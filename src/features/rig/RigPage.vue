@@ -52,7 +52,7 @@ function rename(name: string) {
       <FoldSection id="tanks" :title="t.rig.tanks" :answer="answers.tanks" :places="['tank-']">
         <RigTanks :rig="rig" :stay="forecast.stay" />
       </FoldSection>
-      <FoldSection id="map" :title="t.map.title" :answer="answers.map" :places="['fixtures']">
+      <FoldSection id="map" :title="t.map.title" :answer="answers.map" :places="['fixtures']" is-open-on-wide>
         <PlumbingMap :rig="rig" :stay="forecast.stay" />
         <RigFixtures :rig="rig" />
       </FoldSection>

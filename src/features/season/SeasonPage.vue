@@ -41,7 +41,9 @@ const cards = computed(() =>
       )
     const held = left
       .filter(({ share }) => share > 0.02)
-      .map(({ container, share }) => `${nameOf(one, container)} ${percent(share)}`)
+      .map(
+        ({ container, share }) => `${nameOf(one, container)} ${share < 1 ? percent(share) : t.levels.full}`,
+      )
     return {
       id: stay.id,
       name: stay.name,
@@ -131,88 +133,100 @@ function follow(id: string) {
       :span="chain.span.value"
       :shown="forecast.stay.id"
     />
-    <ol class="mt-3 grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-4" data-testid="season-stays">
-      <li
-        v-for="card in cards"
-        :key="card.id"
-        class="border-t-4 pt-2"
-        :class="card.id === forecast.stay.id ? 'border-ink' : 'border-line'"
-        :data-testid="`season-${card.id}`"
-      >
-        <h2 class="text-lg leading-tight font-bold">
-          {{ card.name }}
-          <span v-if="card.id === forecast.stay.id" class="font-normal text-soft"
-            >({{ t.season.shown }})</span
-          >
-        </h2>
-        <p class="figure text-soft">{{ card.dates }}</p>
-        <p class="figure leading-snug" :class="card.lasts ? '' : 'font-semibold text-oxide'">
-          {{ card.facts.slice(0, 2).join(', ') }}
-        </p>
-        <p class="figure leading-snug">{{ card.facts.slice(2).join('; ') }}</p>
-        <p v-for="words in card.tooMuch" :key="words" class="leading-snug font-semibold text-oxide">
-          {{ words }}
-        </p>
-        <p v-if="card.gap" class="mt-1 text-[0.95rem] text-soft">{{ card.gap }}</p>
-        <button
-          v-if="card.id !== forecast.stay.id"
-          type="button"
-          class="min-h-11 text-left font-semibold underline decoration-line decoration-2 underline-offset-4"
-          @click="chain.show(card.id)"
+    <div :class="cards.length === 1 ? 'gap-x-12 lg:grid lg:grid-cols-[minmax(0,2fr)_minmax(0,5fr)]' : ''">
+      <div>
+        <ol
+          class="mt-3 grid gap-x-6 gap-y-3"
+          :class="cards.length === 1 ? '' : 'sm:grid-cols-2 lg:grid-cols-4'"
+          data-testid="season-stays"
         >
-          {{ t.season.show(card.name) }}
-        </button>
-      </li>
-    </ol>
-    <div class="mt-4">
-      <AppButton kind="primary" @click="next">{{ t.season.next }}</AppButton>
-    </div>
-    <p v-if="refused" class="mt-2 font-semibold" role="alert">{{ refused }}</p>
-    <p v-else-if="said" class="mt-2 text-soft" role="status">{{ said }}</p>
-    <section class="mt-6 max-w-4xl border-t border-line pt-4">
-      <div class="grid items-start gap-4 sm:grid-cols-2">
-        <ChoiceField
-          :label="t.season.after"
-          :value="forecast.stay.follows ?? ''"
-          :options="[
-            { value: '', label: t.season.byItself },
-            ...chain.candidates.value.map(({ id, name, start }) => ({
-              value: id,
-              label: `${name}, ${formatDate(start)}`,
-            })),
-          ]"
-          @choose="follow"
-        />
-        <ChoiceField
-          :label="t.season.ends"
-          :value="ends"
-          :options="endsOptions"
-          @choose="chain.setEndsAt($event === 'any' ? null : Number($event))"
-        />
-      </div>
-      <template v-if="chain.before.value">
-        <p class="mt-3 font-semibold" data-testid="season-passed">
-          {{ passed ? t.season.passed(passed) : underWay.phase === 'planned' ? '' : t.season.begun }}
-        </p>
-        <h2 class="mt-4 text-xl font-bold">{{ t.season.between }}</h2>
-        <p class="text-soft">{{ chain.gap.value === null ? '' : gapWords(chain.gap.value) }}</p>
-        <p v-if="chain.between.value.length === 0">{{ t.season.roadNone }}</p>
-        <ul v-else data-testid="season-road">
           <li
-            v-for="{ run } in chain.between.value"
-            :key="run.id"
-            class="border-b border-line py-1.5 font-semibold"
+            v-for="card in cards"
+            :key="card.id"
+            class="border-t-4 pt-2"
+            :class="card.id === forecast.stay.id ? 'border-ink' : 'border-line'"
+            :data-testid="`season-${card.id}`"
           >
-            {{ run.name }}
+            <h2 class="text-lg leading-tight font-bold">
+              {{ card.name }}
+              <span v-if="card.id === forecast.stay.id" class="font-normal text-soft"
+                >({{ t.season.shown }})</span
+              >
+            </h2>
+            <p class="figure text-soft">{{ card.dates }}</p>
+            <p class="figure leading-snug" :class="card.lasts ? '' : 'font-semibold text-oxide'">
+              {{ card.facts.slice(0, 2).join(', ') }}
+            </p>
+            <p class="figure leading-snug">{{ card.facts.slice(2).join('; ') }}</p>
+            <p v-for="words in card.tooMuch" :key="words" class="leading-snug font-semibold text-oxide">
+              {{ words }}
+            </p>
+            <p v-if="card.gap" class="mt-1 text-[0.95rem] text-soft">{{ card.gap }}</p>
+            <button
+              v-if="card.id !== forecast.stay.id"
+              type="button"
+              class="min-h-11 text-left font-semibold underline decoration-line decoration-2 underline-offset-4"
+              @click="chain.show(card.id)"
+            >
+              {{ t.season.show(card.name) }}
+            </button>
           </li>
-        </ul>
-        <div class="mt-3 flex flex-wrap gap-3">
-          <AppButton @click="put(chain.addOnRoad('last-dump'))">{{ t.season.lastDump }}</AppButton>
-          <AppButton @click="put(chain.addOnRoad('arrive-empty'))">{{ t.season.arriveEmpty }}</AppButton>
-          <AppButton @click="put(chain.addOnRoad('go-home'))">{{ t.season.goHome }}</AppButton>
-          <AppButton @click="put(chain.addHookup())">{{ t.season.hookup }}</AppButton>
+        </ol>
+        <div class="mt-4">
+          <AppButton kind="primary" @click="next">{{ t.season.next }}</AppButton>
         </div>
-      </template>
-    </section>
+        <p v-if="refused" class="mt-2 font-semibold" role="alert">{{ refused }}</p>
+        <p v-else-if="said" class="mt-2 text-soft" role="status">{{ said }}</p>
+      </div>
+      <section
+        class="max-w-4xl border-line pt-4"
+        :class="cards.length === 1 ? 'mt-6 border-t lg:mt-0 lg:border-t-0' : 'mt-6 border-t'"
+      >
+        <p v-if="cards.length === 1" class="mb-4 max-w-[60ch] text-lg leading-snug">{{ t.season.why }}</p>
+        <div class="grid items-start gap-4 sm:grid-cols-2">
+          <ChoiceField
+            :label="t.season.after"
+            :value="forecast.stay.follows ?? ''"
+            :options="[
+              { value: '', label: t.season.byItself },
+              ...chain.candidates.value.map(({ id, name, start }) => ({
+                value: id,
+                label: `${name}, ${formatDate(start)}`,
+              })),
+            ]"
+            @choose="follow"
+          />
+          <ChoiceField
+            :label="t.season.ends"
+            :value="ends"
+            :options="endsOptions"
+            @choose="chain.setEndsAt($event === 'any' ? null : Number($event))"
+          />
+        </div>
+        <template v-if="chain.before.value">
+          <p class="mt-3 font-semibold" data-testid="season-passed">
+            {{ passed ? t.season.passed(passed) : underWay.phase === 'planned' ? '' : t.season.begun }}
+          </p>
+          <h2 class="mt-4 text-xl font-bold">{{ t.season.between }}</h2>
+          <p class="text-soft">{{ chain.gap.value === null ? '' : gapWords(chain.gap.value) }}</p>
+          <p v-if="chain.between.value.length === 0">{{ t.season.roadNone }}</p>
+          <ul v-else data-testid="season-road">
+            <li
+              v-for="{ run } in chain.between.value"
+              :key="run.id"
+              class="border-b border-line py-1.5 font-semibold"
+            >
+              {{ run.name }}
+            </li>
+          </ul>
+          <div class="mt-3 flex flex-wrap gap-3">
+            <AppButton @click="put(chain.addOnRoad('last-dump'))">{{ t.season.lastDump }}</AppButton>
+            <AppButton @click="put(chain.addOnRoad('arrive-empty'))">{{ t.season.arriveEmpty }}</AppButton>
+            <AppButton @click="put(chain.addOnRoad('go-home'))">{{ t.season.goHome }}</AppButton>
+            <AppButton @click="put(chain.addHookup())">{{ t.season.hookup }}</AppButton>
+          </div>
+        </template>
+      </section>
+    </div>
   </div>
 </template>

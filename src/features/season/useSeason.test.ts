@@ -27,7 +27,7 @@ it('a stay is planned after this one, follows it, and both are counted as one jo
   expect([season.before.value, season.gap.value, season.between.value]).toEqual([null, null, []])
   const first = stays()[0]!
   const { result, name } = season.planNext()
-  expect(result).toEqual({ ok: true })
+  expect(result).toMatchObject({ ok: true })
   const next = stays().find((one) => one.id !== first.id)!
   expect(next).toMatchObject({ name, follows: first.id, rig: first.rig, crew: first.crew })
   expect(wallDaysBetween(first.leaveAt, next.start)).toBeCloseTo(1 / 6, 9)
@@ -46,8 +46,8 @@ it('an errand on the road stands between the two, on the side it belongs to', ()
   const { season, stays } = opened()
   const first = stays()[0]!.id
   season.planNext()
-  expect(season.addOnRoad('last-dump')).toEqual({ ok: true })
-  expect(season.addOnRoad('arrive-empty')).toEqual({ ok: true })
+  expect(season.addOnRoad('last-dump')).toMatchObject({ ok: true })
+  expect(season.addOnRoad('arrive-empty')).toMatchObject({ ok: true })
   const between = season.between.value
   expect(between.map(({ of }) => of)).toEqual([first, season.stay.value!.id])
   expect(new Set(between.map(({ run }) => run.id)).size).toBe(2)
@@ -64,7 +64,7 @@ it('a night at a hookup goes between: the journey has three stays, and the last 
   const first = stays()[0]!
   season.planNext()
   const last = season.stay.value!.id
-  expect(season.addHookup()).toEqual({ ok: true })
+  expect(season.addHookup()).toMatchObject({ ok: true })
   const between = stays().find(({ id }) => id !== first.id && id !== last)!
   expect(between.follows).toBe(season.chain.value[season.chain.value.indexOf(between) - 1]?.id)
   expect(season.chain.value.map(({ id }) => id)).toHaveLength(3)

@@ -72,7 +72,7 @@ function setLitres(rule: LandRule, litres: number) {
         </div>
         <div v-if="recorded(rule)" class="flex flex-wrap items-end gap-x-4">
           <TextField
-            class="min-w-48 grow"
+            class="grow basis-48"
             :label="t.land.source"
             :value="recorded(rule)!.source"
             :save="(source) => setSource(rule, source)"

@@ -71,11 +71,11 @@ const tallyWidth = computed(() => {
 
 <template>
   <section
-    class="grid items-center"
+    class="items-center"
     :class="
       isShort
-        ? 'grid-cols-[auto_minmax(0,1fr)] gap-x-4'
-        : ['gap-x-14 gap-y-3', compact ? '' : 'lg:grid-cols-[auto_minmax(0,1fr)]']
+        ? 'flex flex-wrap gap-x-4'
+        : ['grid gap-x-14 gap-y-3', compact ? '' : 'lg:grid-cols-[auto_minmax(0,1fr)]']
     "
     aria-labelledby="the-count"
     aria-live="off"
@@ -84,7 +84,7 @@ const tallyWidth = computed(() => {
       <h2 id="the-count" class="text-[0.95rem] font-semibold text-soft">
         {{ lead.label }}
       </h2>
-      <p :class="isShort ? '' : 'flex items-end gap-3'" :aria-busy="lead.is === 'coming'">
+      <p :class="isShort ? '' : 'flex flex-wrap items-end gap-x-3'" :aria-busy="lead.is === 'coming'">
         <span v-if="lead.isBeyond" class="figure pb-2 text-2xl font-semibold">{{ t.count.beyond('') }}</span>
         <span
           :data-testid="lead.is"
@@ -112,7 +112,7 @@ const tallyWidth = computed(() => {
         {{ words.runs ? t.count.explainedRuns : t.count.explained }}
       </p>
     </div>
-    <div class="min-w-0">
+    <div class="min-w-0" :class="isShort ? 'grow basis-40' : ''">
       <CountSentence :words="words" :risk="risk" :is-coming="isComing" :is-small="isShort"
         ><slot
       /></CountSentence>

@@ -156,7 +156,7 @@ const sub = ({ isCounted: counted, today, unlogged, isLeftOut }: Key) => {
         v-for="key in keys"
         :key="key.activity.id"
         type="button"
-        class="-mr-px -mb-px flex flex-col items-start border border-line bg-card pt-1.5 pb-1 text-left select-none active:bg-select"
+        class="-mr-px -mb-px flex flex-col items-start border border-soft bg-card pt-1.5 pb-1 text-left select-none active:bg-select"
         :class="isBig ? 'min-h-20 px-2.5' : 'min-h-16 px-1.5 text-[0.9rem] lg:px-2.5 lg:text-base'"
         :data-testid="`key-${key.activity.id}`"
         @pointerdown="press(key)"
@@ -183,7 +183,7 @@ const sub = ({ isCounted: counted, today, unlogged, isLeftOut }: Key) => {
         :key="one.kind"
         type="button"
         :class="[
-          '-mr-px -mb-px flex min-h-16 items-start border border-line bg-card pt-1.5',
+          '-mr-px -mb-px flex min-h-16 items-start border border-soft bg-card pt-1.5',
           'text-left leading-tight font-bold active:bg-select',
           isBig ? 'px-2.5' : 'px-1.5 text-[0.9rem] lg:px-2.5 lg:text-base',
         ]"

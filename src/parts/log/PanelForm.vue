@@ -127,7 +127,7 @@ const expected = (tank: Container) => {
             :key="choice.label"
             type="button"
             class="min-h-14 flex-1 border-2 px-1 leading-tight"
-            :class="isSame(seen[row.tank.id], choice.saw) ? 'border-ink bg-ink text-paper' : 'border-line'"
+            :class="isSame(seen[row.tank.id], choice.saw) ? 'border-ink bg-ink text-paper' : 'border-soft'"
             :aria-pressed="isSame(seen[row.tank.id], choice.saw)"
             @click="choose(row.tank.id, choice.saw)"
           >

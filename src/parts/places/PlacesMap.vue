@@ -46,6 +46,9 @@ function focusOn(mark: string) {
   chosen.value = mark
   svg.value?.querySelector<SVGElement>(`[data-mark="${mark}"]`)?.focus()
 }
+/** Degrees clockwise from the right. */
+const outward = ({ x, y }: { x: number; y: number }) =>
+  (Math.atan2(y - frame.value.centre.y, x - frame.value.centre.x) * 180) / Math.PI
 /** One mark is in the order of the page, the arrow keys go to the others. */
 const inOrder = computed(() => chosen.value ?? marks.value[0]?.id ?? null)
 </script>
@@ -109,6 +112,15 @@ const inOrder = computed(() => chosen.value ?? marks.value[0]?.id ?? null)
       >
         <circle :cx="mark.x" :cy="mark.y" r="24" fill="transparent" />
         <circle class="map-ring" :cx="mark.x" :cy="mark.y" r="19" fill="none" />
+        <!-- Farther than the map: an arrow points on. -->
+        <path
+          v-if="mark.isBeyond"
+          :transform="`translate(${mark.x} ${mark.y}) rotate(${outward(mark)})`"
+          d="M15 -6 l7 6 -7 6"
+          fill="none"
+          stroke="var(--ink)"
+          stroke-width="3"
+        />
         <g
           :transform="`translate(${mark.x} ${mark.y})`"
           stroke="var(--ink)"
@@ -151,7 +163,8 @@ const inOrder = computed(() => chosen.value ?? marks.value[0]?.id ?? null)
         :key="label.id"
         class="pointer-events-none"
         stroke="var(--card)"
-        stroke-width="4"
+        stroke-width="7"
+        stroke-linejoin="round"
         paint-order="stroke"
         :text-anchor="label.anchor"
         aria-hidden="true"

@@ -5,12 +5,13 @@ import { ridgePlaces, HARROW_RIDGE } from '../../../scripts/demo/ridge'
 import { badgeOf, bearingOf, frameOf, labelsOf, marksOf, neighbourOf, reachOf, ringsOf } from './mapShape'
 
 const frame = frameOf(600)
+const straight = (_: unknown, km: number) => km
 
 it('the map reaches the farthest before a gap, each step nearer halves it, and what lies beyond stands on the rim', () => {
   expect(reachOf([4, 14, 20, 46], 0)).toBeCloseTo(46 * 1.12, 9)
   expect(reachOf([4, 14, 20, 90], 0)).toBeCloseTo(20 * 1.12, 9)
   expect(reachOf([4, 14, 20, 46], 1)).toBeCloseTo(23 * 1.12, 9)
-  const marks = marksOf(frame, HARROW_RIDGE, [...ridgePlaces(), newPlace('x', 'Nowhere')], 50)
+  const marks = marksOf(frame, HARROW_RIDGE, [...ridgePlaces(), newPlace('x', 'Nowhere')], 50, straight)
   expect(marks).toHaveLength(6)
   const home = marks.find(({ id }) => id === 'fenmoor')!
   expect(home.isBeyond).toBe(true)
@@ -25,18 +26,29 @@ it('the map reaches the farthest before a gap, each step nearer halves it, and w
 })
 
 it('rings stand at round distances of road in the owner’s unit, two at least', () => {
-  for (const [reach, factor, unit] of [
-    [50, 1.3, 1],
-    [50, 1.3, 1.609344],
-    [3, 1, 1],
-    [400, 2, 1],
+  for (const [reach, unit] of [
+    [50, 1],
+    [50, 1.609344],
+    [3, 1],
+    [400, 1],
   ] as const) {
-    const rings = ringsOf(frame, reach, factor, unit)
+    const rings = ringsOf(frame, reach, unit)
     expect(rings.length).toBeGreaterThanOrEqual(2)
     for (const { at, radius } of rings) {
       expect(radius).toBeLessThanOrEqual(frame.rim + 1e-6)
-      expect(radius).toBeCloseTo(((at * unit) / factor / reach) * frame.rim, 6)
+      expect(radius).toBeCloseTo(((at * unit) / reach) * frame.rim, 6)
     }
+  }
+})
+
+it('a mark is on the ring of its road, whichever way it lies; one beyond is on the rim', () => {
+  const road: Record<string, number> = { 'tern-hollow': 26, 'cold-spring': 47 }
+  const marks = marksOf(frame, HARROW_RIDGE, ridgePlaces(), 50, ({ id }, km) => road[id] ?? km * 1.3)
+  for (const [id, km] of Object.entries(road)) {
+    const { x, y } = marks.find((mark) => mark.id === id)!
+    const out = Math.hypot(x - frame.centre.x, y - frame.centre.y)
+    const ring = ringsOf(frame, 50, 1)[0]!
+    expect(out).toBeCloseTo((km / ring.at) * ring.radius, 6)
   }
 })
 
@@ -66,7 +78,7 @@ it('law: labels cover neither marks nor each other, and stay on the map', () => 
 })
 
 it('arrow keys lead to the nearest mark on that side, and every mark can be reached', () => {
-  const marks = marksOf(frame, HARROW_RIDGE, ridgePlaces(), 50)
+  const marks = marksOf(frame, HARROW_RIDGE, ridgePlaces(), 50, straight)
   const seen = new Set(['pass-tap'])
   for (const id of seen)
     for (const key of ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight']) {

@@ -30,9 +30,9 @@ const STEPS = [0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
 const FEWEST_RINGS = 2
 
 /**
- * How far the map reaches, as the crow flies: the farthest place, or the last before a gap of more than three times (then what
+ * How far the map reaches, in road: the farthest place, or the last before a gap of more than three times (then what
  * lies beyond stands on the rim).
- * @param km from the site, of every place @param zoom each step halves or doubles it
+ * @param km of road from the site, of every place @param zoom each step halves or doubles it
  */
 export function reachOf(km: readonly number[], zoom: number): number {
   const sorted = [...km].sort((a, b) => a - b)
@@ -41,34 +41,34 @@ export function reachOf(km: readonly number[], zoom: number): number {
   return Math.max(1, farthest * 1.12) * 2 ** -zoom
 }
 
-/** Rings at round distances of road. @param reach km as the crow flies @param factor road over crow @param unitKm of the owner's unit */
-export function ringsOf(
-  { rim }: Frame,
-  reach: number,
-  factor: number,
-  unitKm: number,
-): { at: number; radius: number }[] {
-  const most = (reach * factor) / unitKm
+/** Rings at round distances of road, on the same scale as the marks. @param reach km of road @param unitKm of the owner's unit */
+export function ringsOf({ rim }: Frame, reach: number, unitKm: number): { at: number; radius: number }[] {
+  const most = reach / unitKm
   const step = [...STEPS].reverse().find((one) => most / one >= FEWEST_RINGS) ?? STEPS[0]!
   const rings: { at: number; radius: number }[] = []
   for (let at = step; at <= most + 1e-9 && rings.length < 6; at += step)
-    rings.push({ at, radius: ((at * unitKm) / factor / reach) * rim })
+    rings.push({ at, radius: ((at * unitKm) / reach) * rim })
   return rings
 }
 
-/** Where the marks stand, the site in the middle, north up. */
+/**
+ * Where the marks are: the site in the middle, each in its true direction, north up, and as far out as its road is long.
+ * @param roadKm of a place, which lies `km` away in a straight line @param reach km of road up to the rim
+ */
 export function marksOf(
   { centre, rim }: Frame,
   site: Position,
   places: readonly Place[],
   reach: number,
+  roadKm: (place: Place, km: number) => number,
 ): MapMark[] {
   const marks = places.flatMap((place): MapMark[] => {
     if (!place.position) return []
     const { east, north } = offsetKm(site, place.position)
     const km = Math.hypot(east, north)
-    const isBeyond = km > reach
-    const scale = (isBeyond ? 1 / km : 1 / reach) * rim
+    const road = roadKm(place, km)
+    const isBeyond = road > reach
+    const scale = km === 0 ? 0 : ((isBeyond ? 1 : road / reach) * rim) / km
     return [{ id: place.id, x: centre.x + east * scale, y: centre.y - north * scale, isBeyond }]
   })
   return spread(marks, centre)

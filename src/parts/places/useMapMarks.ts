@@ -22,21 +22,24 @@ export function useMapMarks(frame: Ref<Frame>, zoom: Ref<number>, at: () => Wall
   const placed = computed(() => (forecast.stay?.places ?? []).filter(({ position }) => position !== null))
   /** Without a site the map is about the first place. */
   const centre = computed(() => site.value ?? placed.value[0]?.position ?? null)
+  const roadKm = (place: Place, km: number) =>
+    words.legTo(place)?.kilometres ?? km * (forecast.crew?.road.factor.value ?? 1)
   const reach = computed(() => {
     const about = centre.value
     // Home may be far: it stands on the rim rather than pressing all else together.
     const near = placed.value.filter(({ isHome }) => !isHome)
     return about
       ? reachOf(
-          (near.length > 0 ? near : placed.value).map(({ position }) => greatCircleKm(about, position!)),
+          (near.length > 0 ? near : placed.value).map((place) =>
+            roadKm(place, greatCircleKm(about, place.position!)),
+          ),
           zoom.value,
         )
       : 1
   })
   const rings = computed(() => {
     const unit = settings.units.distance
-    const factor = forecast.crew?.road.factor.value ?? 1
-    return ringsOf(frame.value, reach.value, factor, toSi(1, unit)).map((ring) => ({
+    return ringsOf(frame.value, reach.value, toSi(1, unit)).map((ring) => ({
       ...ring,
       words: `${formatNumber(ring.at, 1)} ${t.units[unit]}`,
     }))
@@ -57,7 +60,7 @@ export function useMapMarks(frame: Ref<Frame>, zoom: Ref<number>, at: () => Wall
     const about = centre.value
     if (!about) return []
     const byId = new Map(placed.value.map((place) => [place.id, place]))
-    return marksOf(frame.value, about, placed.value, reach.value).map((mark) => {
+    return marksOf(frame.value, about, placed.value, reach.value, roadKm).map((mark) => {
       const place = byId.get(mark.id)!
       const road = words.road(place)
       const hours = words.hoursAt(place, at())

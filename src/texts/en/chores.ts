@@ -23,7 +23,6 @@ export const chores = /* @__PURE__ */ group('chores', {
   rig: 'The whole rig',
   rhythm: 'Due by',
   lastDone: 'Last done',
-  lastOn: (day: string) => `Last done on ${day}`,
   neverDone: 'No record of when it was last done',
   on: (day: string) => `due ${day}`,
   isDue: 'due now',

@@ -283,6 +283,7 @@ export const season = /* @__PURE__ */ group('season', {
   title: 'Before and after this stay',
   lead: 'One stay after the other: what each leaves to the next',
   strip: 'The season',
+  why: 'A next stay takes over what this one leaves in the tanks, after what you empty and fill on the road. Each stay then knows what it begins with.',
   alone: 'It starts by itself, from the levels you give.',
   answer: (n: number, fails: string | null) =>
     fails === null ? `${n} stays in a row, each lasts` : `${n} stays in a row; ${fails} does not last`,
