@@ -27,6 +27,12 @@ export function createAppRouter() {
         props: { which },
       })),
       {
+        path: '/guide/handbook/:page',
+        name: 'handbook',
+        component: () => import('@/features/guide/HandbookPage.vue'),
+        props: true,
+      },
+      {
         path: '/guide/schools',
         name: 'schools',
         component: () => import('@/features/guide/SchoolsPage.vue'),

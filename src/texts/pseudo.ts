@@ -34,11 +34,11 @@ const WORD = /\p{L}+/gu
 const PLAIN = 'aeiouyAEIOUYcnszCNSZ'
 const ACCENTED = 'àéîöûýÀÉÎÖÛÝçñšžÇÑŠŽ'
 
-/** A path stays one, and so does the name of a number, `{tank}`. */
+/** A path stays one, and so does the name of a number, `{tank}`, and the target of a link. */
 function accented(text: string, names: ReadonlySet<string>): string {
   if (text.startsWith('/')) return text
-  return text.replaceAll(/\{[^}]*\}|\p{L}+/gu, (word) =>
-    word.startsWith('{') || names.has(word) || isAccented(word) ? word : longer(word),
+  return text.replaceAll(/\{[^}]*\}|\]\([^)]*\)|\p{L}+/gu, (word) =>
+    /^[{\]]/.test(word) || names.has(word) || isAccented(word) ? word : longer(word),
   )
 }
 

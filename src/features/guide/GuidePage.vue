@@ -22,6 +22,7 @@ watch(
 )
 const found = computed(() => (words.value.trim() === '' ? null : search(words.value)))
 const SECTIONS = {
+  handbook: 'handbook',
   terms: 'term',
   schools: 'school',
   cautions: 'caution',
@@ -34,7 +35,10 @@ type Section = keyof typeof SECTIONS
 const sections = (Object.keys(SECTIONS) as Section[]).map((id) => ({
   id,
   title: t.guide.sections[id],
-  entries: entries.filter(({ kind }) => kind === SECTIONS[id]),
+  // Of the handbook its pages; their parts are for the search.
+  entries: entries.filter(
+    (entry) => entry.kind === SECTIONS[id] && !/-\d+$/.test(id === 'handbook' ? entry.id : ''),
+  ),
 }))
 </script>
 

@@ -3,6 +3,7 @@ import { CARES, WRONGS } from '@/core/cards'
 import { CARD_KINDS, CAUTIONS, SCHOOLS, type School } from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import * as t from '@/texts/t'
+import { handbookPages, plainText } from './handbook'
 import { SEARCHING, searchTerm } from './searchTerm'
 
 export type EntryKind = keyof typeof t.guide.kinds
@@ -58,6 +59,18 @@ export function guideEntries(): GuideEntry[] {
     ...WRONGS.map((wrong) => entry('wrong', wrong, t.wrongs[wrong].ask, t.wrongs[wrong].do.join(' '))),
     ...CARD_KINDS.map((kind) => entry('card', kind, t.cardNames[kind], t.cardFor[kind], '/cards')),
     ...Object.entries(t.guideScreens).map(([id, { name, text, to }]) => entry('screen', id, name, text, to)),
+    ...handbookPages().flatMap(({ id, title, lead, parts }) => [
+      entry('handbook', id, title, plainText(lead), `/guide/handbook/${id}`),
+      ...parts.map((part, k) =>
+        entry(
+          'handbook',
+          `${id}-${k}`,
+          `${title}: ${part.title}`,
+          plainText(part.markdown),
+          `/guide/handbook/${id}`,
+        ),
+      ),
+    ]),
     ...Object.entries(t.starters.habits).map(([id, { name, note }]) =>
       entry('habit', id, name, note, `/habits?show=habit-${id}`),
     ),

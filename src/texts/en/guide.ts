@@ -207,6 +207,7 @@ export const guide = /* @__PURE__ */ group('guide', {
   none: (words: string) => `Nothing on “${words}”. Try another word.`,
   found: (n: number) => plural(n, '1 found', `${n} found`),
   sections: {
+    handbook: 'Handbook',
     terms: 'What the words mean',
     schools: 'Where good practitioners disagree',
     cautions: 'What is dangerous',
@@ -216,6 +217,7 @@ export const guide = /* @__PURE__ */ group('guide', {
     ask: 'What only the place can tell you',
   },
   answer: {
+    handbook: (n: number) => `${n} pages, one for each screen`,
     terms: (n: number) => `${n} words, in plain ones`,
     schools: (n: number) => `${n} questions, and your answer to each`,
     cautions: (n: number) => `${n} cautions, each at the step where it matters`,
@@ -224,10 +226,12 @@ export const guide = /* @__PURE__ */ group('guide', {
     sources: (n: number) => `${n} sources; what has none says so`,
     ask: (n: number) => `${n} questions for the land, the operator, the label`,
   },
+  noPage: 'There is no such page in the handbook.',
   toSchools: 'Choose your way',
   openCard: 'Open the card',
   screenWords: 'Words on this screen',
   kinds: {
+    handbook: 'handbook',
     term: 'word',
     school: 'your way',
     caution: 'caution',
