@@ -15,7 +15,7 @@ const { oneLine } = useBudgetWords()
   >
     <span class="min-w-0 flex-1">
       <span class="block font-bold">{{ t.budget.leftToday }}</span>
-      <span class="line-clamp-2 text-[0.95rem] text-soft">{{ oneLine }}</span>
+      <span class="line-clamp-1 text-[0.95rem] text-soft">{{ oneLine }}</span>
     </span>
     <ChevronRight :size="22" class="flex-none" aria-hidden="true" />
   </RouterLink>

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { en } from '@/texts'
 import { guideEntries, guideSearch } from './guideEntries'
+import { handbookPage, handbookPages } from './handbook'
 
 const entries = guideEntries()
 const search = guideSearch(entries)
@@ -130,4 +131,33 @@ it('explains every word of the cards, and says everyday words of entries that th
   const ids = new Set(entries.map(({ id }) => id))
   expect(Object.keys(en.asked).filter((id) => !ids.has(id))).toEqual([])
   expect(titles('vacuum breaker')[0]).toBe('Vacuum breaker')
+})
+
+it('has a page of the handbook for each screen, whose parts are found, and whose links lead somewhere', () => {
+  const pages = handbookPages()
+  const ids = pages.map(({ id }) => id)
+  for (const screen of [
+    'camp',
+    'stay',
+    'habits',
+    'runs',
+    'log',
+    'rig',
+    'guide',
+    'settings',
+    'budget',
+    'chores',
+  ])
+    expect(ids).toContain(screen)
+  for (const { id, title, lead, parts } of pages) {
+    expect([title, lead, parts.length > 0].every(Boolean), id).toBe(true)
+    const linked = [lead, ...parts.map(({ markdown }) => markdown)].flatMap((text) =>
+      [...text.matchAll(/\]\((\w+)\.md\)/g)].map(([, to]) => to!),
+    )
+    for (const to of linked) expect(ids, `${id} leads to ${to}`).toContain(to)
+  }
+  expect(titles('certificate')[0]).toBe('Settings: Onto the phone: your own network')
+  expect(titles('drag the ends of a habit')).toContain('Stay: The board')
+  expect(handbookPage('no-such-page')).toBeNull()
+  expect(handbookPage('constructor')).toBeNull()
 })

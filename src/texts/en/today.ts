@@ -13,7 +13,7 @@ export const budget = /* @__PURE__ */ group('budget', {
   link: 'Budget',
   leftToday: 'Left today',
   noMore: (names: string) => `No more today: ${names}.`,
-  working: 'Working out what is left today…',
+  working: 'Working it out…',
   failed: 'What is left today cannot be worked out here.',
   none: 'none left today',
   nextTomorrow: 'the next tomorrow',

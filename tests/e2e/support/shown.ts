@@ -4,7 +4,7 @@ import type { Page } from 'playwright-core'
 export const SCREENS = [
   '/', '/stay', '/runs', '/runs/print', '/places', '/season', '/habits', '/rig', '/rig?show=map', '/rig/gray-to-black', '/budget',
   '/shower', '/chores', '/log', '/review?stay=low-meadow', '/cards', '/cards/dump/outlet', '/cards/bucket-test', '/guide',
-  '/guide?q=rinse', '/guide/schools', '/guide/first-dump', '/guide/first-night', '/more', '/settings', '/start', '/start?step=2',
+  '/guide?q=rinse', '/guide/schools', '/guide/first-dump', '/guide/first-night', '/guide/handbook/runs', '/more', '/settings', '/start', '/start?step=2',
   '/start?step=3',
 ] // prettier-ignore
 
@@ -27,7 +27,9 @@ export const cutTexts = (page: Page) =>
     for (const element of document.body.querySelectorAll<HTMLElement>('*')) {
       // What is read aloud only is a pixel wide.
       if (element.childElementCount > 0 || element.clientWidth <= 1 || element.closest('svg')) continue
-      const { overflowX, overflowY } = getComputedStyle(element)
+      const { overflowX, overflowY, webkitLineClamp } = getComputedStyle(element)
+      // A summary in a line, which leads to the whole, ends in dots.
+      if (webkitLineClamp === '1') continue
       const isCut =
         (overflowX !== 'visible' && element.scrollWidth > element.clientWidth + 1) ||
         (overflowY !== 'visible' && element.scrollHeight > element.clientHeight + 2)
