@@ -16,7 +16,7 @@ const FIRST_LOAD = new RegExp(
     'core/(chain/(chain|passedOn)|underway/(phase|knownCase|caseNow|made)|habits/switchHabit|learn/effects)',
     'core/log/(entry|completeness)',
     'texts/(format|group|locale|plural|language|en/(words|count|app|camp|now|numbers|levels)[.])',
-    'data/((workspace|forecast|underWay|hours|log|job|clock|settings|notice)Store|lastKnown|seed)',
+    'data/((workspace|forecast|underWay|hours|log|job|clock|settings|typing|notice)Store|lastKnown|seed)',
     'data/(waitingEdits|useAnswer|checks|keptLog|keptValue|report|newId|safeStorage|atRest)[.]',
     'data/storage/(logStore|faults|changes|entryRows|begun|documentStore)',
     'core/(risk/planOn|quantities/units)',

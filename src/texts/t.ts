@@ -2,7 +2,8 @@
  * The catalogue: every word that is shown, a group per screen. Imported as a whole (`import * as t`): what a screen does not name
  * does not come with it. English is in the code; another language is put in its place (see `language.ts`).
  */
-export { app, edits, field, states } from './en/app'
+export { app, edits, states } from './en/app'
+export { field } from './en/field'
 export { switcher } from './en/switcher'
 export { cardGlossary, guideScreens, asked } from './en/asked'
 export { camp, habitRow } from './en/camp'
@@ -34,8 +35,10 @@ export { cautions, habits, reach, flush } from './en/habits'
 export { levels } from './en/levels'
 export { log, learned, shakedown, loggedTwice } from './en/log'
 export { more } from './en/more'
+export { story } from './en/story'
 export { agreement } from './en/agreement'
 export { phase } from './en/now'
+export { turns } from './en/turns'
 export { outlet, cassette } from './en/outlet'
 export { decide, places, takeAlong, season, rigSize } from './en/places'
 export { rig, tank, map, outlets, weight, gear } from './en/rig'

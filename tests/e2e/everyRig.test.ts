@@ -100,7 +100,7 @@ describe('every rig', () => {
     const use = page.getByTestId('land-use-washing-water')
     await rule.getByLabel('Up to, a day').fill('50 L')
     await rule.getByLabel('Up to, a day').blur()
-    await expect.poll(() => use.innerText()).toContain('on the day it is most')
+    await expect.poll(() => use.innerText()).toContain('on the ground in one day')
     await rule.getByLabel('Up to, a day').fill('1 L')
     await rule.getByLabel('Up to, a day').blur()
     await expect.poll(() => use.innerText()).toContain('the land allows')

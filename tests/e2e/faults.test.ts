@@ -79,7 +79,7 @@ describe('a browser that keeps nothing, or not all', () => {
     // Nothing is remembered, the clock neither: the demo stands where it begins, on its fourth day.
     expect(await dryDays(page)).toBeGreaterThan(2)
     await trouble(page).getByText('keeps nothing for Dry Count').waitFor()
-    expect(await state(page)).toBe('kept nowhere')
+    expect(await state(page)).toBe('not kept')
     await page.getByRole('switch', { name: 'Wet, soap, rinse' }).click()
     const download = page.waitForEvent('download')
     await trouble(page).getByRole('button', { name: 'Export a file' }).click()
@@ -200,7 +200,7 @@ describe('what was kept cannot be shown', () => {
     })
     await screen.locator('input[type=file]').setInputFiles(DEMO)
     await expect.poll(() => page.getByTestId('count-strip').count()).toBe(1)
-    expect(await state(page)).toBe('kept nowhere')
+    expect(await state(page)).toBe('not kept')
     // What is damaged is still there, untouched; leaving asks, since what is in memory goes.
     const leave = (dialog: Dialog) => void dialog.accept()
     page.on('dialog', leave)

@@ -94,7 +94,7 @@ describe('places', () => {
     const position = dialog.getByLabel('Position')
     await position.fill('145, 10')
     await position.press('Enter')
-    await dialog.getByText('145, 10 is nowhere').waitFor()
+    await dialog.getByText('145, 10 is not on the globe').waitFor()
     await position.fill('45.02, -38.03')
     await position.press('Enter')
     await expect.poll(() => dialog.getByTestId('place-where').innerText()).toMatch(/4\.2\skm, 5\smin/)

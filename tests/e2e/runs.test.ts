@@ -90,7 +90,7 @@ describe('runs', () => {
       await page.mouse.move(x, box.y + 20)
     await page.mouse.move(first.x + 0.5 * first.width + 20, box.y + 20)
     await page.mouse.up()
-    await page.getByText('Gray stands no higher than black by then').first().waitFor()
+    await page.getByText('Gray is not higher than black by then').first().waitFor()
     await expect.poll(average).toBe(dry)
     const nearest = page.getByTestId('nearest').first()
     await nearest.waitFor()
@@ -99,7 +99,7 @@ describe('runs', () => {
     await expect.poll(() => page.getByText('Gray stands no higher').count()).toBe(0)
     // Undo: the nearest, then the drag as one step.
     await page.getByRole('button', { name: 'Undo: run' }).click()
-    await page.getByText('Gray stands no higher than black by then').first().waitFor()
+    await page.getByText('Gray is not higher than black by then').first().waitFor()
     await page.getByRole('button', { name: 'Undo: run' }).click()
     await expect.poll(() => posts(page).first().getAttribute('aria-label')).toBe(label)
     await expect.poll(average).toBe(holds)

@@ -20,11 +20,11 @@ function end() {
 </script>
 
 <template>
-  <AppDialog :open="open" :title="t.phase.endTitle" :close-label="t.levels.close" @close="$emit('close')">
-    <p class="mt-2">{{ t.phase.endText }}</p>
+  <AppDialog :open="open" :title="t.turns.endTitle" :close-label="t.levels.close" @close="$emit('close')">
+    <p class="mt-2">{{ t.turns.endText }}</p>
     <PanelForm v-if="!isRead" @done="isRead = true" />
     <AppButton :kind="isRead ? 'primary' : 'plain'" class="mt-4" @click="end">{{
-      isRead ? t.phase.endNow : t.phase.endUnread
+      isRead ? t.turns.endNow : t.turns.endUnread
     }}</AppButton>
   </AppDialog>
 </template>

@@ -40,8 +40,8 @@ function start() {
 </script>
 
 <template>
-  <AppDialog :open="open" :title="t.phase.startTitle" :close-label="t.levels.close" @close="$emit('close')">
-    <p class="mt-2">{{ isPassed ? t.phase.startPassed : t.phase.startText }}</p>
+  <AppDialog :open="open" :title="t.turns.startTitle" :close-label="t.levels.close" @close="$emit('close')">
+    <p class="mt-2">{{ isPassed ? t.turns.startPassed : t.turns.startText }}</p>
     <ul class="mt-2">
       <li
         v-for="tank in tanks"
@@ -57,10 +57,10 @@ function start() {
     </ul>
     <label class="mt-3 flex min-h-11 items-center gap-3 font-semibold">
       <input v-model="areShut" type="checkbox" class="h-6 w-6 accent-[var(--ink)]" />
-      {{ t.phase.valves }}
+      {{ t.turns.valves }}
     </label>
-    <p class="text-[0.95rem] text-soft">{{ t.phase.valvesWhy }}</p>
+    <p class="text-[0.95rem] text-soft">{{ t.turns.valvesWhy }}</p>
     <p v-if="fault" class="mt-2 font-semibold" role="alert">{{ fault }}</p>
-    <AppButton kind="primary" class="mt-4" @click="start">{{ t.phase.startNow }}</AppButton>
+    <AppButton kind="primary" class="mt-4" @click="start">{{ t.turns.startNow }}</AppButton>
   </AppDialog>
 </template>

@@ -19,8 +19,8 @@ const told = computed(() => {
   const { day, part } = formatPartOfDay(addWallDays(model.start, story.days))
   const isHot = story.hotDays > story.hotDaysGiven
   return {
-    stop: t.risk.storyStop(nameOf(model.containers, story.stopper), day, part, formatDays(story.days)),
-    hot: isHot ? t.risk.hot(story.hotDays, story.hotDaysGiven) : null,
+    stop: t.story.stop(nameOf(model.containers, story.stopper), day, part, formatDays(story.days)),
+    hot: isHot ? t.story.hot(story.hotDays, story.hotDaysGiven) : null,
     reasons: storyReasons(story, (id) => nameOf(model.activities, id)),
   }
 })
@@ -28,9 +28,9 @@ const told = computed(() => {
 
 <template>
   <section aria-labelledby="story" data-testid="risk-story">
-    <h3 id="story" class="text-lg font-bold">{{ t.risk.story }}</h3>
+    <h3 id="story" class="text-lg font-bold">{{ t.story.title }}</h3>
     <p v-if="!told" class="text-soft">
-      {{ chances.risk?.planOn.isBeyond ? t.risk.storyNone : t.risk.working }}
+      {{ chances.risk?.planOn.isBeyond ? t.story.none : t.risk.working }}
     </p>
     <template v-else>
       <p class="leading-snug"><span class="font-semibold">{{ told.stop }}</span> {{ told.hot }}</p>

@@ -13,15 +13,15 @@ export function storyReasons({ reasons }: Story, nameOf: (activity: string) => s
     .filter(({ closer }) => closer >= all * 0.1)
     .slice(0, 3)
     .map((reason) => {
-      if (reason.kind !== 'activity') return t.risk.because[reason.kind]
+      if (reason.kind !== 'activity') return t.story.because[reason.kind]
       const { uses, usual, perUse } = reason
       const name = nameOf(reason.activity)
       const [n, normal] = [formatNumber(uses, 0), formatNumber(usual, usual < 10 ? 1 : 0)]
       const percent = formatNumber((perUse - 1) * 100, 0)
       const isMore = uses > usual * (1 + NOTICED)
-      if (!isMore) return t.risk.because.fewer(name, percent)
+      if (!isMore) return t.story.because.fewer(name, percent)
       return perUse > 1 + NOTICED
-        ? t.risk.because.both(name, n, normal, percent)
-        : t.risk.because.more(name, n, normal)
+        ? t.story.because.both(name, n, normal, percent)
+        : t.story.because.more(name, n, normal)
     })
 }
