@@ -78,7 +78,7 @@ describe('a browser that keeps nothing, or not all', () => {
     })
     // Nothing is remembered, the clock neither: the demo stands where it begins, on its fourth day.
     expect(await dryDays(page)).toBeGreaterThan(2)
-    await trouble(page).getByText('keeps nothing for Dry Count').waitFor()
+    await trouble(page).getByText('does not save anything for Dry Count').waitFor()
     expect(await state(page)).toBe('not kept')
     await page.getByRole('switch', { name: 'Wet, soap, rinse' }).click()
     const download = page.waitForEvent('download')
@@ -217,7 +217,7 @@ describe('what was kept cannot be shown', () => {
     await screen.getByText('A newer Dry Count has written it').waitFor()
     expect(await screen.getByRole('button', { name: /start again/ }).count()).toBe(0)
     await screen.getByRole('button', { name: 'Go on without saving' }).click()
-    await trouble(page).getByText('keeps nothing').waitFor()
+    await trouble(page).getByText('does not save anything').waitFor()
     page.off('dialog', leave)
   })
 })

@@ -121,9 +121,9 @@ describe('places', () => {
     await expect.poll(() => list.count()).toBe(9)
     for (const [name, body, words] of [
       ['a.gpx', `<!DOCTYPE gpx [<!ENTITY x "y">]>${gpx}`, 'declares entities'],
-      ['a.gpx', '<gpx><wpt', 'does not read as XML'],
-      ['a.geojson', '{"type":"Fea', 'does not read as JSON'],
-      ['a.geojson', '{"a":1}', 'no GeoJSON of places'],
+      ['a.gpx', '<gpx><wpt', 'cannot be read as XML'],
+      ['a.geojson', '{"type":"Fea', 'cannot be read as JSON'],
+      ['a.geojson', '{"a":1}', 'not GeoJSON of places'],
       ['a.csv', 'name,lat', 'Files of places are GeoJSON'],
       ['a.geojson', 'x'.repeat(21 * 1024 * 1024), 'read up to 20 MB'],
     ] as const) {
