@@ -34,7 +34,7 @@ describe('every rig', () => {
       'Cassette flushed from fresh',
       'Diverting, urine to the gray tank',
       'Portable toilet',
-      'None, all elsewhere',
+      'No toilet aboard',
     ])
       await add('One gray tank', toilet)
     expect(await page.getByRole('button', { name: /^Toilet/ }).count()).toBe(0)

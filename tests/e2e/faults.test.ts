@@ -232,7 +232,7 @@ describe('code that does not come', () => {
     const { page: without, context } = await open('demo', '/settings', ALONE)
     await context.route('**/job.worker*.js', (route) => route.abort())
     await without.goto(`${inject('demoUrl')}/?again#/`)
-    await without.getByText('runs nothing in the background').waitFor()
+    await without.getByText('cannot count in the background').waitFor()
     await expect.poll(() => without.getByTestId('plan-on').innerText(), { timeout: 60_000 }).toBe(right)
     await expect.poll(() => progress(without), { timeout: 60_000 }).toContain('10,000 of 10,000')
   })

@@ -168,7 +168,7 @@ describe('places', () => {
     await page.route('**/api/places**', (route) => route.fulfill({ body: '<html>Log in</html>' }))
     await page.evaluate(() => localStorage.removeItem('dry-count:directory'))
     await page.getByRole('button', { name: 'From the directory' }).click()
-    await page.getByText('something that is no list of places').waitFor()
+    await page.getByText('something that is not a list of places').waitFor()
     await saved(page)
     expect(noise).toEqual([])
   })

@@ -218,7 +218,7 @@ describe('habits by what can be planned on', () => {
         .toBe(1)
       expect(await held.getByText('while you flush plenty').count()).toBe(0)
       await page.getByRole('switch', { name: 'Rinse hair once' }).click()
-      await reach.getByText('the last answer no longer stands').waitFor()
+      await reach.getByText('the last answer is out of date').waitFor()
       expect(await reach.getByTestId('reach-set').count()).toBe(0)
     },
   )

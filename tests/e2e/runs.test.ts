@@ -96,7 +96,7 @@ describe('runs', () => {
     await nearest.waitFor()
     expect(await nearest.innerText()).toMatch(/^Put it on \w+ \d+ Sept, \w+$/)
     await nearest.click()
-    await expect.poll(() => page.getByText('Gray stands no higher').count()).toBe(0)
+    await expect.poll(() => page.getByText('Gray is not higher').count()).toBe(0)
     // Undo: the nearest, then the drag as one step.
     await page.getByRole('button', { name: 'Undo: run' }).click()
     await page.getByText('Gray is not higher than black by then').first().waitFor()

@@ -62,7 +62,7 @@ describe('the thinnest slice', () => {
       ['a bathtub', 'is not a number'],
       ['-5', 'Between'],
       ['', 'Put in a number'],
-      ['30 kg', 'measures something else'],
+      ['30 kg', 'is not a unit that fits here'],
     ] as const) {
       await tank.getByLabel('Holds').fill(typed)
       await tank.getByLabel('Holds').blur()
