@@ -3,7 +3,7 @@ import { useFoldStore } from '@/data/foldStore'
 import * as t from '@/texts/t'
 
 /** Sections under each other; beside them on a laptop the list that opens one and goes there. */
-defineProps<{ sections: { id: string; title: string }[] }>()
+defineProps<{ sections: { id: string; title: string; isOpenOnWide?: boolean }[] }>()
 const folds = useFoldStore()
 
 function go(id: string) {
@@ -18,11 +18,11 @@ function go(id: string) {
   <div class="grid gap-x-10 pt-4 lg:grid-cols-[12rem_minmax(0,1fr)]">
     <nav :aria-label="t.stay.sections" class="sticky top-20 hidden self-start pt-2 lg:block">
       <ul>
-        <li v-for="{ id, title } in sections" :key="id">
+        <li v-for="{ id, title, isOpenOnWide } in sections" :key="id">
           <button
             type="button"
             class="min-h-10 w-full border-l-4 px-3 py-1.5 text-left leading-tight"
-            :class="folds.isOpen(id) ? 'border-ink font-semibold' : 'border-line text-soft'"
+            :class="folds.isOpen(id, isOpenOnWide) ? 'border-ink font-semibold' : 'border-line text-soft'"
             @click="go(id)"
           >
             {{ title }}

@@ -9,21 +9,28 @@ const props = defineProps<{
   open: boolean
   title: string
   closeLabel: string
-  /** What would be lost by closing it now, and how that is asked; null: nothing. */
+  /** Of a form that is saved by a button: how it is asked before what was typed or tapped in it is lost. */
   unsaved?: { ask: string; goOn: string; discard: string } | null
 }>()
 const emit = defineEmits<{ close: [] }>()
 
 const beforeClose = inject(BEFORE_CLOSE, null)
+/** Controls that change something when they are pressed; typing is heard as input. */
+const CHANGES = '[aria-pressed], [role=radio], [role=switch], [role=option], [data-stepper] button'
+const isTouched = ref(false)
+const touch = () => void (isTouched.value = true)
+function pressed({ target }: MouseEvent) {
+  if (target instanceof Element && target.closest(CHANGES)) touch()
+}
 /** Closing it would lose something: asked, whatever it is closed with. */
 const isAsking = ref(false)
 const question = ref<HTMLElement | null>(null)
 function request() {
-  if (props.unsaved && !isAsking.value) {
+  if (isAsking.value) isAsking.value = false
+  else if (props.unsaved && isTouched.value) {
     isAsking.value = true
     void nextTick(() => question.value?.querySelector('button')?.focus())
-  } else if (props.unsaved) isAsking.value = false
-  else {
+  } else {
     // A field may still be waiting for the end of its typing.
     beforeClose?.()
     emit('close')
@@ -40,7 +47,7 @@ let opener: Element | null = null
 watch(
   () => props.open,
   (isOpen) => {
-    isAsking.value = false
+    isAsking.value = isTouched.value = false
     if (isOpen) opener = document.activeElement
     else setTimeout(() => (opener as HTMLElement | null)?.focus({ preventScroll: true }), 40)
   },
@@ -79,7 +86,7 @@ watch(
           <AppButton kind="primary" @click="isAsking = false">{{ unsaved.goOn }}</AppButton>
           <AppButton @click="discard">{{ unsaved.discard }}</AppButton>
         </div>
-        <slot />
+        <div @input="touch" @change="touch" @click="pressed"><slot /></div>
       </DialogPanel>
     </div>
   </Dialog>

@@ -1,6 +1,7 @@
 import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
 import { saved, staysOffered, useBrowser } from './support/app'
+import { SCREENS } from './support/shown'
 import { isTurn } from '../support/thorough'
 
 const open = useBrowser({ isStanding: true })
@@ -192,12 +193,6 @@ describe('one truth on every screen', () => {
     expect(noise).toEqual([])
   })
 })
-
-const SCREENS = [
-  '/', '/stay', '/runs', '/log', '/habits', '/rig', '/rig?show=map', '/rig/gray-to-black', '/budget', '/places', '/season',
-  '/review?stay=low-meadow', '/cards', '/cards/dump/outlet', '/cards/bucket-test', '/guide', '/guide/schools', '/shower', '/chores',
-  '/more', '/start',
-] // prettier-ignore
 
 const UNIT_LOOKS: [string, string, RegExp][] = [
   ['us', 'US gallons', /(?<!US )\b(?:litres?|liters?)\b|\d\u00a0?\s?L\b|\d\s?km\b|\d\s?kg\b/i],

@@ -20,7 +20,13 @@ function end() {
 </script>
 
 <template>
-  <AppDialog :open="open" :title="t.turns.endTitle" :close-label="t.levels.close" @close="$emit('close')">
+  <AppDialog
+    :open="open"
+    :title="t.turns.endTitle"
+    :close-label="t.levels.close"
+    :unsaved="isRead ? null : t.log.unsaved"
+    @close="$emit('close')"
+  >
     <p class="mt-2">{{ t.turns.endText }}</p>
     <PanelForm v-if="!isRead" @done="isRead = true" />
     <AppButton :kind="isRead ? 'primary' : 'plain'" class="mt-4" @click="end">{{

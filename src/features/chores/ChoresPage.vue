@@ -17,7 +17,6 @@ import { choreName } from '@/parts/today/choreName'
 import { formatDate, formatFigures } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
-import { useTouched } from '@/parts/fields/useTouched'
 import AppDialog from '@/ui/AppDialog.vue'
 import ChoreEditor from './ChoreEditor.vue'
 
@@ -56,7 +55,6 @@ function done(chore: Chore) {
 
 /** What is being changed; a new one has not been kept yet. */
 const edited = ref<Chore | null>(null)
-const { isTouched, heard } = useTouched(edited)
 const isNew = ref(false)
 function change(chore: Chore | null) {
   isNew.value = chore === null
@@ -185,12 +183,10 @@ const link = 'min-h-11 font-semibold underline decoration-line decoration-2 unde
       :open="edited !== null"
       :title="edited && !isNew ? choreName(edited) : t.chores.add"
       :close-label="t.chores.close"
-      :unsaved="isTouched ? t.chores.unsaved : null"
+      :unsaved="t.chores.unsaved"
       @close="edited = null"
     >
-      <div v-on="heard">
-        <ChoreEditor v-if="edited" :key="edited.id" :chore="edited" :is-new="isNew" @close="edited = null" />
-      </div>
+      <ChoreEditor v-if="edited" :key="edited.id" :chore="edited" :is-new="isNew" @close="edited = null" />
     </AppDialog>
   </div>
 </template>

@@ -35,10 +35,7 @@ type Section = keyof typeof SECTIONS
 const sections = (Object.keys(SECTIONS) as Section[]).map((id) => ({
   id,
   title: t.guide.sections[id],
-  // Of the handbook its pages; their parts are for the search.
-  entries: entries.filter(
-    (entry) => entry.kind === SECTIONS[id] && !/-\d+$/.test(id === 'handbook' ? entry.id : ''),
-  ),
+  entries: entries.filter(({ kind }) => kind === SECTIONS[id]),
 }))
 </script>
 

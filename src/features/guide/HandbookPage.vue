@@ -25,8 +25,9 @@ function html(markdown: string): string {
       <!-- eslint-disable vue/no-v-html -- our own pages, which the build brings along -->
       <div class="handbook max-w-[68ch] text-lg" v-html="html(page.lead)" />
       <section
-        v-for="part in page.parts"
+        v-for="(part, k) in page.parts"
         :key="part.title"
+        :data-anchor="`part-${k}`"
         class="max-w-[68ch] border-t border-line pt-3 pb-4"
       >
         <h2 class="text-xl leading-tight font-bold">{{ part.title }}</h2>

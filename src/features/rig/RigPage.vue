@@ -24,7 +24,7 @@ const answers = useRigAnswers()
 const rig = computed(() => forecast.rig)
 const sections = [
   { id: 'tanks', title: t.rig.tanks },
-  { id: 'map', title: t.map.title },
+  { id: 'map', title: t.map.title, isOpenOnWide: true },
   { id: 'outlets', title: t.outlets.title },
   { id: 'weight', title: t.weight.title },
   { id: 'gear', title: t.gear.title },

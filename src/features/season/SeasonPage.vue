@@ -27,7 +27,8 @@ const nameOf = (stay: SeasonStay, id: Id | null) => {
   const rig = stay.stay.rig === forecast.rig?.id ? forecast.rig : null
   return rig?.containers.find((one) => one.id === id)?.name ?? id ?? ''
 }
-const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
+/** The count goes on past the brim; a tank shows no more than it holds. */
+const percent = (share: number) => `${formatNumber(Math.min(1, share) * 100, 0)} %`
 const cards = computed(() =>
   chain.season.value.map((one) => {
     const { stay, nights, made, holds, stopper, lasts, dumps, left, gap } = one
@@ -41,9 +42,7 @@ const cards = computed(() =>
       )
     const held = left
       .filter(({ share }) => share > 0.02)
-      .map(
-        ({ container, share }) => `${nameOf(one, container)} ${share < 1 ? percent(share) : t.levels.full}`,
-      )
+      .map(({ container, share }) => `${nameOf(one, container)} ${percent(share)}`)
     return {
       id: stay.id,
       name: stay.name,

@@ -7,12 +7,12 @@ import StartStay from './StartStay.vue'
 import { usePreview } from './usePreview'
 import { addStart } from '@/actions/whole'
 import { addWallDays } from '@/core/calendar'
-import { isRecord, keptValue } from '@/data/keptValue'
+import { keptValue } from '@/data/keptValue'
 import { newId } from '@/data/newId'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
-import { firstChoices, startDocument } from '@/document/starters'
+import { areStartChoices, firstChoices, startDocument } from '@/document/starters'
 import { useFieldGroup } from '@/parts/fields/fieldGroup'
 import TheCount from '@/parts/count/TheCount.vue'
 import { useClockStore } from '@/data/clockStore'
@@ -29,16 +29,9 @@ const route = useRoute()
 const router = useRouter()
 const example = firstChoices(addWallDays(clock.now, 1), settings.units)
 /** What was chosen so far outlives a reload, until it is a stay or is left. */
-const kept = keptValue({ key: 'dry-count:start', version: 1, first: example, isWhole: isLikeExample })
+const kept = keptValue({ key: 'dry-count:start', version: 1, first: example, isWhole: areStartChoices })
 const choices = reactive(structuredClone(kept.read()))
 watch(choices, () => kept.write(choices))
-/** Every choice is there, each of the kind it is chosen of; what is newer or older than this page is left aside. */
-function isLikeExample(value: unknown): boolean {
-  if (!isRecord(value)) return false
-  return Object.entries(example).every(([key, one]) =>
-    one === null || value[key] === null ? key in value : typeof value[key] === typeof one,
-  )
-}
 /** The numbers beside it are of nobody's rig yet. */
 const isExample = computed(() => JSON.stringify(choices) === JSON.stringify(example))
 const heading = ref<HTMLElement | null>(null)

@@ -58,12 +58,13 @@ it('says in the owner’s units what it would take, and what is too much where t
     const read = field({ ...kind, ...more }, units).parse(text)
     return read.ok ? null : plain(read.words)
   }
-  expect(said('500', 'metric')).toMatch(/1 L.*100 L/)
-  // In round numbers of the unit, and what is said is taken.
-  expect(said('500', 'us')).toBe('Between 0.27 gal and 26 gal, please.')
-  for (const bound of ['0.27', '26']) expect(said(bound, 'us')).toBeNull()
-  expect(said('90000', 'us', { min: 0.1, max: 20_000 })).toBe('More than 0 and at most 5200 gal, please.')
-  expect(said('200', 'metric', { min: 0 })).toBe('At most 100 L, please.')
+  expect([said('500', 'metric'), said('0', 'metric')]).toEqual([
+    'At most 100 L, please.',
+    'At least 1 L, please.',
+  ])
+  expect(said('90000', 'us', { max: 20_000 })).toBe('At most 5200 gal, please.')
+  expect(said('-1', 'us', { min: 0.1 })).toBe('At least 0.03 gal, please.')
+  expect(said('-1', 'metric', { min: 0 })).toBe('At least 0 L, please.')
   expect(said('500', 'metric', { tooMuch: 'More than it holds.' })).toBe('More than it holds.')
   expect(said('0', 'metric', { tooMuch: 'More than it holds.' })).toMatch(/1 L/)
   expect(said('', 'metric')).toMatch(/\w/)
@@ -76,4 +77,27 @@ it('says in the owner’s units what it would take, and what is too much where t
     '%',
   ])
   expect(percent.parse('140').ok).toBe(false)
+})
+
+/** Bounds are round in SI, not in the owner's unit. */
+const tenths = (min: number, max: number) => fc.integer({ min, max }).map((n) => n / 10)
+it('law: the bound that is said is round, and is itself taken', () => {
+  const bounds = fc.tuple(tenths(-500, 1_000), tenths(1_010, 300_000))
+  const dimensions = fc.constantFrom('volume', 'mass', 'distance', 'temperature', 'number', 'uses', 'percent')
+  fc.assert(
+    fc.property(
+      bounds,
+      dimensions,
+      fc.constantFrom<UnitSystem>('metric', 'us', 'imperial'),
+      ([min, max], dimension, units) => {
+        const { parse } = field({ dimension, min, max }, units)
+        for (const beyond of ['-100000', '9000000']) {
+          const read = parse(beyond)
+          if (read.ok) throw new Error(`${beyond} was taken`)
+          const bound = /[-−]?[\d.]+/.exec(plain(read.words))![0]
+          expect(parse(bound), `${read.words} of ${min} to ${max}`).toMatchObject({ ok: true })
+        }
+      },
+    ),
+  )
 })

@@ -31,12 +31,13 @@ export function useAmountText(kind: () => AmountKind) {
     return dimension === 'percent' ? '%' : t.units[settings.units[dimension]]
   })
 
-  function toShown(si: number): string {
+  /** As it is shown and typed. */
+  function toOwn(si: number): number {
     const { dimension } = kind()
-    if (isCounted(dimension)) return formatNumber(si)
-    if (dimension === 'percent') return formatNumber(si * 100)
-    return formatNumber(fromSi(si, settings.units[dimension]))
+    if (isCounted(dimension)) return si
+    return dimension === 'percent' ? si * 100 : fromSi(si, settings.units[dimension])
   }
+  const toShown = (si: number) => formatNumber(toOwn(si))
   const withUnit = (si: number) => `${toShown(si)} ${unit.value}`.trim()
 
   function readSi(text: string): Parsed<number> {
@@ -59,34 +60,23 @@ export function useAmountText(kind: () => AmountKind) {
     const { min, max, tooMuch } = kind()
     const read = readSi(text)
     if (!read.ok || (read.value >= min && read.value <= max)) return read
-    const isTooMuch = read.value > max && tooMuch !== undefined
-    return { ok: false, words: isTooMuch ? tooMuch : boundWords(min, max) }
+    if (read.value < min) return { ok: false, words: t.field.atLeast(bound(min, Math.ceil)) }
+    return { ok: false, words: tooMuch ?? t.field.atMost(bound(max, Math.floor)) }
   }
 
-  /** Bounds in round numbers, inside of what is taken; one that nobody would meet is not said. */
-  function boundWords(min: number, max: number): string {
-    const { dimension } = kind()
-    const scale = isCounted(dimension)
-      ? 1
-      : dimension === 'percent'
-        ? 100
-        : fromSi(1, settings.units[dimension])
-    const isLinear = dimension !== 'temperature'
-    const said = (value: number) => `${formatNumber(value)} ${unit.value}`.trim()
-    if (!isLinear) return t.field.range(withUnit(min), withUnit(max))
-    const most = said(roundDown(max * scale))
-    if (min <= 0) return min === 0 ? t.field.atMost(most) : t.field.range(withUnit(min), most)
-    return min < max / 1000 ? t.field.aboveZero(most) : t.field.range(said(roundUp(min * scale)), most)
-  }
+  /** A bound in a round number of the owner's unit that is itself taken. */
+  const bound = (si: number, inward: (n: number) => number) =>
+    `${formatNumber(toTwoFigures(toOwn(si), inward))} ${unit.value}`.trim()
   return { unit, toShown, withUnit, parse }
 }
 
-/** To two figures, never past the bound. */
-function roundDown(value: number): number {
-  const step = 10 ** (Math.floor(Math.log10(Math.max(1e-9, value))) - 1)
-  return Math.floor(value / step + 1e-9) * step
-}
-function roundUp(value: number): number {
-  const step = 10 ** (Math.floor(Math.log10(Math.max(1e-9, value))) - 1)
-  return Math.ceil(value / step - 1e-9) * step
+/** As many decimals as are shown, no more. */
+const FINEST = 0.01
+function toTwoFigures(value: number, inward: (n: number) => number): number {
+  const step = value === 0 ? 1 : Math.max(FINEST, 10 ** (Math.floor(Math.log10(Math.abs(value))) - 1))
+  // What is a whole number of steps but for its last bits stays that.
+  const steps = value / step
+  return (
+    (Math.abs(steps - Math.round(steps)) < 1e-9 * Math.abs(steps) ? Math.round(steps) : inward(steps)) * step
+  )
 }

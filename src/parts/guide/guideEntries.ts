@@ -63,11 +63,11 @@ export function guideEntries(): GuideEntry[] {
       entry('handbook', id, title, plainText(lead), `/guide/handbook/${id}`),
       ...parts.map((part, k) =>
         entry(
-          'handbook',
+          'part',
           `${id}-${k}`,
           `${title}: ${part.title}`,
           plainText(part.markdown),
-          `/guide/handbook/${id}`,
+          `/guide/handbook/${id}?show=part-${k}`,
         ),
       ),
     ]),

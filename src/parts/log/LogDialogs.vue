@@ -8,7 +8,6 @@ import PanelForm from './PanelForm.vue'
 import TextForm from './TextForm.vue'
 import UseForm from './UseForm.vue'
 import type { LogDialog } from './useDialogs'
-import { useTouched } from '@/parts/fields/useTouched'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppDialog from '@/ui/AppDialog.vue'
@@ -36,8 +35,6 @@ const CHOICES: [LogDialog['kind'], string][] = [
   ['text', t.log.choose.note],
   ['odd', t.log.choose.odd],
 ]
-/** What was tapped or typed is not lost by closing: it is asked. */
-const { isTouched, heard } = useTouched(shown)
 function done(words: string) {
   shown.value = null
   emit('said', words)
@@ -49,29 +46,27 @@ function done(words: string) {
     :open="shown !== null"
     :title="title"
     :close-label="t.levels.close"
-    :unsaved="isTouched && shown?.kind !== 'choose' ? t.log.unsaved : null"
+    :unsaved="t.log.unsaved"
     @close="shown = null"
   >
-    <div v-on="heard">
-      <ul v-if="shown?.kind === 'choose'" class="mt-4 grid gap-3 sm:grid-cols-2">
-        <li v-for="[kind, label] in CHOICES" :key="kind">
-          <AppButton class="w-full !justify-start py-3 text-left" @click="shown = { kind } as LogDialog">{{
-            label
-          }}</AppButton>
-        </li>
-      </ul>
-      <UseForm
-        v-else-if="shown?.kind === 'use'"
-        :activity="shown.activity ?? null"
-        :at="shown.at ?? null"
-        @done="done"
-      />
-      <PanelForm v-else-if="shown?.kind === 'panel'" @done="done" />
-      <DoneForm v-else-if="shown?.kind === 'done'" @done="done" />
-      <TextForm v-else-if="shown?.kind === 'text'" @done="done" />
-      <OddForm v-else-if="shown?.kind === 'odd'" @done="done" />
-      <CatchUp v-else-if="shown?.kind === 'catch-up'" @done="done" />
-      <EntryEditor v-else-if="shown?.kind === 'edit'" :entry="shown.entry" @done="done" />
-    </div>
+    <ul v-if="shown?.kind === 'choose'" class="mt-4 grid gap-3 sm:grid-cols-2">
+      <li v-for="[kind, label] in CHOICES" :key="kind">
+        <AppButton class="w-full !justify-start py-3 text-left" @click="shown = { kind } as LogDialog">{{
+          label
+        }}</AppButton>
+      </li>
+    </ul>
+    <UseForm
+      v-else-if="shown?.kind === 'use'"
+      :activity="shown.activity ?? null"
+      :at="shown.at ?? null"
+      @done="done"
+    />
+    <PanelForm v-else-if="shown?.kind === 'panel'" @done="done" />
+    <DoneForm v-else-if="shown?.kind === 'done'" @done="done" />
+    <TextForm v-else-if="shown?.kind === 'text'" @done="done" />
+    <OddForm v-else-if="shown?.kind === 'odd'" @done="done" />
+    <CatchUp v-else-if="shown?.kind === 'catch-up'" @done="done" />
+    <EntryEditor v-else-if="shown?.kind === 'edit'" :entry="shown.entry" @done="done" />
   </AppDialog>
 </template>

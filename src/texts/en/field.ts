@@ -6,9 +6,8 @@ export const field = /* @__PURE__ */ group('field', {
   'not-a-number': (found: string) => `“${found}” is not a number Dry Count can read.`,
   'unknown-unit': (found: string) => `Dry Count does not know the unit “${found}”.`,
   'wrong-dimension': (found: string) => `“${found}” is not a unit that fits here.`,
-  range: (min: string, max: string) => `Between ${min} and ${max}, please.`,
+  atLeast: (min: string) => `At least ${min}, please.`,
   atMost: (max: string) => `At most ${max}, please.`,
-  aboveZero: (max: string) => `More than 0 and at most ${max}, please.`,
   counted: { number: '', uses: 'uses', minutes: 'min' },
   kept: (good: string) => `Still counting with ${good}.`,
 })

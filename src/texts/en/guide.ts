@@ -232,6 +232,7 @@ export const guide = /* @__PURE__ */ group('guide', {
   screenWords: 'Words on this screen',
   kinds: {
     handbook: 'handbook',
+    part: 'handbook',
     term: 'word',
     school: 'your way',
     caution: 'caution',
