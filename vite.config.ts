@@ -10,7 +10,7 @@ import { defineConfig } from 'vite'
  */
 const FIRST_LOAD = new RegExp(
   `/node_modules/(pinia|immer|nanoid)/|/src/(${[
-    'core/((calendar|compile|domain|count|runs)/(?!schools|reading)|slices)',
+    'core/((calendar|compile|domain|count|runs)/(?!questions|reading)|slices)',
     // Whether a run can be done at all is asked before anything is counted.
     'core/places/(judged|outing|visit|open|plainHours|way|refusals|distance|position)',
     'core/(chain/(chain|passedOn)|underway/(phase|knownCase|caseNow|made)|habits/switchHabit|learn/effects)',

@@ -23,7 +23,7 @@ const SCREENS = [
     '/cards',
     '/cards/dump/outlet',
     '/guide',
-    '/guide/schools',
+    '/guide/questions',
     '/more',
     '/settings',
   ],

@@ -4,7 +4,7 @@ import { ledger } from '@/core/count'
 import type { Evidence } from '@/core/learn'
 import { effectsOf } from '@/core/learn/effects'
 import { compile, compileChances, heaterOf, type Model } from '@/core/compile'
-import { sideOf, sparesOf, type Activity, type StayCase } from '@/core/domain'
+import { fillOf, sparesOf, type Activity, type StayCase } from '@/core/domain'
 import { owned } from '@/core/quantities'
 
 /** How a household lives with its log and its panel. */
@@ -161,7 +161,7 @@ function knownAtStart(of: StayCase): StayCase {
     const tank = of.rig.containers.find(({ id }) => id === entry.container)!
     if (tank.kind === 'solids') return entry
     const full = (1 + sparesOf(tank)) * tank.capacity.value
-    const level = owned(sideOf(tank.kind) === 'supply' ? full : 0)
+    const level = owned(fillOf(tank.kind) === 'supply' ? full : 0)
     return { ...entry, level, error: { shape: 'even' as const, size: owned(0) } }
   })
   return { ...of, stay: { ...of.stay, levels } }
@@ -173,7 +173,7 @@ function readAtStart(of: StayCase): StayCase {
     const tank = of.rig.containers.find(({ id }) => id === entry.container)!
     const capacity = (1 + sparesOf(tank)) * tank.capacity.value
     if (tank.kind === 'solids') return entry
-    const share = sideOf(tank.kind) === 'supply' ? 7 / 8 : 1 / 8
+    const share = fillOf(tank.kind) === 'supply' ? 7 / 8 : 1 / 8
     return {
       ...entry,
       level: owned(share * capacity),

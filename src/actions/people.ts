@@ -6,10 +6,10 @@ import { ownActivity } from '@/document/starters'
 import { action } from './action'
 
 export const copyCrew = action('copy', edits.copyCrew)
-export const takeCrew = action('crew', edits.useCrew)
+export const takeCrew = action('crew', edits.setStayCrew)
 /** Another crew comes on the stay, and this one goes. */
 export const swapCrew = action('remove', (draft, stay: Id, crew: Id, next: Id) => {
-  edits.useCrew(draft, stay, next)
+  edits.setStayCrew(draft, stay, next)
   edits.removeCrew(draft, crew)
 })
 export const renameCrew = action(
@@ -151,13 +151,13 @@ export const setLiftLimit = action(
   (crew) => `lift ${crew}`,
 )
 
-export const setSide = action('school', edits.setSide)
-export const takeFlushSchool = action('school', edits.setFlushSchool)
-export const setFlushSchool = action('crew', edits.setFlushSchool)
-type SchoolNumber = Exclude<keyof Crew['schools'], 'sides'>
-export const setSchoolNumber = action(
+export const setAnswer = action('school', edits.setAnswer)
+export const takeFlushAnswer = action('school', edits.setFlushAnswer)
+export const setFlushAnswer = action('crew', edits.setFlushAnswer)
+type AnswerNumber = Exclude<keyof Crew['schools'], 'sides'>
+export const setAnswerNumber = action(
   'school',
-  (draft, crew: Id, of: SchoolNumber, value: number) =>
+  (draft, crew: Id, of: AnswerNumber, value: number) =>
     void (edits.crewOf(draft, crew).schools[of] = owned(value)),
   (_crew, of) => `school ${of}`,
 )

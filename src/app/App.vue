@@ -13,7 +13,7 @@ import { report } from '@/data/report'
 import { useNoticeStore, type Notice } from '@/data/noticeStore'
 import { useTypingStore } from '@/data/typingStore'
 import { useSettingsStore } from '@/data/settingsStore'
-import { useWaysStore } from '@/data/waysStore'
+import { useSearchStore } from '@/data/searchStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { SPACE } from '@/parts/space'
 import { useWhyStore } from '@/parts/why/whyStore'
@@ -38,7 +38,7 @@ const ScreenWords = whenNeeded(
   () => undefined,
 )
 /** The search and the keys: loaded when they are first opened. */
-const TheWays = whenNeeded(() => import('@/parts/ways/TheWays.vue'), notLoaded)
+const SearchAndKeys = whenNeeded(() => import('@/parts/search/SearchAndKeys.vue'), notLoaded)
 const KeepingReminder = whenNeeded(() => import('./KeepingReminder.vue'), notLoaded)
 
 const settings = useSettingsStore()
@@ -54,10 +54,10 @@ watch(
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const jobs = useJobStore()
-const ways = useWaysStore()
+const search = useSearchStore()
 const wasFinding = ref(false)
 watch(
-  () => ways.open,
+  () => search.open,
   (open) => {
     if (open) wasFinding.value = true
   },
@@ -70,7 +70,7 @@ useEventListener('keydown', (event) => {
   const shows = key === '?' && !ctrlKey && !metaKey && !altKey && !isField(event.target)
   if ((!finds && !shows) || document.querySelector('[role=dialog]') !== null) return
   event.preventDefault()
-  ways.open = finds ? 'find' : 'keys'
+  search.open = finds ? 'find' : 'keys'
 })
 /** How long ago a copy was made: nobody waits for it. */
 const keeping = shallowRef<ReturnType<(typeof import('@/data/keepingStore'))['useKeepingStore']> | null>(null)
@@ -232,5 +232,5 @@ function toContent() {
     }}</AppButton>
   </AppNotices>
   <WhyDialog v-if="wasAsked" />
-  <TheWays v-if="wasFinding" />
+  <SearchAndKeys v-if="wasFinding" />
 </template>

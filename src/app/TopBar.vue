@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router'
 import { APART, NAVIGATION } from './navigation'
 import { useForecastStore } from '@/data/forecastStore'
 import { useTypingStore } from '@/data/typingStore'
-import { useWaysStore } from '@/data/waysStore'
+import { useSearchStore } from '@/data/searchStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import CountStrip from '@/parts/count/CountStrip.vue'
 import { useSpace } from '@/parts/space'
@@ -15,7 +15,7 @@ import * as t from '@/texts/t'
 const workspace = useWorkspaceStore()
 const typing = useTypingStore()
 const forecast = useForecastStore()
-const ways = useWaysStore()
+const search = useSearchStore()
 const route = useRoute()
 const { space } = useSpace()
 
@@ -109,7 +109,7 @@ useEventListener('keydown', (event) => {
           class="grid h-11 w-11 place-items-center max-sm:hidden"
           :aria-label="t.app.find"
           data-testid="find"
-          @click="ways.open = 'find'"
+          @click="search.open = 'find'"
         >
           <Search :size="22" aria-hidden="true" />
         </button>

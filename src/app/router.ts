@@ -33,9 +33,9 @@ export function createAppRouter() {
         props: true,
       },
       {
-        path: '/guide/schools',
-        name: 'schools',
-        component: () => import('@/features/guide/SchoolsPage.vue'),
+        path: '/guide/questions',
+        name: 'questions',
+        component: () => import('@/features/guide/QuestionsPage.vue'),
       },
       { path: '/cards', name: 'cards', component: () => import('@/features/cards/CardsPage.vue') },
       {

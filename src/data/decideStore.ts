@@ -3,12 +3,13 @@ import { computed, shallowRef, watch } from 'vue'
 import { wallDaysBetween } from '@/core/calendar'
 import { decideSteps, type DecideBy, type DecideRequest } from '@/core/advice'
 import type { Id, StayCase } from '@/core/domain'
-import { PLAN_ON, TRIALS } from '@/core/risk'
+import { PLAN_ON, TRIALS, planOnOfEach } from '@/core/risk'
 import { inSlices } from '@/workers/inSlices'
 import { useAtRest } from './atRest'
 import { useForecastStore } from './forecastStore'
 import { useJobStore } from './jobStore'
 import { usePlacesStore } from './placesStore'
+import { useRiskStore } from './riskStore'
 import { SEED } from './seed'
 import { useUnderWayStore } from './underWayStore'
 import { useAnswer } from './useAnswer'
@@ -23,6 +24,7 @@ export const useDecideStore = defineStore('decide', () => {
   const places = usePlacesStore()
   const underWay = useUnderWayStore()
   const jobs = useJobStore()
+  const chances = useRiskStore()
   const horizonDays = computed(() => {
     const { stay, model } = forecast
     if (!stay || !model || underWay.phase === 'over') return null
@@ -34,7 +36,8 @@ export const useDecideStore = defineStore('decide', () => {
     where: 'last moments',
     waitMs: LATER_MS,
     question: () => (underWay.isReady && horizonDays.value !== null ? forecast.stayCase : null),
-    of: () => forecast.stay?.id,
+    // Days from the start and days from now are not each other's: with the phase, what is known goes.
+    of: () => `${forecast.stay?.id} ${underWay.phase}`,
     isKeptOnFailure: true,
     ask: (stayCase: StayCase) =>
       jobs.run('advice', 'own', jobs.subjectOf(stayCase), {
@@ -75,26 +78,24 @@ export const useDecideStore = defineStore('decide', () => {
       .sort((a, b) => (lastOf(a) < lastOf(b) ? -1 : 1)),
   )
 
-  /**
-   * Days to plan on of each container by itself, infinite beyond the end of the stay; of the one that binds first, those of the
-   * stay. Null: not known yet.
-   */
-  const planOn = computed((): ReadonlyMap<Id, number> | null => {
-    const [of, counts] = [own.answered.value, own.value.value]
-    if (!of || !counts || of.stay.id !== forecast.stay?.id) return null
-    const first = Math.min(...counts.containers.map(({ days }) => days))
-    return new Map(counts.containers.map(({ id, days }) => [id, days === first ? counts.joint : days]))
-  })
+  /** What stops the stay: in most trips, as the sentence of the count says; on average until they are drawn. Null: nothing. */
+  const stops = computed((): Id | null =>
+    chances.risk ? (chances.risk.stoppers[0]?.container ?? null) : (forecast.result?.stopper ?? null),
+  )
+  /** Days to plan on of each container; null: not known yet. */
+  const planOn = computed((): ReadonlyMap<Id, number> | null =>
+    own.answered.value && own.value.value ? planOnOfEach(own.value.value, stops.value) : null,
+  )
 
   /** Keeps it current as long as the component that calls it is there. */
   function follow(): void {
     places.follow()
     own.follow()
   }
-  return { planOn, answers, pressing, isCurrent: own.isCurrent, hasFailed: own.hasFailed, follow }
+  return { planOn, stops, answers, pressing, isCurrent: own.isCurrent, hasFailed: own.hasFailed, follow }
 })
 
 /** What is too late comes before all else. */
-function lastOf({ state, ways }: DecideBy): string {
-  return state === 'too-late' ? '' : (ways[0]?.leaveBy ?? '')
+function lastOf({ state, offers }: DecideBy): string {
+  return state === 'too-late' ? '' : (offers[0]?.leaveBy ?? '')
 }

@@ -104,7 +104,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
   const hasFailed = ref(false)
   /** What was just logged moves the count at once; all that takes longer is worked out once, on what it taught. */
   const isLearning = ref(false)
-  const { start: learnFirst, stop: learnLater } = useTimeoutFn(
+  const { start: startLearning, stop: stopLearning } = useTimeoutFn(
     () => (isLearning.value = false),
     PATIENCE_MS,
     {
@@ -187,7 +187,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
     }
   }
   function goOn(): void {
-    learnLater()
+    stopLearning()
     isLearning.value = false
   }
   const askSoon = useDebounceFn(ask, WAIT_MS)
@@ -204,7 +204,7 @@ export const useUnderWayStore = defineStore('underWay', () => {
     ([is], [was]) => {
       if (!is || !was || learned.value === null) return
       isLearning.value = true
-      learnFirst()
+      startLearning()
     },
   )
   watch([planCase, () => log.entries, () => log.isLoaded, at], () => void askSoon(), { immediate: true })

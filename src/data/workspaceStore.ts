@@ -155,7 +155,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     // Only now: an entry that was written is never, not even for a moment, neither kept nor waiting.
     if (written.length > 0) waiting.value = waiting.value.filter((one) => !written.includes(one))
     kept.value = snapshot
-    document.value = onTop(snapshot.document)
+    document.value = withWaiting(snapshot.document)
     nothingLeft()
   }
 
@@ -173,7 +173,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     if (waiting.value.length === 0) writeFault.value = null
   }
 
-  function onTop(base: Document): Document {
+  function withWaiting(base: Document): Document {
     const fitting: Waiting[] = []
     let shown = base
     for (const one of waiting.value) {
@@ -222,7 +222,8 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     }
     const isShipped = waiting.value.every(({ edit }) => edit.isShipped)
     if (!isShipped && !(await verified(target))) return
-    if (waiting.value.some(({ isUnchecked }) => isUnchecked)) document.value = onTop(kept.value.document)
+    if (waiting.value.some(({ isUnchecked }) => isUnchecked))
+      document.value = withWaiting(kept.value.document)
     const batch = waiting.value
     if (batch.length === 0) {
       nothingLeft()
@@ -286,7 +287,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     const { rest, step } = newestStep(waiting.value)
     waiting.value = rest
     takenBack.value = [...takenBack.value, ...step.reverse()]
-    document.value = onTop(kept.value.document)
+    document.value = withWaiting(kept.value.document)
     nothingLeft()
   }
 
@@ -294,7 +295,7 @@ export const useWorkspaceStore = defineStore('workspace', () => {
     const again = takenBack.value.at(-1)!
     takenBack.value = takenBack.value.slice(0, -1)
     waiting.value = [...waiting.value, again]
-    document.value = onTop(kept.value.document)
+    document.value = withWaiting(kept.value.document)
     await writeWaiting(target)
   }
 

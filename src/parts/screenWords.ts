@@ -25,7 +25,7 @@ export const WORDS_OF: Record<string, TermId[]> = {
   runs: ['decide-by', 'run', 'holds', 'dry-count', 'place', 'tote-load', 'bother', 'card', 'lift-limit'],
   places: ['place', 'point', 'road-factor', 'decide-by', 'run'],
   season: ['chain', 'holds', 'run', 'dry-count', 'season'],
-  schools: ['charge', 'top-up', 'rinse', 'road-reserve', 'flush-floor', 'dose', 'cassette', 'solids-bin'],
+  questions: ['charge', 'top-up', 'rinse', 'road-reserve', 'flush-floor', 'dose', 'cassette', 'solids-bin'],
   cards: ['card', 'rinse', 'charge', 'top-up', 'owed', 'metered', 'tote', 'hold'],
   'run-cards': ['card', 'hold', 'end-valve', 'rinse', 'charge'],
   card: ['card', 'hold', 'end-valve', 'outlet', 'rinse', 'charge', 'owed', 'dose'],

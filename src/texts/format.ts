@@ -42,7 +42,7 @@ export function formatQuantity(si: number, dimension: Dimension, choice: UnitCho
 }
 
 /** A way by road: whole units from ten on. */
-export function formatWay(kilometres: number, choice: UnitChoice): string {
+export function formatRoad(kilometres: number, choice: UnitChoice): string {
   const value = fromSi(kilometres, choice.distance)
   return `${formatNumber(value, value < 9.95 && Math.abs(value - Math.round(value)) > 0.05 ? 1 : 0)}\u00a0${words.units[choice.distance]}`
 }

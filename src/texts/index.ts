@@ -13,7 +13,7 @@ export {
   formatSigned,
   formatSource,
   formatVolume,
-  formatWay,
+  formatRoad,
 } from './format'
 export { dayAndTime, formatClock, formatDate, formatPartOfDay, formatShortDay } from './formatTime'
 export { listed } from './listed'

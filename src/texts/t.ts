@@ -11,8 +11,8 @@ export { cardSteps } from './en/cardSteps'
 export {
   cardNames,
   cardFor,
-  cares,
-  wrongs,
+  cardCautions,
+  mishaps,
   safeSteps,
   things,
   laws,
@@ -43,7 +43,7 @@ export { outlet, cassette } from './en/outlet'
 export { decide, places, takeAlong, season, rigSize } from './en/places'
 export { rig, tank, map, outlets, weight, gear } from './en/rig'
 export { runs, site } from './en/runs'
-export { schools, schoolQuestions, schoolSides } from './en/schools'
+export { questions, questionTexts, answerTexts } from './en/questions'
 export { settings, imports } from './en/settings'
 export { start } from './en/start'
 export { starters, starterNames } from './en/starters'
@@ -52,7 +52,7 @@ export { sure } from './en/sure'
 export { budget, next, since, prepare, came, showerTimer } from './en/today'
 export { transfer } from './en/transfer'
 export { trouble, notices, keeping, update } from './en/trouble'
-export { ways } from './en/ways'
+export { search } from './en/search'
 export { why } from './en/why'
 export {
   parts,

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink'
-import type { Desk } from './desk'
+import type { JobRunner } from './jobRunner'
 import type { Args, JobName, Result, Step, Subject } from './jobs'
 import { lane, type Lane, type LaneOptions, type Spawned } from './lane'
 
@@ -38,7 +38,7 @@ export function jobClient(onBroken: LaneOptions['onBroken'], options: Partial<La
       lanes.get(name) ??
       lane({
         spawn: spawnWorker,
-        room: () => import('./room').then(({ jobRoom }) => jobRoom()),
+        kit: () => import('./jobKit').then(({ jobKit }) => jobKit()),
         helloMs: HELLO_MS,
         silenceMs: SILENCE_MS,
         onBroken,
@@ -57,21 +57,21 @@ export function jobClient(onBroken: LaneOptions['onBroken'], options: Partial<La
 /** @throws where the browser has no workers */
 function spawnWorker(): Spawned {
   const worker = new Worker(new URL('./job.worker.ts', import.meta.url), { type: 'module' })
-  const desk = wrap<Desk>(worker) as unknown as Desk
+  const runner = wrap<JobRunner>(worker) as unknown as JobRunner
   const died = new Promise<void>((resolve) => {
     worker.addEventListener('error', () => resolve())
     worker.addEventListener('messageerror', () => resolve())
   })
   return {
-    desk: {
-      ...methodsOf(desk),
-      run: (job, revision, args, tell) => desk.run(job, revision, args, proxy(tell)),
+    runner: {
+      ...methodsOf(runner),
+      run: (job, revision, args, tell) => runner.run(job, revision, args, proxy(tell)),
     },
     died,
     end: () => worker.terminate(),
   }
 }
 
-function methodsOf(desk: Desk): Pick<Desk, 'hello' | 'take'> {
-  return { hello: () => desk.hello(), take: (subject) => desk.take(subject) }
+function methodsOf(runner: JobRunner): Pick<JobRunner, 'hello' | 'take'> {
+  return { hello: () => runner.hello(), take: (subject) => runner.take(subject) }
 }

@@ -1,8 +1,8 @@
 import { expose, transfer } from 'comlink'
-import { workerDesk } from './desk'
+import { jobRunner } from './jobRunner'
 import type { Sample } from '@/core/risk'
 
-const desk = workerDesk()
+const runner = jobRunner()
 
 /** A sample's rows are handed over, not copied. */
 function handed<T>(result: T): T {
@@ -16,6 +16,6 @@ function handed<T>(result: T): T {
 }
 
 expose({
-  ...desk,
-  run: async (...given: Parameters<typeof desk.run>) => handed(await desk.run(...given)),
+  ...runner,
+  run: async (...given: Parameters<typeof runner.run>) => handed(await runner.run(...given)),
 })

@@ -5,15 +5,15 @@ import { sampleTrips } from '@/core/risk'
 import { readOpening } from '@/engines/openingHours'
 import { samplerFor } from '../../tests/support/spreads'
 import { doJob } from '../../tests/support/heldClient'
-import { workerDesk, type Desk } from './desk'
+import { jobRunner, type JobRunner } from './jobRunner'
 import type { Subject } from './jobs'
 import { JobStopped, lane, type LaneOptions } from './lane'
-import { jobRoom } from './room'
+import { jobKit } from './jobKit'
 
 const document = trailerDemo()
 const subject: Subject = { revision: 1, stayCase: caseOf(document, 'harrow-ridge') }
 const args = { seed: 1, from: 0, to: 40, bandParts: 8 }
-const right = doJob(jobRoom(), 'sample', subject, args)
+const right = doJob(jobKit(), 'sample', subject, args)
 
 /** Workers one after the other, each with what it does instead of answering. */
 function workers(...each: ('well' | 'never loads' | 'is refused' | 'dies at work' | 'falls silent')[]) {
@@ -23,11 +23,11 @@ function workers(...each: ('well' | 'never loads' | 'is refused' | 'dies at work
     const n = spawned++
     const how = each[n] ?? 'well'
     if (how === 'is refused') throw new DOMException('no workers here', 'SecurityError')
-    const inner = workerDesk()
+    const inner = jobRunner()
     const silence = new Promise<never>(() => undefined)
     let die: () => void = () => undefined
     const died = new Promise<void>((resolve) => (die = resolve))
-    const desk: Desk = {
+    const runner: JobRunner = {
       ...inner,
       hello: () => (how === 'never loads' ? silence : inner.hello()),
       run: (...given) => {
@@ -35,11 +35,11 @@ function workers(...each: ('well' | 'never loads' | 'is refused' | 'dies at work
         return how === 'well' ? inner.run(...given) : silence
       },
     }
-    return { desk, died, end: () => ended.push(n) }
+    return { runner, died, end: () => ended.push(n) }
   }
   const broken = vi.fn<(isOnMain: boolean) => void>()
-  const room = () => Promise.resolve(jobRoom())
-  const own = lane({ spawn, room, onBroken: broken, helloMs: 60, silenceMs: 60 })
+  const kit = () => Promise.resolve(jobKit())
+  const own = lane({ spawn, kit, onBroken: broken, helloMs: 60, silenceMs: 60 })
   return { own, broken, ended, spawned: () => spawned }
 }
 
@@ -67,7 +67,7 @@ describe('one worker’s jobs', () => {
       expect(await own.run('sample', subject, args)).toEqual(right)
       expect([spawned(), broken.mock.calls]).toEqual([2, [[false], [true]]])
       expect(await own.run('sensitivity', subject, null)).toEqual(
-        doJob(jobRoom(), 'sensitivity', subject, null),
+        doJob(jobKit(), 'sensitivity', subject, null),
       )
       expect(spawned()).toBe(2)
     },

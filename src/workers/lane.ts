@@ -1,11 +1,11 @@
-import type { Desk } from './desk'
+import type { JobRunner } from './jobRunner'
 import { inSlices } from './inSlices'
 import type { Args, JobName, Result, Step, Subject } from './jobs'
-import type { Doing, Room } from './room'
+import type { Doing, JobKit } from './jobKit'
 
-/** A worker and its desk. */
+/** A worker and its runner. */
 export interface Spawned {
-  desk: Desk
+  runner: JobRunner
   /** Resolves when the worker is known to have broken down; never otherwise. */
   died: Promise<void>
   end: () => void
@@ -30,7 +30,7 @@ export interface LaneOptions {
   /** @throws where there are no workers */
   spawn: () => Spawned
   /** Where jobs are done without a worker; fetched when that is so. */
-  room: () => Promise<Room>
+  kit: () => Promise<JobKit>
   /** A worker broke down; `isOnMain`: from now on jobs are done beside the screen. */
   onBroken: (isOnMain: boolean) => void
   /** Silence after which a worker is taken for dead: until it first answers, and between its signs of life. */
@@ -44,17 +44,17 @@ export interface LaneOptions {
  * One worker's jobs, one after the other. A worker that cannot be had, breaks down or falls silent is replaced once a job;
  * after that its jobs are done here, in slices between which the screen is drawn.
  */
-export function lane({ spawn, room, onBroken, helloMs, silenceMs, isAlone = false }: LaneOptions) {
+export function lane({ spawn, kit, onBroken, helloMs, silenceMs, isAlone = false }: LaneOptions) {
   let worker: { spawned: Spawned; taken: number; ready: Promise<unknown> } | null = null
   let isOnMain = false
-  let own: Room | null = null
+  let own: JobKit | null = null
   /** Grows when what is under way is given up. */
   let turn = 0
 
   function current() {
     if (worker) return worker
     const spawned = spawnedOrDead()
-    worker = { spawned, taken: NaN, ready: guarded(spawned, spawned.desk.hello(), helloMs) }
+    worker = { spawned, taken: NaN, ready: guarded(spawned, spawned.runner.hello(), helloMs) }
     return worker
   }
 
@@ -79,11 +79,11 @@ export function lane({ spawn, room, onBroken, helloMs, silenceMs, isAlone = fals
       hasBegun = true
       if (at.taken !== subject.revision) {
         at.taken = subject.revision
-        void at.spawned.desk.take(subject)
+        void at.spawned.runner.take(subject)
       }
       let heard: () => void = () => undefined
-      const { desk } = at.spawned
-      const answer = desk.run(job, subject.revision, args, (step) => {
+      const { runner } = at.spawned
+      const answer = runner.run(job, subject.revision, args, (step) => {
         heard()
         if (step !== undefined) tell(step)
       })
@@ -105,7 +105,7 @@ export function lane({ spawn, room, onBroken, helloMs, silenceMs, isAlone = fals
     tell: (step: Step<J>) => void,
     goesOn: () => boolean,
   ): Promise<Result<J>> {
-    own ??= await room()
+    own ??= await kit()
     await own.prepare(job)
     if (!goesOn()) throw new JobStopped()
     const doing: Doing = own

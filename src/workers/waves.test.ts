@@ -6,7 +6,7 @@ import { TRIALS, type Risk } from '@/core/risk'
 import { trailerDemo } from '../../scripts/demo/trailer'
 import { doJob, heldClient } from '../../tests/support/heldClient'
 import type { JobClient } from './client'
-import { jobRoom } from './room'
+import { jobKit } from './jobKit'
 import { FIRST_TRIPS, WAVES, tripWaves, workersFor, type WavesRequest } from './waves'
 
 const document = trailerDemo()
@@ -21,9 +21,9 @@ const request = (revision: number): WavesRequest => ({
 })
 
 function atOnce(): JobClient {
-  const room = jobRoom()
+  const kit = jobKit()
   return {
-    run: (_, job, subject, args, tell) => Promise.resolve(doJob(room, job, subject, args, tell)),
+    run: (_, job, subject, args, tell) => Promise.resolve(doJob(kit, job, subject, args, tell)),
     end: () => undefined,
   }
 }

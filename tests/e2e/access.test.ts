@@ -56,7 +56,7 @@ const SCREENS: Screen[] = [
   { name: 'A card done', which: 'demo', hash: '/walk?done', ready: '[data-testid=stopped]', prepare: (page) => page.getByRole('button', { name: 'Finish here, log what was done' }).click() },
   { name: 'Guide, looked up', which: 'demo', hash: '/guide?q=rinse', ready: '[data-testid=guide-found]' },
   { name: 'Guide', which: 'demo', hash: '/guide', ready: '[data-testid=guide-search]', prepare: (page) => page.getByTestId('guide-search').fill('') },
-  { name: 'Your way of doing it', which: 'demo', hash: '/guide/schools', ready: '[data-testid=school-charge]' },
+  { name: 'Your way of doing it', which: 'demo', hash: '/guide/questions', ready: '[data-testid=question-charge]' },
   { name: 'Stay, with runs, the chart and what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]', prepare: async (page) => {
     await fold(page, 'chart').click()
     await page.locator('[data-testid=plot] svg').first().waitFor()
@@ -249,7 +249,7 @@ it('every screen keeps its width with the longest names, also at 320 px', async 
       '/places',
       '/season',
       '/guide',
-      '/guide/schools',
+      '/guide/questions',
       '/cards',
       '/cards/dump',
       '/budget',

@@ -209,7 +209,7 @@ describe('run cards', () => {
     }
     await page.getByTestId('walk-line').getByRole('link', { name: 'Go on' }).click()
     await page.getByRole('button', { name: 'It will not drain' }).click()
-    await expect.poll(() => page.getByTestId('wrong-steps').innerText()).toContain('Never poke')
+    await expect.poll(() => page.getByTestId('mishap-steps').innerText()).toContain('Never poke')
     await page.keyboard.press('Escape')
     await page.getByRole('dialog').waitFor({ state: 'detached' })
     await walkTo(page, 'dump.gray')

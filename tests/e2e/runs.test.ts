@@ -150,7 +150,7 @@ describe('runs', () => {
     await page.getByRole('link', { name: 'Your way of doing it' }).click()
     await opened(page, 'dump')
     await page
-      .getByTestId('school-charge')
+      .getByTestId('question-charge')
       .getByRole('radio', { name: /^A fifth of the tank/ })
       .click()
     await goTo(page, 'Runs')

@@ -108,7 +108,7 @@ describe('the guided start', () => {
     const home = await dryDays(page)
     await page.getByRole('radio', { name: 'Careful' }).click()
     await expect.poll(() => dryDays(page)).toBeGreaterThan(Math.max(1, home))
-    expect(await page.getByTestId('way').innerText()).toMatch(/About \d+\sL per person and day/)
+    expect(await page.getByTestId('use-style').innerText()).toMatch(/About \d+\sL per person and day/)
     await page.getByRole('button', { name: 'Next' }).click()
     await page.getByLabel('Arrive', { exact: true }).fill('')
     await page.getByRole('button', { name: 'Show me the count' }).click()

@@ -289,7 +289,7 @@ describe('ways in', () => {
     const { page } = await open('demo', '/more', { ...PHONE, ...NOW })
     await page.getByTestId('more-find').tap()
     await page.getByTestId('find-text').fill('wren')
-    await page.getByTestId('way-person wren').tap()
+    await page.getByTestId('found-person wren').tap()
     await page.getByRole('heading', { name: /Who/ }).first().waitFor()
     await page.getByRole('link', { name: 'More', exact: true }).tap()
     await page.getByTestId('more-keys').tap()

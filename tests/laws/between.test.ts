@@ -15,6 +15,7 @@ import {
   PLAN_ON,
   heldOn,
   ownCounts,
+  planOnOfEach,
   riskOf,
   riskTables,
   samplerOf,
@@ -156,8 +157,8 @@ it('the first last moment is never after what can be planned on, and none is bef
       some += 1
       const first = firsts.reduce((a, b) => (a < b ? a : b))
       expect(wallDaysBetween(start, first)).toBeLessThanOrEqual(joint + 1e-9)
-      for (const { by, ways } of answers)
-        for (const { leaveBy } of ways) {
+      for (const { by, offers } of answers)
+        for (const { leaveBy } of offers) {
           expect(leaveBy <= by!).toBe(true)
           expect(leaveBy < leaveAt).toBe(true)
           const said = toQuarter(leaveBy, start)
@@ -167,6 +168,31 @@ it('the first last moment is never after what can be planned on, and none is bef
     FEW,
   )
   expect(some).toBeGreaterThan(50)
+})
+
+it('the tank that the sentence names has the days of the figure beside it, and no tank has fewer', () => {
+  let [stopped, others] = [0, 0]
+  fc.assert(
+    fc.property(withRunsArb, (document) => {
+      const stayCase = caseOf(document, 'stay')
+      const model = compile(stayCase)
+      const sampler = samplerOf(model, compileChances(stayCase, model), { tables })
+      const sample = sampleTrips(sampler, { seed: 7, from: 0, to: 60, bandParts: 0 })
+      const { planOn, stoppers } = riskOf(model, sample, untilLeft(stayCase))
+      const own = { seed: 7, trials: 60, q: PLAN_ON, horizonDays: model.horizonDays, withRuns: true, tables }
+      const stops = stoppers[0]?.container ?? null
+      const each = planOnOfEach(whole(ownCounts(stayCase, own)), stops)
+      if (stops === null || planOn.isBeyond) return
+      stopped += 1
+      expect(each.get(stops)).toBe(planOn.days)
+      for (const [id, days] of each) {
+        expect(days).toBeGreaterThanOrEqual(planOn.days)
+        if (id !== stops && Number.isFinite(days)) others += 1
+      }
+    }),
+    FEW,
+  )
+  expect([stopped > 40, others > 10]).toEqual([true, true])
 })
 
 it('an offered run that is set buys what its offer said, at the place it named, and begins before what can be planned on where it can', () => {

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  MISHAPS,
+  PLAY_FAULTS,
   FIRST_ASKS,
-  broken,
+  brokenLaws,
   cardCase,
   cardOf,
   outletAt,
@@ -13,7 +13,7 @@ import {
   subjectsOf,
   type Card,
   type CardStep,
-  type Mishap,
+  type PlayFault,
 } from '@/core/cards'
 import { compile } from '@/core/compile'
 import { count } from '@/core/count'
@@ -32,12 +32,12 @@ it('every card of every rig, done act by act on levels within what is known, fou
       const { card, levels, takes } = one
       const { rig } = one.made.stayCase
       seen.set(card.kind, (seen.get(card.kind) ?? 0) + 1)
-      const { mishaps } = playCard(card, { rig, levels, takes })
-      const said = (found: { mishap: Mishap; step: number }[]) =>
-        found.map(({ mishap, step }) => `${card.kind} ${card.steps[step]?.id}: ${mishap}`)
-      expect(said(mishaps)).toEqual([])
+      const { faults } = playCard(card, { rig, levels, takes })
+      const said = (found: { fault: PlayFault; step: number }[]) =>
+        found.map(({ fault, step }) => `${card.kind} ${card.steps[step]?.id}: ${fault}`)
+      expect(said(faults)).toEqual([])
       expect(
-        broken(card, rig).map(({ law, step }) => `${card.kind} ${card.steps[step]?.id}: ${law}`),
+        brokenLaws(card, rig).map(({ law, step }) => `${card.kind} ${card.steps[step]?.id}: ${law}`),
       ).toEqual([])
       // The picture beside each step shows what the acts did: what one step opens and shuts stands open while hands are at it.
       const open = new Set(rig.outlets.find(({ id }) => id === card.outlet)?.joined ?? [])
@@ -89,7 +89,7 @@ describe('what goes wrong is seen', () => {
     ({ acts }: CardStep) => ({ acts: acts.filter(({ act }) => act !== name) })
 
   const CASES: Record<
-    Mishap,
+    PlayFault,
     [kind: CardKind, tamper: Tamper, takes?: Accepted[] | null, really?: Record<string, number>]
   > = {
     'over-its-limit': ['top-up', change('top-up.fresh', times('top-up-fresh', 9))],
@@ -103,8 +103,8 @@ describe('what goes wrong is seen', () => {
     'not-as-lived': ['gray-only', without('dump.end-shut', 'dump.home')],
   }
 
-  it.each(MISHAPS)('%s', (mishap) => {
-    const [kind, tamper, takes, really] = CASES[mishap]
+  it.each(PLAY_FAULTS)('%s', (fault) => {
+    const [kind, tamper, takes, really] = CASES[fault]
     const document: Document = trailerDemo()
     document.rigs[0]!.payload = null
     document.rigs[0]!.gear.push('macerator')
@@ -129,8 +129,8 @@ describe('what goes wrong is seen', () => {
         rig: stayCase.rig,
         levels: new Map([...levels, ...Object.entries(changed)]),
         takes: (what) => taken?.includes(what) ?? true,
-      }).mishaps.map((one) => one.mishap)
+      }).faults.map((one) => one.fault)
     expect(played(card)).toEqual([])
-    expect(played(tamper(card), really, takes)).toContain(mishap)
+    expect(played(tamper(card), really, takes)).toContain(fault)
   })
 })

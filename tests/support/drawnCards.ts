@@ -5,11 +5,11 @@ import { count } from '@/core/count'
 import {
   CARD_KINDS,
   PLACE_WATER,
-  SCHOOLS,
+  QUESTIONS,
   caseOf,
   type Accepted,
   type CardKind,
-  type School,
+  type Question,
   type StayCase,
 } from '@/core/domain'
 import { owned } from '@/core/quantities'
@@ -98,8 +98,8 @@ export function made(
   const base = structuredClone(rigs[of.rig % rigs.length]!)
   const { rig, crew, stay } = base
   if (of.isLight) rig.payload = null
-  Object.keys(SCHOOLS).forEach((question, k) => {
-    const all = SCHOOLS[question as School]
+  Object.keys(QUESTIONS).forEach((question, k) => {
+    const all = QUESTIONS[question as Question]
     Object.assign(crew.schools.sides, { [question]: all[of.sides[k]! % all.length] })
   })
   const gear = (['flow-meter', 'rinse-wand', 'macerator'] as const).filter((_, k) => of.gear[k])

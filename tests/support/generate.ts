@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { PARTS } from '@/core/calendar'
-import { sideOf } from '@/core/domain'
+import { fillOf } from '@/core/domain'
 import type { Activity, Crew, Document, Effect, Habit, Rig, Role, Stay } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newHabit, newOutlet } from '@/document/edits'
@@ -243,7 +243,7 @@ export const documentArb: fc.Arbitrary<Document> = fc
       levels: rig.containers.map(({ id, kind, capacity }, i) =>
         startLevel(
           id,
-          owned(capacity.value * (sideOf(kind) === 'supply' ? 0.5 + fill[i % 8]! / 2 : fill[i % 8]! * 0.3)),
+          owned(capacity.value * (fillOf(kind) === 'supply' ? 0.5 + fill[i % 8]! / 2 : fill[i % 8]! * 0.3)),
         ),
       ),
       habits: habits.slice(1).map(({ id }) => ({

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { PARTS } from '@/core/calendar'
-import { sideOf, type Container, type Document, type Run, type RunStep } from '@/core/domain'
+import { fillOf, type Container, type Document, type Run, type RunStep } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { documentArb, reuseArb } from './generate'
 
@@ -19,7 +19,7 @@ interface Pick {
 /** A step of any kind that the rig's containers allow; null where they do not. */
 function stepOf(containers: readonly Container[], { does, from, to, as, litres }: Pick): RunStep | null {
   const all = (side: string) =>
-    containers.filter(({ kind }) => (side === 'waste' ? kind !== 'solids' : true) && sideOf(kind) === side)
+    containers.filter(({ kind }) => (side === 'waste' ? kind !== 'solids' : true) && fillOf(kind) === side)
   const one = (list: readonly Container[], n: number) => list[n % list.length]?.id ?? null
   const what = DOES[does % DOES.length]!
   const most = { as: 'most' as const, litres: owned(litres) }

@@ -1,16 +1,16 @@
-import { jobRoom, type Doing } from '@/workers/room'
+import { jobKit, type Doing } from '@/workers/jobKit'
 import type { JobClient } from '@/workers'
 import type { Args, JobName, Result, Step, Subject } from '@/workers/jobs'
 
 /** Does a job at once, as a worker would. */
 export function doJob<J extends JobName>(
-  room: Doing,
+  kit: Doing,
   job: J,
   subject: Subject,
   args: Args<J>,
   tell: (step: Step<J>) => void = () => undefined,
 ): Result<J> {
-  const work = room[job](subject, args)
+  const work = kit[job](subject, args)
   for (;;) {
     const step = work.next()
     if (step.done) return step.value
@@ -23,7 +23,7 @@ const turn = setTimeout
 
 /** A client that notes what it is asked for, and answers when it is let go. */
 export function heldClient() {
-  const room = jobRoom()
+  const kit = jobKit()
   const asked: { job: JobName; revision: number }[] = []
   const waiting: (() => void)[] = []
   const state = { isBroken: false }
@@ -33,9 +33,9 @@ export function heldClient() {
       asked.push({ job, revision: subject.revision })
       return new Promise((resolve, reject) =>
         waiting.push(() => {
-          const does = () => resolve(doJob(room, job, subject, args, tell))
+          const does = () => resolve(doJob(kit, job, subject, args, tell))
           // Its code is fetched first, as a worker would.
-          if (job === 'openings') void Promise.resolve(room.prepare(job)).then(does).catch(reject)
+          if (job === 'openings') void Promise.resolve(kit.prepare(job)).then(does).catch(reject)
           else does()
         }),
       )
@@ -60,7 +60,7 @@ export async function doneHere<J extends JobName>(
   args: Args<J>,
   tell?: (step: Step<J>) => void,
 ): Promise<Result<J>> {
-  const room = jobRoom()
-  await room.prepare(job)
-  return doJob(room, job, subject, args, tell)
+  const kit = jobKit()
+  await kit.prepare(job)
+  return doJob(kit, job, subject, args, tell)
 }

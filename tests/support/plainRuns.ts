@@ -1,6 +1,6 @@
 import { PARTS } from '@/core/calendar'
 import type { Model } from '@/core/compile'
-import { isOneOf, sideOf, type Container, type Document, type Run, type RunStep } from '@/core/domain'
+import { isOneOf, fillOf, type Container, type Document, type Run, type RunStep } from '@/core/domain'
 
 /** A tank of one plain trip. */
 export interface PlainTank {
@@ -43,7 +43,7 @@ export function playPlainRuns(
     return 'reserve' in tank ? tank.reserve.value : 0
   }
   const leaves = (c: number, outside: boolean) =>
-    sideOf(own(model.containers[c]!.id).kind) === 'supply' ? (outside ? 0 : reserve(c)) : residue(c)
+    fillOf(own(model.containers[c]!.id).kind) === 'supply' ? (outside ? 0 : reserve(c)) : residue(c)
 
   const move = (from: number, to: number, wanted: number, floor: number) => {
     let litres = wanted

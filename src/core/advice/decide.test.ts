@@ -113,7 +113,7 @@ describe('decide by (model.md section 7)', () => {
                   })
                 }),
           )
-          const offered = [...gray!.ways, ...gray!.perhaps]
+          const offered = [...gray!.offers, ...gray!.perhaps]
           const ofPlaces = offered.filter(({ place }) => place !== null)
           for (const way of ofPlaces) {
             const kind = way.usual === 'tote-loads' ? 'tote-loads' : 'move'
@@ -126,12 +126,12 @@ describe('decide by (model.md section 7)', () => {
               ).toContainEqual(expect.objectContaining({ place: way.place!.id, kind, leaveBy }))
           }
           waits += ofPlaces.length > 0 ? 1 : 0
-          // Where any is sure, none that is only perhaps stands among the ways.
+          // Where any is sure, none that is only perhaps stands among the errands.
           if (offered.some(({ isSure }) => isSure))
-            expect(gray!.ways.every(({ isSure }) => isSure)).toBe(true)
+            expect(gray!.offers.every(({ isSure }) => isSure)).toBe(true)
           // The last of the sure ones is the last sure one there is at all.
           const sure = tried.filter(({ isSure }) => isSure === true).map(({ leaveBy }) => leaveBy)
-          const own = gray!.ways.map(({ leaveBy }) => leaveBy)
+          const own = gray!.offers.map(({ leaveBy }) => leaveBy)
           for (const leaveBy of sure) expect(own.at(-1)! >= leaveBy).toBe(true)
           expect([...own].sort()).toEqual(own)
           if (gray!.state === 'too-late') expect(tried).toEqual([])
@@ -148,7 +148,7 @@ describe('decide by (model.md section 7)', () => {
     const days = wallDaysBetween(START, '2027-09-19T20:00')
     const alone = { ...stayCase, stay: { ...stayCase.stay, places: [], ways: [] } }
     const [gray] = decideBy({ stayCase: alone, containers: [{ ...GRAY, days }], joint: days, from: START })
-    const home = [...gray!.ways, ...gray!.perhaps].filter(({ place }) => place === null)
+    const home = [...gray!.offers, ...gray!.perhaps].filter(({ place }) => place === null)
     expect(home.length).toBeGreaterThan(0)
     for (const { run, at, leaveBy } of home) {
       expect(run.minutes.value).toBeGreaterThan(0)
@@ -206,12 +206,12 @@ describe('decide by (model.md section 7)', () => {
     const [gray] = decideBy({ stayCase: week, containers: [{ ...GRAY, days }], joint: days, from: START })
     expect(gray).toMatchObject({ by: '2027-09-19T20:00', state: 'wait' })
     // 14:00 − 20 service = 13:40; less 15 queue, 24 road, 30 packing: 12:31. Far: 16:40 − 80 − 30 = 14:50.
-    expect(gray!.ways.map(({ place, leaveBy, at }) => [place!.id, leaveBy, at])).toEqual([
+    expect(gray!.offers.map(({ place, leaveBy, at }) => [place!.id, leaveBy, at])).toEqual([
       ['near', '2027-09-18T12:31', '2027-09-18T13:40'],
       ['far', '2027-09-19T14:50', '2027-09-19T16:40'],
     ])
     // 8 + 0.1 × (48 + 30 + 15 + 20) + 0.3 × 36 + 4 of bother.
-    expect(gray!.ways[0]!.cost).toBeCloseTo(8 + 11.3 + 10.8 + 4, 9)
+    expect(gray!.offers[0]!.cost).toBeCloseTo(8 + 11.3 + 10.8 + 4, 9)
     // From Saturday 13:00 the near one is gone; from Sunday 15:00 all of them are.
     const from = (now: WallTime) =>
       decideBy({
@@ -220,8 +220,8 @@ describe('decide by (model.md section 7)', () => {
         joint: Infinity,
         from: now,
       })[0]!
-    expect(from('2027-09-18T13:00').ways.map(({ place }) => place!.id)).toEqual(['far'])
-    expect(from('2027-09-19T15:00')).toMatchObject({ state: 'too-late', ways: [] })
+    expect(from('2027-09-18T13:00').offers.map(({ place }) => place!.id)).toEqual(['far'])
+    expect(from('2027-09-19T15:00')).toMatchObject({ state: 'too-late', offers: [] })
     // What lasts until the stay is left need not be decided.
     const lasting = decideBy({
       stayCase: week,
@@ -229,7 +229,7 @@ describe('decide by (model.md section 7)', () => {
       joint: 12,
       from: START,
     })[0]
-    expect(lasting).toMatchObject({ state: 'before', ways: [] })
+    expect(lasting).toMatchObject({ state: 'before', offers: [] })
     expect(
       decideBy({
         stayCase: week,

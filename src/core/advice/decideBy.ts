@@ -17,7 +17,7 @@ export interface LastMoment {
 }
 
 /** One way to serve a container: an errand, and where it goes. */
-export interface DecideWay extends LastMoment {
+export interface DecideOffer extends LastMoment {
   usual: UsualRun
   /** What it does there: all of the errand, or where the place does not take that, what is for the container alone. */
   run: Run
@@ -38,12 +38,12 @@ export interface DecideBy {
   container: Id
   /** When nine trips in ten have it still within its limit; null: not within what was counted. */
   by: WallTime | null
-  /** `before`: it lasts until the stay is left. `wait`: `ways[0]` is the preferred one. `too-late`: none is left. */
+  /** `before`: it lasts until the stay is left. `wait`: `errands[0]` is the preferred one. `too-late`: none is left. */
   state: 'before' | 'wait' | 'too-late'
   /** The preferred way, then those with a later last moment, the next to be taken first; the last of them goes last. */
-  ways: DecideWay[]
-  /** Where some ways are sure: others that are only perhaps, in the same order, beside them. */
-  perhaps: DecideWay[]
+  offers: DecideOffer[]
+  /** Where some errands are sure: others that are only perhaps, in the same order, beside them. */
+  perhaps: DecideOffer[]
 }
 
 export interface DecideRequest {
@@ -80,15 +80,15 @@ function answerFor(
   { stayCase, from }: DecideRequest,
 ): DecideBy {
   const by = Number.isFinite(days) ? floorOf(from, days) : null
-  const none = { container: id, by, ways: [], perhaps: [] }
+  const none = { container: id, by, offers: [], perhaps: [] }
   if (by === null || by >= stayCase.stay.leaveAt) return { ...none, state: 'before' }
   const serving = errands.filter((errand) => serves(errand, members, stayCase))
-  const all = serving.flatMap((errand) => waysOf(stayCase, errand, members, by, from))
+  const all = serving.flatMap((errand) => offersOf(stayCase, errand, members, by, from))
   const sure = all.filter(({ isSure }) => isSure)
   const others = all.filter(({ isSure }) => !isSure)
-  const ways = inTurn(sure.length > 0 ? sure : others)
-  if (ways.length === 0) return { ...none, state: 'too-late' }
-  return { ...none, state: 'wait', ways, perhaps: sure.length > 0 ? inTurn(others) : [] }
+  const offers = inTurn(sure.length > 0 ? sure : others)
+  if (offers.length === 0) return { ...none, state: 'too-late' }
+  return { ...none, state: 'wait', offers, perhaps: sure.length > 0 ? inTurn(others) : [] }
 }
 
 /** To the whole minute before. */
@@ -105,9 +105,9 @@ export function toQuarter(moment: WallTime, from: WallTime): WallTime {
 }
 
 /** Least cost first; after it, of those that can be taken later, again the least cost, and so on. */
-function inTurn(ways: readonly DecideWay[]): DecideWay[] {
-  const turn: DecideWay[] = []
-  let left = [...ways]
+function inTurn(offers: readonly DecideOffer[]): DecideOffer[] {
+  const turn: DecideOffer[] = []
+  let left = [...offers]
   while (left.length > 0) {
     const best = left.reduce((a, b) => (isBetter(b, a) ? b : a))
     turn.push(best)
@@ -117,20 +117,20 @@ function inTurn(ways: readonly DecideWay[]): DecideWay[] {
 }
 
 /** The cheaper; of two that cost the same the one that serves more, then the one that can wait longer. */
-function isBetter(a: DecideWay, b: DecideWay): boolean {
+function isBetter(a: DecideOffer, b: DecideOffer): boolean {
   if (Math.abs(a.cost - b.cost) > 1e-9) return a.cost < b.cost
   if (a.run.steps.length !== b.run.steps.length) return a.run.steps.length > b.run.steps.length
   return a.leaveBy > b.leaveBy
 }
 
 /** To each place that takes all of the errand with all of it; to the others that take what is for the container with that. */
-function waysOf(
+function offersOf(
   stayCase: StayCase,
   errand: UsualErrand,
   members: readonly Id[],
   by: WallTime,
   from: WallTime,
-): DecideWay[] {
+): DecideOffer[] {
   const { stay } = stayCase
   const asRun = ({ kind, steps, minutes, kilometres, fee, bother }: UsualErrand): Run => ({
     kind,
@@ -168,7 +168,7 @@ function wayOf(
   place: Place | null,
   by: WallTime,
   from: WallTime,
-): DecideWay | null {
+): DecideOffer | null {
   const { stay, rig, crew, hours } = stayCase
   const { kind, minutes, kilometres, bother } = run
   const leg = place && wayTo({ stay, crew }, place.id)

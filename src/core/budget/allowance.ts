@@ -4,7 +4,7 @@ import { completenessOf, openUses, standing, type LogEntry, type UseEntry } from
 import { compile, type Model } from '../compile'
 import { fromItsStart, type Activity, type Id, type StayCase } from '../domain'
 import type { Days, Factor } from '../quantities'
-import { apartAsTheyWant, grantedFrom } from './rates'
+import { apartAsTheyWant, factorFrom } from './rates'
 
 /** Uses by a line: at factor f there are `fixed` + f × `perFactor` of them. */
 export interface Line {
@@ -39,7 +39,7 @@ export function allowances(
   const whole = fromItsStart(stayCase)
   const horizonDays = Math.max(0.25, wallDaysBetween(stay.start, until))
   const [none, one] = [0, 1].map((f) =>
-    compile(grantedFrom(apartAsTheyWant(whole, saved), saved, f, 0), { horizonDays }),
+    compile(factorFrom(apartAsTheyWant(whole, saved), saved, f, 0), { horizonDays }),
   ) as [Model, Model]
   const usual = compile(whole, { horizonDays })
   const today = todayOf(stayCase)

@@ -15,7 +15,7 @@ import { example, use } from '../../../tests/support/build'
 import { documentArb } from '../../../tests/support/generate'
 import { withoutSpread } from '../../../tests/support/spreads'
 import { allowances } from './allowance'
-import { granted, groundsOf } from './granted'
+import { caseAtFactor, groundsOf } from './atFactor'
 import { MOST_FACTOR, budget, goalOf, partedBySaving, swapOffer, type Budget } from './index'
 import { often } from '../../../tests/support/thorough'
 
@@ -202,7 +202,7 @@ describe('laws of the budget', () => {
       fc.property(plannedArb, (stayCase) => {
         const { saved, kept } = partedBySaving(stayCase.crew)
         const allowed = allowances(stayCase, saved, goalOf(stayCase.stay).at, [])
-        const spare = compile(granted(groundsOf(stayCase, saved, allowed), 0))
+        const spare = compile(caseAtFactor(groundsOf(stayCase, saved, allowed), 0))
         const usual = compile(stayCase)
         for (const { id } of kept) {
           const a = usual.activities.findIndex((one) => one.id === id)

@@ -8,7 +8,7 @@ import type { Activity, Id, StayCase } from '../domain'
 import type { Days, Factor, Litres, Share } from '../quantities'
 import { allowances, leftLater, leftToday, lineAt, nextWhole, WHOLE_HAIR, type Allowance } from './allowance'
 import { goalOf } from './goal'
-import { granted, groundsOf, type Grounds } from './granted'
+import { caseAtFactor, groundsOf, type Grounds } from './atFactor'
 import { heldUntil, isCertain, type Held, type TripOptions } from './holds'
 import { byPerson, type PersonLeft } from './persons'
 import { partedBySaving } from './saved'
@@ -98,7 +98,7 @@ export function budget(stayCase: StayCase, log: readonly LogEntry[], options: Bu
   if (days <= 0) return { ...base, ...none, state: 'past' }
   const allowed = allowances(stayCase, saved, until, log)
   const grounds = groundsOf(stayCase, saved, allowed)
-  const at = (f: Factor) => heldUntil(granted(grounds, f), goal, options)
+  const at = (f: Factor) => heldUntil(caseAtFactor(grounds, f), goal, options)
   const isSure = isCertain(compileChances(stayCase, compile(stayCase, { horizonDays: days })))
   const usual = at(1)
   const isAnything = allowed.some(({ byDay }) => byDay.some(({ perFactor }) => perFactor > 0))

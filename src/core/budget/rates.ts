@@ -5,7 +5,7 @@ import { owned, type Factor } from '../quantities'
 const LAST_DAY = 366
 
 /** The case with what may be saved at f times its rates, from a day on; those who are set apart keep their own. */
-export function grantedFrom(
+export function factorFrom(
   stayCase: StayCase,
   saved: readonly Activity[],
   f: Factor,

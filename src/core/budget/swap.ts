@@ -4,7 +4,7 @@ import type { Id, StayCase, Swap } from '../domain'
 import { allowances } from './allowance'
 import type { Budget, BudgetOptions } from './budget'
 import { goalOf } from './goal'
-import { granted, groundsOf } from './granted'
+import { caseAtFactor, groundsOf } from './atFactor'
 import { heldUntil } from './holds'
 import { partedBySaving } from './saved'
 
@@ -63,7 +63,7 @@ export function swapOffer(
       stay: { ...stay, budget: { ...stay.budget, swaps: [...stay.budget.swaps, swap] } },
     }
     const grounds = groundsOf(swapped, saved, allowances(swapped, saved, goal.at, log))
-    return { swap, held: heldUntil(granted(grounds, factor), goal, options) }
+    return { swap, held: heldUntil(caseAtFactor(grounds, factor), goal, options) }
   }
   let limiting: Id | null = null
   for (let plus = Math.min(MOST_PLUS, Math.floor(by * perUse + 1e-9)); plus >= 1; plus = fewer(plus)) {

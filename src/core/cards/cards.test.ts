@@ -7,13 +7,13 @@ import {
   CARD_KINDS,
   PLACE_RULES,
   PLACE_WATER,
-  SCHOOLS,
+  QUESTIONS,
   caseOf,
   type CardKind,
   type Document,
   type Place,
   type Product,
-  type School,
+  type Question,
   type StayCase,
 } from '../domain'
 import { owned } from '../quantities'
@@ -23,12 +23,12 @@ import { trailerDemo } from '../../../scripts/demo/trailer'
 import { truckDemo } from '../../../scripts/demo/truck'
 import { vanDemo } from '../../../scripts/demo/van'
 import {
-  CARDS_OF_SCHOOL,
+  CARDS_OF_QUESTION,
   FIRST_ASKS,
   MOST_STEPS,
   QUANTITIES,
   TEMPLATES,
-  broken,
+  brokenLaws,
   cardCase,
   cardOf,
   isBlock,
@@ -140,7 +140,7 @@ function productsOf(which: unknown): Product[] {
 
 function groundOf(stayCase: StayCase, choice: Choice): { ground: CardGround; place: string | null } {
   const { stay, crew, rig } = stayCase
-  const schools = Object.fromEntries(Object.entries(choice).filter(([name]) => name in SCHOOLS))
+  const schools = Object.fromEntries(Object.entries(choice).filter(([name]) => name in QUESTIONS))
   const place: Place | null =
     choice.water === null || choice.water === undefined
       ? null
@@ -170,7 +170,7 @@ function groundOf(stayCase: StayCase, choice: Choice): { ground: CardGround; pla
   return { ground: { stayCase: changed, ...kept[key], log: [] }, place: place?.id ?? null }
 }
 type Counted = Pick<CardGround, 'model' | 'counted'>
-/** Sides and places change no level at the start: one model for all of them. */
+/** Answers and places change no level at the start: one model for all of them. */
 const models = new WeakMap<StayCase, { full?: Counted; empty?: Counted }>()
 function modelOf(stayCase: StayCase, isFull: boolean): Counted {
   const levels = stayCase.stay.levels.map((one) => {
@@ -185,11 +185,11 @@ function modelOf(stayCase: StayCase, isFull: boolean): Counted {
 /** The fields that a template reads: its schools, and what its facts stand on. */
 function fieldsOf(kind: CardKind): Fields {
   const schools = new Set(
-    atomsOf(TEMPLATES[kind]).flatMap((atom) => (atom.includes('=') ? [atom.split('=')[0] as School] : [])),
+    atomsOf(TEMPLATES[kind]).flatMap((atom) => (atom.includes('=') ? [atom.split('=')[0] as Question] : [])),
   )
   for (const question of ['charge', 'dump-black', 'rinse-when', 'fresh-driving', 'treatment'] as const)
     schools.add(question)
-  const own = Object.fromEntries([...schools].map((question) => [question, SCHOOLS[question]]))
+  const own = Object.fromEntries([...schools].map((question) => [question, QUESTIONS[question]]))
   return { ...own, ...AROUND }
 }
 
@@ -234,7 +234,7 @@ describe('every card, every rig, every side', () => {
       for (const choice of choices)
         for (const { card, rig } of cardsOn(stayCase, kind, choice)) {
           seen += 1
-          const faults = broken(card, rig)
+          const faults = brokenLaws(card, rig)
           if (faults.length > 0 || card.steps.length === 0)
             expect({
               rig: rig.name,
@@ -250,12 +250,12 @@ describe('every card, every rig, every side', () => {
   })
 
   it('every question changes a card: a table of which', () => {
-    const changed: Partial<Record<School, CardKind[]>> = {}
+    const changed: Partial<Record<Question, CardKind[]>> = {}
     const demos = DEMOS()
-    for (const question of Object.keys(SCHOOLS) as School[])
+    for (const question of Object.keys(QUESTIONS) as Question[])
       for (const kind of CARD_KINDS) {
         const differs = demos.some((stayCase) => {
-          const said = SCHOOLS[question].map((side) => {
+          const said = QUESTIONS[question].map((side) => {
             const around = { water: 'potable', gear: ['flow-meter'], hookup: true }
             const both = [false, true].flatMap((full) =>
               ['none', 'liquid'].flatMap((products) =>
@@ -268,6 +268,6 @@ describe('every card, every rig, every side', () => {
         })
         if (differs) (changed[question] ??= []).push(kind)
       }
-    expect(changed).toEqual(CARDS_OF_SCHOOL)
+    expect(changed).toEqual(CARDS_OF_QUESTION)
   })
 })

@@ -10,11 +10,11 @@ import { quantityOf } from './quantities'
 import {
   isBlock,
   type Act,
-  type Care,
+  type CardCaution,
   type Item,
   type QuantityId,
   type StepTemplate,
-  type Wrong,
+  type Mishap,
 } from './template'
 import { TEMPLATES } from './templates'
 import { refused } from './templates/shared'
@@ -53,8 +53,8 @@ export interface CardStep {
   lacks: QuantityId[]
   timer: QuantityId | null
   tally: QuantityId | null
-  cares: Care[]
-  wrongs: Wrong[]
+  cautions: CardCaution[]
+  mishaps: Mishap[]
   /** A valve or a caution: it wants a hold and not a tap. */
   holds: boolean
   /** What it moves in the ledger: container of the model and by how much. */
@@ -185,7 +185,7 @@ function stepOf(template: StepTemplate, card: CardCase, subject: Subject, bindin
   ]
   const numbers = ids.flatMap((id) => quantityOf(id, card, subject, binding) ?? [])
   const acts = (template.acts ?? []).flatMap((act) => boundActs(act, subject, binding, card))
-  const cares = template.cares ?? []
+  const cautions = template.cautions ?? []
   return {
     id: template.id,
     words: null,
@@ -197,9 +197,9 @@ function stepOf(template: StepTemplate, card: CardCase, subject: Subject, bindin
     lacks: ids.filter((id) => !numbers.some((number) => number.id === id)),
     timer: template.timer ?? null,
     tally: template.tally ?? null,
-    cares: [...cares],
-    wrongs: [...(template.wrongs ?? [])],
-    holds: cares.length > 0 || acts.some(({ act }) => VALVES.has(act)),
+    cautions: [...cautions],
+    mishaps: [...(template.mishaps ?? [])],
+    holds: cautions.length > 0 || acts.some(({ act }) => VALVES.has(act)),
     moves: [],
     did: [],
     load: binding.load,

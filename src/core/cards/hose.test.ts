@@ -13,7 +13,7 @@ import {
   FIRST_ASKS,
   THINGS,
   asksForTwo,
-  broken,
+  brokenLaws,
   cardCase,
   cardOf,
   cardsFor,
@@ -74,14 +74,14 @@ describe('from one outlet to the next', () => {
     expect(count('where.ask') + count('where.ask-gray')).toBe(1)
     expect(count('dump.next')).toBe(cards.length - 1)
     expect(count('dump.rig-end') + count('dump.rig-gray')).toBe(cards.length)
-    for (const card of cards) expect(broken(card, stayCase.rig)).toEqual([])
+    for (const card of cards) expect(brokenLaws(card, stayCase.rig)).toEqual([])
     // Stopped on the second: hands are still on waste, before its first valve.
     expect(stopSafely(cards[1]!, 1)).toEqual([{ safe: 'hands', tank: null }])
   })
 
   it('a hose that is taken out of the drain between them breaks a law', () => {
     const { turn: _, ...alone } = cards[1]!
-    expect(broken(alone, stayCase.rig).map(({ law }) => law)).toContain('connected-before-open')
+    expect(brokenLaws(alone, stayCase.rig).map(({ law }) => law)).toContain('connected-before-open')
   })
 
   it('water goes back into a tank only once hands are clean, on a card of its own', () => {
@@ -141,7 +141,7 @@ describe('two people, or one', () => {
       const at = (id: string) => ids(one).indexOf(id)
       expect(at('rinse.go-in')).toBeGreaterThan(at('dump.black'))
       expect(at('rinse.go-out')).toBeGreaterThan(at('rinse.go-in'))
-      for (const made of [one, two]) expect(broken(made, trailer().rig)).toEqual([])
+      for (const made of [one, two]) expect(brokenLaws(made, trailer().rig)).toEqual([])
     }
   })
 
@@ -352,7 +352,7 @@ it('a gray outlet with a thin hose of its own is only laid into its drain', () =
   )
   expect(ids(card)).toContain('dump.ground-lies')
   expect(ids(card).filter((id) => id === 'dump.ground-first' || id === 'dump.ground-last')).toEqual([])
-  expect(broken(card, stayCase.rig)).toEqual([])
+  expect(brokenLaws(card, stayCase.rig)).toEqual([])
 })
 
 describe('an errand and its cards call the same tank gray', () => {

@@ -1,15 +1,15 @@
-export { CARDS_OF_SCHOOL } from './bySchool'
+export { CARDS_OF_QUESTION } from './byQuestion'
 export { FIRST_ASKS } from './cardCase'
 export type { CardAsks, CardCase, Content, Subject } from './cardCase'
 export { MOST_STEPS, deriveCard, split } from './derive'
 export type { Card, CardAct, CardStep } from './derive'
 export { cardCase, cardOf, cardsFor } from './errand'
 export { runFor } from './runFor'
-export { MISHAPS, playCard } from './playCard'
-export type { Mishap, Played } from './playCard'
+export { PLAY_FAULTS, playCard } from './playCard'
+export type { PlayFault, Played } from './playCard'
 export { outletsOf, subjectsOf } from './subjects'
 export type { CardGround } from './errand'
-export { LAWS, broken } from './laws'
+export { LAWS, brokenLaws } from './laws'
 export type { Breaking, Law } from './laws'
 export { SAFE_STEPS, stopSafely } from './stopSafely'
 export type { SafeStep } from './stopSafely'
@@ -18,8 +18,17 @@ export { HANDS, TERMS } from './numbers/made'
 export type { CardQuantity, Term, WhyTerm } from './numbers/made'
 export { recordsOf, roundsExpected, stockLeft } from './record'
 export type { TankRecord } from './record'
-export { ACTS, CARES, FACTS, QUANTITIES, WRONGS, isBlock, templateFaults } from './template'
-export type { Act, Care, CardTemplate, Item, QuantityId, QuantityUnit, StepTemplate, Wrong } from './template'
+export { ACTS, CARD_CAUTIONS, FACTS, QUANTITIES, MISHAPS, isBlock, templateFaults } from './template'
+export type {
+  Act,
+  CardCaution,
+  CardTemplate,
+  Item,
+  QuantityId,
+  QuantityUnit,
+  StepTemplate,
+  Mishap,
+} from './template'
 export { TEMPLATES } from './templates'
 export {
   finished,

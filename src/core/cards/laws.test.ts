@@ -13,7 +13,7 @@ import { vanDemo } from '../../../scripts/demo/van'
 import {
   FIRST_ASKS,
   LAWS,
-  broken,
+  brokenLaws,
   cardCase,
   cardOf,
   cardsFor,
@@ -160,7 +160,7 @@ describe('the laws, each broken by a card that was tampered with', () => {
       macerate,
     ],
     'vent-shut-before-moving': [trailerDemo, 'tote', (card) => changed(card, 'tote.off', noAct('vent-shut'))],
-    'cautions-stand': [trailerDemo, 'dump', (card) => changed(card, 'open.toilet', () => ({ cares: [] }))],
+    'cautions-stand': [trailerDemo, 'dump', (card) => changed(card, 'open.toilet', () => ({ cautions: [] }))],
     'valves-that-there-are': [
       trailerDemo,
       'dump',
@@ -184,14 +184,14 @@ describe('the laws, each broken by a card that was tampered with', () => {
   it.each(LAWS)('%s', (law) => {
     const [make, kind, tamper, change] = TAMPERED[law]
     const { card, rig } = cardWith(make, kind, change)
-    expect(broken(card, rig)).toEqual([])
-    expect(broken(tamper(card), rig).map((one) => one.law)).toContain(law)
+    expect(brokenLaws(card, rig)).toEqual([])
+    expect(brokenLaws(tamper(card), rig).map((one) => one.law)).toContain(law)
   })
 
   it('an end valve that the rig has not is no valve of its cards', () => {
     const { card, rig } = cardWith(trailerDemo, 'dump')
     const bare = { ...rig, outlets: rig.outlets.map((outlet) => ({ ...outlet, endValve: false })) }
-    expect(broken(card, bare).map(({ law }) => law)).toContain('valves-that-there-are')
+    expect(brokenLaws(card, bare).map(({ law }) => law)).toContain('valves-that-there-are')
   })
 
   it('stopping is safe at every step of every card: what was opened is shut again, tanks before the end valve', () => {
@@ -326,7 +326,7 @@ describe('what a finished card leaves is what the run leaves', () => {
           expect(byCards[c]).toBeLessThanOrEqual(Math.max(model.containers[c]!.capacity, before[c]!) + 1e-9)
         })
         for (const card of cards)
-          expect([usual, card.kind, broken(card, stayCase.rig)]).toEqual([usual, card.kind, []])
+          expect([usual, card.kind, brokenLaws(card, stayCase.rig)]).toEqual([usual, card.kind, []])
         const kinds = cards.map(({ kind }) => kind)
         const waste = kinds.findIndex(
           (kind) => kind === 'dump' || kind === 'gray-only' || kind === 'cassette',
@@ -404,7 +404,7 @@ describe('a card that the owner made', () => {
       })
     })
     const own = ownCopy(card, 'own', 'Two blacks')
-    expect(broken(card, rig)).toEqual([])
+    expect(brokenLaws(card, rig)).toEqual([])
     expect(ownFaults(card, own, rig)).toEqual([])
     const opened = ownSteps(card, own).flatMap(({ acts }) =>
       acts.filter(({ act }) => act === 'open:tank').map(({ tank }) => tank),

@@ -1,7 +1,7 @@
-import { sideOf, type Id, type Outlet, type Rig } from '../domain'
+import { fillOf, type Id, type Outlet, type Rig } from '../domain'
 import type { Card, CardAct, CardStep } from './derive'
 import { outletsOf } from './subjects'
-import type { Act, Care } from './template'
+import type { Act, CardCaution } from './template'
 import { play, yardOf, type Yard } from './yard'
 
 /** What every card must keep to, no matter who wrote it; each is named, so that a card that breaks one says which. */
@@ -70,8 +70,8 @@ export const CLEAN: readonly Act[] = [
   'rinse-hose',
   'measure',
 ]
-/** Which care each act never stands without. */
-const CARE_OF: Partial<Record<Act, Care>> = {
+/** Which caution each act never stands without. */
+const CAUTION_OF: Partial<Record<Act, CardCaution>> = {
   'cap-off': 'open-slowly',
   'water-on': 'stay',
   'toilet-shut': 'gas',
@@ -92,7 +92,7 @@ const GAS_FREE: readonly Card['kind'][] = ['road-day']
  * All that a card breaks, in its order; empty: it keeps the laws. The card is the whole one, not a part of it. Own words have
  * no acts: they add, and take nothing of this away.
  */
-export function broken(card: Card, rig: Rig): Breaking[] {
+export function brokenLaws(card: Card, rig: Rig): Breaking[] {
   const found: Breaking[] = []
   const yard = yardOf(card)
   const hands = handsOf(card)
@@ -103,7 +103,7 @@ export function broken(card: Card, rig: Rig): Breaking[] {
     const says = (law: Law) => void found.push({ law, step: at })
     ofStep(step, card, rig, says)
     for (const act of step.acts) {
-      ofAct(act, step, { card, outlet, yard, done, hands, joined }, says)
+      checkAct(act, step, { card, outlet, yard, done, hands, joined }, says)
       play(act, yard)
       touch(act, hands)
       done.add(act.act)
@@ -121,17 +121,17 @@ export function broken(card: Card, rig: Rig): Breaking[] {
 function ofStep(step: CardStep, { kind }: Card, rig: Rig, says: Says): void {
   if (step.lacks.length > 0) says('no-number-lacks')
   for (const { act } of step.acts) {
-    const care = CARE_OF[act]
+    const caution = CAUTION_OF[act]
     const isFree = act === 'toilet-shut' && GAS_FREE.includes(kind)
-    const isOwnTank = act === 'water-on' && step.cares.includes('stay')
-    if (care && !isFree && !isOwnTank && !step.cares.includes(care)) says('cautions-stand')
+    const isOwnTank = act === 'water-on' && step.cautions.includes('stay')
+    if (caution && !isFree && !isOwnTank && !step.cautions.includes(caution)) says('cautions-stand')
   }
   const names = step.acts.filter(({ act }) => act === 'open:tank' || act === 'shut:tank')
   const isTank = (id: Id | null) =>
-    rig.containers.some((one) => one.id === id && sideOf(one.kind) === 'waste')
+    rig.containers.some((one) => one.id === id && fillOf(one.kind) === 'waste')
   if (names.some(({ tank }) => !isTank(tank))) says('valves-that-there-are')
   const isValve = step.acts.some(({ act }) => act.startsWith('open:') || act.startsWith('shut:'))
-  if ((isValve || step.cares.length > 0) && !step.holds) says('held-where-it-matters')
+  if ((isValve || step.cautions.length > 0) && !step.holds) says('held-where-it-matters')
 }
 
 /** What hands have on them, and loads that stand full in a tote. */
@@ -167,7 +167,7 @@ interface Walk {
 }
 
 /** What can be seen of an act in its place. */
-function ofAct({ act, tank }: CardAct, step: CardStep, walk: Walk, says: Says): void {
+function checkAct({ act, tank }: CardAct, step: CardStep, walk: Walk, says: Says): void {
   const { card, outlet, yard, done, hands } = walk
   const isWasteBefore = WASTE.some((one) => done.has(one))
   if ((act === 'fresh-first' || act === 'fresh-in') && isWasteBefore) says('fresh-before-waste')
@@ -224,14 +224,14 @@ function wateredTank(step: CardStep, tank: Id | null, { outlet, yard, done, card
   if (
     !done.has('rinse-hose') &&
     !step.acts.some(({ act }) => act === 'rinse-hose') &&
-    step.wrongs.length > 0 &&
+    step.mishaps.length > 0 &&
     !isPoured(step)
   )
     says('rinse-hose-and-breaker')
   const isOpen = tank !== null && yard.open.has(tank) && (!outlet?.endValve || yard.end)
   if (isOpen) return
   const isAttended =
-    step.acts.some(({ act }) => act === 'attend') && step.timer !== null && step.cares.includes('stay')
+    step.acts.some(({ act }) => act === 'attend') && step.timer !== null && step.cautions.includes('stay')
   if (!isAttended) says('never-a-hose-into-a-shut-tank-unattended')
   if ([...yard.open].some((id) => id !== tank)) says('others-shut-while-filling-shut')
   const isByTop = step.numbers.some(({ why }) => why.some(({ term }) => term === 'content-high'))

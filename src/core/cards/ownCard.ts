@@ -1,6 +1,6 @@
 import type { CardKind, OwnCard, Rig } from '../domain'
 import type { Card, CardStep } from './derive'
-import { broken, type Breaking } from './laws'
+import { brokenLaws, type Breaking } from './laws'
 import { isBlock, type Item } from './template'
 import { TEMPLATES } from './templates'
 import { refused } from './templates/shared'
@@ -78,8 +78,8 @@ function wordsStep(words: string, k: number): CardStep {
     lacks: [],
     timer: null,
     tally: null,
-    cares: [],
-    wrongs: [],
+    cautions: [],
+    mishaps: [],
     holds: false,
     moves: [],
     did: [],
@@ -104,7 +104,7 @@ export function withOwn(card: Card & { stages: number[] }, own: OwnCard): Card &
 
 /** What a card that the owner made breaks that the template keeps; and what of the moves and cautions it dropped. */
 export function ownFaults(card: Card, own: OwnCard, rig: Rig): Breaking[] {
-  return broken({ ...card, steps: ownSteps(card, own) }, rig)
+  return brokenLaws({ ...card, steps: ownSteps(card, own) }, rig)
 }
 
 /** A file of one card: `dry-count/card@1`. */

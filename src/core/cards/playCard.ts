@@ -15,7 +15,7 @@ import type { QuantityId } from './template'
 import { play, yardOf, type Yard } from './yard'
 
 /** What goes wrong when a card is done to the letter. */
-export const MISHAPS = [
+export const PLAY_FAULTS = [
   'over-its-limit',
   'tote-over-its-limit',
   'not-taken-here',
@@ -26,10 +26,10 @@ export const MISHAPS = [
   'valve-under-water',
   'not-as-lived',
 ] as const
-export type Mishap = (typeof MISHAPS)[number]
+export type PlayFault = (typeof PLAY_FAULTS)[number]
 
 export interface Played {
-  mishaps: { mishap: Mishap; step: number }[]
+  faults: { fault: PlayFault; step: number }[]
   /** What each container holds afterwards. */
   levels: Map<Id, Amount>
 }
@@ -52,7 +52,7 @@ const PULSE_L: Litres = 5
  * nothing of how the card was made: the numbers that its steps show are what is poured, pumped and filled.
  */
 export function playCard(card: Card, { rig, levels: before, takes }: PlayedOn): Played {
-  const mishaps: Played['mishaps'] = []
+  const faults: Played['faults'] = []
   const levels = new Map(before)
   const state: State = {
     card,
@@ -66,7 +66,7 @@ export function playCard(card: Card, { rig, levels: before, takes }: PlayedOn): 
     says: () => undefined,
   }
   card.steps.forEach((step, k) => {
-    state.says = (mishap) => void mishaps.push({ mishap, step: k })
+    state.says = (fault) => void faults.push({ fault, step: k })
     for (const act of step.acts) actOut(act, step, state)
     if (step.id === 'probes.water') add(step.tank, shown(step, 'probe-high'), state)
     if (step.id === 'metered.fill' && step.tank !== null) {
@@ -74,9 +74,9 @@ export function playCard(card: Card, { rig, levels: before, takes }: PlayedOn): 
       add(step.tank, shown(step, 'metered-litres'), state)
     }
   })
-  state.says = (mishap) => void mishaps.push({ mishap, step: card.steps.length - 1 })
+  state.says = (fault) => void faults.push({ fault, step: card.steps.length - 1 })
   atTheEnd(state)
-  return { mishaps, levels }
+  return { faults, levels }
 }
 
 interface State {
@@ -89,7 +89,7 @@ interface State {
   /** L that stand in the tote. */
   loaded: Litres | null
   limits: ReadonlyMap<Id, Amount>
-  says: (mishap: Mishap) => void
+  says: (fault: PlayFault) => void
 }
 
 const shown = ({ numbers }: CardStep, id: QuantityId): number =>

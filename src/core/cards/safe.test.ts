@@ -152,7 +152,7 @@ describe('a tote, load by load', () => {
         'pump-off',
         'shut:tank',
       ])
-      expect(step.wrongs).toContain('pump-leaks')
+      expect(step.mishaps).toContain('pump-leaks')
     }
   })
 })
@@ -313,12 +313,12 @@ describe('room in the tank', () => {
     const made = cardCase(ground, ground.stayCase.stay.runs[0]!, FIRST_ASKS, null)
     const [card] = cardsFor(made)
     const { high } = made.contents.get('black')!
-    const { mishaps } = playCard(card!, {
+    const { faults } = playCard(card!, {
       rig: ground.stayCase.rig,
       levels: new Map([['black', high]]),
       takes: () => true,
     })
-    expect(mishaps).toEqual([])
+    expect(faults).toEqual([])
     expect(ids(card!)).toContain('top-up.no-room')
   })
 

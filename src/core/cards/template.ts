@@ -1,4 +1,4 @@
-import { SCHOOLS, type CardKind, type School, type SideOf } from '../domain'
+import { QUESTIONS, type CardKind, type Question, type AnswerOf } from '../domain'
 
 /**
  * The language in which run cards are written: data, not code. A template is a list of steps in the order of the work; a
@@ -54,19 +54,19 @@ export interface StepTemplate {
   /** The quantity that a clock runs down, or that a tally counts up to. */
   timer?: QuantityId
   tally?: QuantityId
-  cares?: Care[]
+  cautions?: CardCaution[]
   /** Indoors; on a card that needs two people the one inside does it. */
   isInside?: true
   /** Somebody is inside while the waste hose is open: it needs another one at the hose. */
   needsTwo?: true
   /** What goes wrong at this step. */
-  wrongs?: Wrong[]
+  mishaps?: Mishap[]
 }
 
 /** All of these hold; of a list inside it, one of them. `!` is not; `question=side` is a school. */
 export type Condition = readonly (Atom | readonly Atom[])[]
-export type Atom = Fact | SchoolAtom | `!${Fact | SchoolAtom}`
-type SchoolAtom = { [Q in School]: `${Q}=${SideOf<Q>}` }[School]
+export type Atom = Fact | AnswerAtom | `!${Fact | AnswerAtom}`
+type AnswerAtom = { [Q in Question]: `${Q}=${AnswerOf<Q>}` }[Question]
 
 /** What may be so of a rig, a place, the levels or the hour; `facts.ts` says when each is. */
 export const FACTS = [
@@ -97,18 +97,18 @@ export const ACTS = [
 ] as const // prettier-ignore
 export type Act = (typeof ACTS)[number]
 
-export const CARES = [
+export const CARD_CAUTIONS = [
   'gas', 'eyes', 'valves', 'stay', 'backflow', 'two-hoses', 'no-mix', 'no-bleach', 'lift', 'potable', 'never-poke', 'tilt',
   'local-rule', 'not-compost', 'open-bed', 'walking-pace', 'vent-room', 'no-flame', 'antifreeze', 'label', 'open-slowly', 'drinking-hose',
   'black-first', 'button-last', 'septic',
 ] as const // prettier-ignore
-export type Care = (typeof CARES)[number]
+export type CardCaution = (typeof CARD_CAUTIONS)[number]
 
-export const WRONGS = [
+export const MISHAPS = [
   'leaks', 'no-flow', 'jumps', 'overflows', 'stuck', 'too-much-in-pipe', 'never-clear', 'air-lock', 'called-away', 'level-wrong',
   'late-jug', 'too-wet', 'heavy', 'races', 'smells', 'panel-lies', 'tote-leaks', 'tote-jumps', 'tote-overflows', 'pump-leaks',
 ] as const // prettier-ignore
-export type Wrong = (typeof WRONGS)[number]
+export type Mishap = (typeof MISHAPS)[number]
 
 /** The numbers a card may show; `quantities.ts` works each out. */
 export const QUANTITIES = {
@@ -198,7 +198,7 @@ export function isBlock(item: Item): item is Block {
 }
 
 const SIDES = new Set(
-  Object.entries(SCHOOLS).flatMap(([question, sides]) => sides.map((side) => `${question}=${side}`)),
+  Object.entries(QUESTIONS).flatMap(([question, sides]) => sides.map((side) => `${question}=${side}`)),
 )
 
 const isKnown = (atom: string) => SIDES.has(atom) || (FACTS as readonly string[]).includes(atom)
@@ -222,8 +222,8 @@ export function templateFaults({ kind, items }: CardTemplate): string[] {
     if ((seen.get(item.id) ?? item) !== item) faults.push(`${item.id} twice`)
     seen.set(item.id, item)
     among(ACTS, item.acts, item.id)
-    among(CARES, item.cares, item.id)
-    among(WRONGS, item.wrongs, item.id)
+    among(CARD_CAUTIONS, item.cautions, item.id)
+    among(MISHAPS, item.mishaps, item.id)
     const numbers = [
       ...(item.shows ?? []),
       ...(item.timer ? [item.timer] : []),

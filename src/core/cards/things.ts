@@ -69,7 +69,7 @@ export function thingsFor(cards: readonly { steps: readonly CardStep[] }[]): Thi
   for (const step of cards.flatMap(({ steps }) => steps)) {
     for (const thing of OF_STEP[step.id] ?? []) needed.add(thing)
     for (const { act } of step.acts) for (const thing of OF_ACT[act] ?? []) needed.add(thing)
-    if (step.cares.includes('eyes')) needed.add('eye-cover')
+    if (step.cautions.includes('eyes')) needed.add('eye-cover')
   }
   return THINGS.filter((thing) => needed.has(thing))
 }

@@ -1,6 +1,6 @@
 import { addWallDays, dayZero, wallDaysBetween, type WallTime } from '../calendar'
 import { standing, type LogEntry } from '../log'
-import { sideOf, type Chore, type ChoreEvery, type Id, type Rig, type Stay } from '../domain'
+import { fillOf, type Chore, type ChoreEvery, type Id, type Rig, type Stay } from '../domain'
 import { endOf } from '../underway'
 
 /** How far along one rhythm of a chore is. */
@@ -94,7 +94,7 @@ function gone(by: ChoreEvery, last: WallTime | null, { chore, rig, used, log, no
   if (by === 'idle') return idleDays(last, used, now)
   if (by === 'trips') return used.filter(({ end }) => end <= now && end > since).length
   if (by === 'days-of-use') return daysOfUse(since, used, now)
-  const wastes = rig.containers.filter(({ kind }) => sideOf(kind) === 'waste').map(({ id }) => id)
+  const wastes = rig.containers.filter(({ kind }) => fillOf(kind) === 'waste').map(({ id }) => id)
   const of: Id[] = chore.container === null ? wastes : [chore.container]
   return log.filter(
     (entry) =>

@@ -1,6 +1,6 @@
 import { stockLeft } from '../cards'
 import { standing, type LogEntry } from '../log'
-import { sideOf, type Crew, type Id, type Product, type Rig } from '../domain'
+import { fillOf, type Crew, type Id, type Product, type Rig } from '../domain'
 
 /** What is left of something that is used up; `times`: how often that will do, null: not known. */
 export interface StockLeft {
@@ -35,7 +35,7 @@ function timesOf(
   { containers }: Rig,
 ): number | null {
   if (per === 'charge') return null
-  const tanks = containers.filter(({ kind }) => sideOf(kind) === 'waste' && kinds.some((one) => one === kind))
+  const tanks = containers.filter(({ kind }) => fillOf(kind) === 'waste' && kinds.some((one) => one === kind))
   if (tanks.length === 0 || dose.value <= 0) return null
   const largest = Math.max(...tanks.map(({ capacity }) => capacity.value))
   const each = per === 'each' ? dose.value : (dose.value * largest) / perLitres.value

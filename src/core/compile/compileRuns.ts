@@ -1,6 +1,6 @@
 import { partOfSlot, type PartGrid } from '../calendar'
 import { judgedRuns } from '../places'
-import { chargeOf, topUpLevel } from './bySchool'
+import { chargeOf, topUpLevel } from './byAnswer'
 import {
   sparesOf,
   type Crew,
@@ -123,7 +123,7 @@ function asked(step: RunStep, [from, to]: Ends, { rig, crew, containers }: Groun
     case 'level':
       return { ask: fills ? 'up-to' : 'down-to', value: amount.litres.value }
     case 'school':
-      return bySchool(step, [from, to], crew, containers)
+      return byAnswer(step, [from, to], crew, containers)
     case 'all':
       return fills
         ? { ask: 'up-to', value: containers[to]!.ceiling, scale: to }
@@ -132,7 +132,7 @@ function asked(step: RunStep, [from, to]: Ends, { rig, crew, containers }: Groun
 }
 
 /** A charge, a top-up from above the road reserve, or a supply drained down to it. */
-function bySchool(
+function byAnswer(
   step: RunStep,
   [from, to]: Ends,
   { schools }: Crew,

@@ -1,7 +1,7 @@
 export { daysOfHabit } from './activeHabits'
 export { compile, compileSteps } from './compile'
 export type { CompileOptions } from './compile'
-export { chargeOf, topUpLevel } from './bySchool'
+export { chargeOf, topUpLevel } from './byAnswer'
 export { compileRun, headOf } from './compileRuns'
 export { compileChances, heatStepsAt } from './compileChances'
 export type { ActivityChance, Chances, ContainerChance, StartChance, UseLine } from './compileChances'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checked, writeDocument } from '@/document'
 import { compile } from '../compile'
-import { caseOf, sideOf, type Document } from '../domain'
+import { caseOf, fillOf, type Document } from '../domain'
 import { count, flowsOf, type Count } from './index'
 import { daysBought } from '../habits'
 import { fromSi, toSi, type Quantity } from '../quantities'
@@ -104,7 +104,7 @@ describe('laws of the count, over generated rigs (model.md section 10)', () => {
             const container = rigs[0]!.containers[which % rigs[0]!.containers.length]!
             const extra = container.capacity.value * (factor - 1)
             set(container.capacity, container.capacity.value + extra)
-            if (sideOf(container.kind) === 'supply') {
+            if (fillOf(container.kind) === 'supply') {
               const { level } = stays[0]!.levels.find((entry) => entry.container === container.id)!
               set(level, level.value + extra)
             }

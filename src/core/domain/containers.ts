@@ -114,7 +114,7 @@ export interface CarrierContainer extends Named {
 export type Container = SupplyContainer | TankContainer | VesselContainer | SolidsContainer | CarrierContainer
 
 /** @returns the side a kind of container stands on */
-export function sideOf(kind: ContainerKind): Side {
+export function fillOf(kind: ContainerKind): Side {
   if (isOneOf(SUPPLY_KINDS, kind)) return 'supply'
   return isOneOf(CARRIER_KINDS, kind) ? 'carrier' : 'waste'
 }

@@ -3,7 +3,7 @@ import type { Id } from './ids'
 import type { Role } from './rig'
 import type { Product } from './product'
 import type { Road } from './place'
-import type { CostWeights, Schools } from './schools'
+import type { CostWeights, CrewAnswers } from './questions'
 
 export const ACTIVITY_KINDS = [
   'shower',
@@ -116,11 +116,11 @@ export interface HeatEffect {
 
 export const FLUSH_SCHOOLS = ['plenty', 'little'] as const
 /** Plenty every time and never save in the toilet, or as little as possible and rinse hard at the dump. */
-export type FlushSchool = (typeof FLUSH_SCHOOLS)[number]
+export type FlushAnswer = (typeof FLUSH_SCHOOLS)[number]
 
 /** What this crew holds about flush water, and what saving it costs when the tank is rinsed. */
 export interface FlushHabits {
-  school: FlushSchool
+  school: FlushAnswer
   /** L of liquid per solid use from which a tank rinses as easily as it can. */
   plenty: Quantity
   /** Rounds of rinsing expected where the liquid is at the flush floor, and where it is plenty. */
@@ -139,7 +139,7 @@ export interface Crew {
   /** L of liquid per solid use that they keep in a black tank or cassette. */
   flushFloor: Quantity
   flush: FlushHabits
-  schools: Schools
+  schools: CrewAnswers
   costs: CostWeights
   road: Road
   /** What they treat their waste tanks with. */

@@ -15,7 +15,7 @@ export {
   isOneOf,
   kgPerUnit,
   limitOf,
-  sideOf,
+  fillOf,
   sparesOf,
   unitOf,
 } from './containers'
@@ -53,7 +53,7 @@ export type {
   AddedFrom,
   Crew,
   FlushHabits,
-  FlushSchool,
+  FlushAnswer,
   HeatEffect,
   Person,
   TakenOver,
@@ -122,8 +122,8 @@ export type {
   StepAmount,
   StepDoes,
 } from './run'
-export { SCHOOLS } from './schools'
-export type { CostWeights, School, Schools, SideOf, Sides } from './schools'
+export { QUESTIONS } from './questions'
+export type { CostWeights, Question, CrewAnswers, AnswerOf, Answers } from './questions'
 export { SITE_SEWER, SITE_WATER } from './site'
 export type { Site } from './site'
 export { stepBlocked } from './stepBlocked'

@@ -5,14 +5,14 @@ import { type Amount, owned, type Quantity, type Share } from '../quantities'
 
 /**
  * How a level was read, and what was read; amounts in the container's unit (L, or uses of a solids bin).
- * `known`: it stands as it is, as right after filling or emptying. `about`: anywhere within so much either way.
+ * `known`: it stands as it is, as right after filling or emptying. `about`: anywhere within so much either method.
  * `measured`: by stick or scale, with a standard deviation. `panel`: the step that is lit, 0 where none is.
  */
 export type Reading =
-  | { way: 'known'; level: Amount }
-  | { way: 'about'; level: Amount; within: Amount }
-  | { way: 'measured'; level: Amount; deviation: Amount }
-  | { way: 'panel'; step: number }
+  | { method: 'known'; level: Amount }
+  | { method: 'about'; level: Amount; within: Amount }
+  | { method: 'measured'; level: Amount; deviation: Amount }
+  | { method: 'panel'; step: number }
 
 /** Panels as they are sold; another has marks of the owner's own. */
 export const PANEL_KINDS = ['thirds', 'quarters'] as const
@@ -43,9 +43,9 @@ function fullOf(container: Full): number {
  * @throws RangeError where the container has no such step
  */
 export function startOf(reading: Reading, container: Full): { level: Quantity; error: LevelError } {
-  if (reading.way === 'known') return { level: owned(reading.level), error: evenly(0) }
-  if (reading.way === 'about') return { level: owned(reading.level), error: evenly(2 * reading.within) }
-  if (reading.way === 'measured')
+  if (reading.method === 'known') return { level: owned(reading.level), error: evenly(0) }
+  if (reading.method === 'about') return { level: owned(reading.level), error: evenly(2 * reading.within) }
+  if (reading.method === 'measured')
     return { level: owned(reading.level), error: { shape: 'normal', size: owned(reading.deviation) } }
   const step = container.panel ? panelSteps(container.panel)[reading.step] : undefined
   if (!step) throw new RangeError(`no step ${reading.step} on this panel`)
@@ -72,17 +72,17 @@ const ABOUT_SHARE = 0.05
 const MEASURED_SHARE = 0.02
 
 /**
- * The same level said to be read another way.
+ * The same level said to be read another method.
  * @param full what the tank holds, spares included, in its unit
- * @param panel asked for only where the way is `panel`
+ * @param panel asked for only where the method is `panel`
  * @throws RangeError where a panel is asked for and there is none
  */
-export function readAs(way: Reading['way'], level: Amount, full: Amount, panel: Panel): Reading {
-  if (way === 'known') return { way, level }
-  if (way === 'about') return { way, level, within: ABOUT_SHARE * full }
-  if (way === 'measured') return { way, level, deviation: MEASURED_SHARE * full }
+export function readAs(method: Reading['method'], level: Amount, full: Amount, panel: Panel): Reading {
+  if (method === 'known') return { method, level }
+  if (method === 'about') return { method, level, within: ABOUT_SHARE * full }
+  if (method === 'measured') return { method, level, deviation: MEASURED_SHARE * full }
   if (panel === null) throw new RangeError('no panel to read')
-  return { way, step: stepAt(panelSteps(panel), level / full) }
+  return { method, step: stepAt(panelSteps(panel), level / full) }
 }
 
 /** How a starting level was read, from what is kept of it. */
@@ -90,7 +90,7 @@ export function asReading(
   { level, error }: Pick<StartLevel, 'level' | 'error'>,
   container: Container,
 ): Reading {
-  if (error.shape === 'normal') return { way: 'measured', level: level.value, deviation: error.size.value }
+  if (error.shape === 'normal') return { method: 'measured', level: level.value, deviation: error.size.value }
   const panel = 'panel' in container ? container.panel : null
   const full = fullOf({ capacity: container.capacity, spares: sparesOf(container) })
   const step = (panel ? panelSteps(panel) : []).findIndex(
@@ -99,7 +99,7 @@ export function asReading(
       Math.abs(((from + to) / 2) * full - level.value) < 1e-6 * full &&
       Math.abs((to - from) * full - error.size.value) < 1e-6 * full,
   )
-  if (step >= 0) return { way: 'panel', step }
-  if (error.size.value === 0) return { way: 'known', level: level.value }
-  return { way: 'about', level: level.value, within: error.size.value / 2 }
+  if (step >= 0) return { method: 'panel', step }
+  if (error.size.value === 0) return { method: 'known', level: level.value }
+  return { method: 'about', level: level.value, within: error.size.value / 2 }
 }

@@ -1,4 +1,4 @@
-import { sideOf, type Container } from './containers'
+import { fillOf, type Container } from './containers'
 import type { Id } from './ids'
 import type { Outlet, Rig } from './rig'
 import { wasteOf } from './isSoiled'
@@ -36,7 +36,7 @@ export function stepBlocked(
   if (what && place && !pointTaking(place, what)) return { why: 'not-accepted', what }
   if (step.do !== 'fill' && step.do !== 'jugs') return null
   const into = container(step.to)
-  if (!place || !into || sideOf(into.kind) !== 'supply') return null
+  if (!place || !into || fillOf(into.kind) !== 'supply') return null
   const { water } = pointWithWater(place)
   if (water === 'none') return { why: 'no-water' }
   return water === 'not-potable' && into.kind === 'fresh' ? { why: 'not-potable' } : null

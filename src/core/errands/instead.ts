@@ -36,13 +36,13 @@ export function* insteadSteps(stayCase: StayCase, { run, troubles }: RunAnswer):
   return yield* working(stayCase, errandsFor(stayCase, run))
 }
 
-/** The first ways that can be done. */
-function* working(stayCase: StayCase, ways: readonly Instead[]): Steps<Instead[]> {
+/** The first fixes that can be done. */
+function* working(stayCase: StayCase, fixes: readonly Instead[]): Steps<Instead[]> {
   const found: Instead[] = []
-  for (const [k, way] of ways.entries()) {
+  for (const [k, fix] of fixes.entries()) {
     if (found.length === MOST) break
-    if (tryRun(stayCase, way.run).isPossible) found.push(way)
-    yield k / ways.length
+    if (tryRun(stayCase, fix.run).isPossible) found.push(fix)
+    yield k / fixes.length
   }
   return found
 }

@@ -1,7 +1,7 @@
 import type { JointDraws } from '../domain'
 import type { Amount, Share } from '../quantities'
 import type { Evidence, Known, Measured, Odd, PanelRead, Step, Used } from './evidence'
-import { capacityFactor, levelOf, ownLevel, rateFactor, type Ground } from './ground'
+import { capacityFactor, levelOf, ownFactor, rateFactor, type Ground } from './ground'
 import { along, copyOf, tempered, through, update, varianceOf, type Gaussian, type Look } from './gaussian'
 import { isSame, stepOf, stretchesOf } from './panel'
 import { observe, observeDoubting, weightOf } from './robust'
@@ -43,7 +43,7 @@ export function startFilter(ground: Ground, passed: JointDraws | null = null): F
     state.covariance[index * size + index] = deviation * deviation
   }
   activities.forEach(({ ownMean, levelSpread, isCounted, dispersion }, a) => {
-    put(ownLevel(a), ownMean, ownMean * levelSpread)
+    put(ownFactor(a), ownMean, ownMean * levelSpread)
     put(rateFactor(ground, a), 1, isCounted || dispersion === 0 ? 0 : RATE_SPREAD)
   })
   containers.forEach(({ capacitySpread, deviation, isShare }, c) => {
@@ -132,13 +132,13 @@ function expect(ground: Ground, { state, at }: Filter, part: number, end: number
     const n = model.uses[row]! * share * madeShare(ground, a, part, at, end)
     if (n === 0) return
     const beyond = unsureOf(ground, a, part, end) * share
-    const [m, r] = [state.mean[ownLevel(a)]!, state.mean[rateFactor(ground, a)]!]
-    const together = state.covariance[ownLevel(a) * state.size + rateFactor(ground, a)]!
+    const [m, r] = [state.mean[ownFactor(a)]!, state.mean[rateFactor(ground, a)]!]
+    const together = state.covariance[ownFactor(a) * state.size + rateFactor(ground, a)]!
     for (let j = 0; j < width; j++) {
       const [v, fix] = [drawn[row * width + j]!, fixed[row * width + j]!]
       if (v === 0 && fix === 0) continue
       shift[j]! += n * (r * (v * m + fix) + v * together)
-      steps.push({ container: j, of: ownLevel(a), by: n * r * v })
+      steps.push({ container: j, of: ownFactor(a), by: n * r * v })
       steps.push({ container: j, of: rateFactor(ground, a), by: n * (v * m + fix) })
       for (let l = 0; l < width; l++) {
         const [w, other] = [drawn[row * width + l]!, fixed[row * width + l]!]
@@ -267,7 +267,7 @@ function use(ground: Ground, filter: Filter, { at, activity, n, litres, isExtra 
   const part = partOf(edges, at)
   const row = activity * count + part
   const { width, drawn, fixed } = effects
-  const own = ownLevel(activity)
+  const own = ownFactor(activity)
   const spread = activities[activity]!.spread
   const volume = model.volume[row]!
   let logZ = 0

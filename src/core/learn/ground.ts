@@ -13,7 +13,7 @@ export interface Ground {
 }
 
 /** Where each unknown stands in the one Gaussian: own levels, rate factors, capacity factors, levels. */
-export const ownLevel = (activity: number) => activity
+export const ownFactor = (activity: number) => activity
 export const rateFactor = ({ activities }: Ground, activity: number) => activities.length + activity
 export const capacityFactor = ({ activities }: Ground, container: number) => 2 * activities.length + container
 export const levelOf = ({ activities, containers }: Ground, container: number) =>

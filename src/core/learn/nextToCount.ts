@@ -1,7 +1,7 @@
 import type { ActivityIndex } from '../domain'
 import type { Cv, Share } from '../quantities'
 import { type Filter } from './filter'
-import { ownLevel, rateFactor, type Ground } from './ground'
+import { ownFactor, rateFactor, type Ground } from './ground'
 
 /** By how much not knowing an activity blurs what a day takes. */
 export interface Blur {
@@ -30,7 +30,7 @@ export function daySpread(ground: Ground, filter: Filter, litres: readonly numbe
   const { mean } = filter.state
   const variance = blursOf(ground, filter, litres).reduce((sum, one) => sum + one, 0)
   const drawn = litres.reduce(
-    (sum, each, a) => sum + each * mean[ownLevel(a)]! * mean[rateFactor(ground, a)]!,
+    (sum, each, a) => sum + each * mean[ownFactor(a)]! * mean[rateFactor(ground, a)]!,
     0,
   )
   return drawn > 0 ? Math.sqrt(variance) / drawn : 0
@@ -39,7 +39,7 @@ export function daySpread(ground: Ground, filter: Filter, litres: readonly numbe
 function blursOf(ground: Ground, { state }: Filter, litres: readonly number[]): number[] {
   const { size, covariance } = state
   return ground.activities.map((_, a) => {
-    const own = covariance[ownLevel(a) * size + ownLevel(a)]!
+    const own = covariance[ownFactor(a) * size + ownFactor(a)]!
     const rate = covariance[rateFactor(ground, a) * size + rateFactor(ground, a)]!
     return litres[a]! ** 2 * (own + rate)
   })

@@ -4,7 +4,7 @@ import type { Amount, Litres, Share } from '../quantities'
 import type { Used } from './evidence'
 import { RATE_SPREAD, type Filter } from './filter'
 import type { Gaussian } from './gaussian'
-import { capacityFactor, levelOf, ownLevel, type Ground } from './ground'
+import { capacityFactor, levelOf, ownFactor, type Ground } from './ground'
 
 /** A range of a positive number. */
 export interface Range {
@@ -58,7 +58,7 @@ export function learnedOf(
   used: readonly Used[],
 ): ActivityLearned {
   const { levelSpread, ownMean } = ground.activities[activity]!
-  const own = ownLevel(activity)
+  const own = ownFactor(activity)
   const factor = Math.max(LEAST_FACTOR, state.mean[own]!)
   const deviation = Math.sqrt(Math.max(0, state.covariance[own * state.size + own]!))
   return {

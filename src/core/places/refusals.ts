@@ -35,7 +35,7 @@ export function refusalsOf({ rig, crew }: { rig: Rig; crew: Crew }, run: Run, pl
   return [
     ...accessOf(place),
     ...(MOVING_KINDS.includes(run.kind) ? sizeOf(rig, place) : []),
-    ...(MOVING_KINDS.includes(run.kind) ? sideOf(rig, run, place) : []),
+    ...(MOVING_KINDS.includes(run.kind) ? fillOf(rig, run, place) : []),
     ...productOf(crew, place, wastes),
     ...(place.isHome && place.accepts === null && wastes.length > 0 ? [{ kind: 'home-code' as const }] : []),
   ]
@@ -78,7 +78,7 @@ function sizeOf({ size: { height, length } }: Rig, { maxHeight, maxLength }: Pla
 }
 
 /** A drain on the other side wants a turn, or a longer hose. */
-function sideOf({ outlets }: Rig, { steps }: Run, { approach }: Place): Refusal[] {
+function fillOf({ outlets }: Rig, { steps }: Run, { approach }: Place): Refusal[] {
   if (approach !== 'left' && approach !== 'right') return []
   const emptied = outlets.find(
     ({ containers, side }) =>

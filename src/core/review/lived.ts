@@ -2,7 +2,7 @@ import { dayAndPartOf, wallDaysBetween, type WallTime } from '../calendar'
 import { ledger, partAt, type Ledger } from '../count'
 import { openUses, standing, happened, type LogEntry } from '../log'
 import { compile, type Model } from '../compile'
-import { fromItsStart, sideOf, type ContainerKind, type Id, type StayCase } from '../domain'
+import { fromItsStart, fillOf, type ContainerKind, type Id, type StayCase } from '../domain'
 import type { Days, Litres } from '../quantities'
 import { caseNow, type StayLearned } from '../underway'
 
@@ -91,7 +91,7 @@ export function litresOf({ model, ledger: { amounts } }: Pick<Lived, 'model' | '
   streams.forEach(({ activity, from, to }, s) => {
     const litres = amounts.subarray(s * grid.count, (s + 1) * grid.count).reduce((sum, x) => sum + x, 0)
     const [giver, taker] = [kindOf(from), kindOf(to)]
-    if (giver && sideOf(giver) === 'supply') {
+    if (giver && fillOf(giver) === 'supply') {
       all.drawn += litres
       byActivity[activity]!.drawn += litres
     }

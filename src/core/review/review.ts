@@ -3,7 +3,7 @@ import { count } from '../count'
 import { CONTRADICTS, LEARNED, type Range, type Track } from '../learn'
 import { standing, type LogEntry, type RunEntry, type RunTook } from '../log'
 import { compile, type Model } from '../compile'
-import { fromItsStart, sideOf, type Id, type StayCase, type TakenOver } from '../domain'
+import { fromItsStart, fillOf, type Id, type StayCase, type TakenOver } from '../domain'
 import type { Amount, Days, Litres, Share } from '../quantities'
 import { takeOverOf, type StayLearned } from '../underway'
 import { litresOf, livedOf, type LivedLitres } from './lived'
@@ -158,7 +158,7 @@ function movedBy(
 function costOf(runs: readonly ReviewedRun[], { rig }: StayCase): Review['cost'] {
   const sum = (of: (took: RunTook) => number | null) =>
     runs.reduce((all, { took }) => all + (took ? (of(took) ?? 0) : 0), 0)
-  const isWaste = (id: Id) => rig.containers.some((one) => one.id === id && sideOf(one.kind) === 'waste')
+  const isWaste = (id: Id) => rig.containers.some((one) => one.id === id && fillOf(one.kind) === 'waste')
   return {
     fee: sum(({ fee }) => fee),
     minutes: sum(({ minutes }) => minutes),

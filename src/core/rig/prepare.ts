@@ -1,6 +1,6 @@
 import { dayZero, wallDaysBetween } from '../calendar'
 import { chargeOf, compile, heatStepsAt } from '../compile'
-import { sideOf, warmestOf, type Container, type Id, type StayCase } from '../domain'
+import { fillOf, warmestOf, type Container, type Id, type StayCase } from '../domain'
 import type { Days, Litres } from '../quantities'
 import { fillOnlyTo } from './weight'
 
@@ -42,7 +42,7 @@ export function preparationOf(stayCase: StayCase): Preparation {
   const levelOf = (id: Id) => stay.levels.find(({ container }) => container === id)?.level.value ?? 0
   const { sides, roadReserve } = crew.schools
   const fill = rig.containers.flatMap((container) => {
-    if (sideOf(container.kind) !== 'supply') return []
+    if (fillOf(container.kind) !== 'supply') return []
     const full = container.capacity.value
     const most = container.kind === 'fresh' ? (fillOnlyTo(rig, model, container.id) ?? full) : full
     return [{ container: container.id, litres: Math.min(full, most), byWeight: most < full - 0.5 }]
@@ -51,7 +51,7 @@ export function preparationOf(stayCase: StayCase): Preparation {
     fill,
     charge: rig.containers.flatMap((container) => chargeIn(container, stayCase)),
     empty: rig.containers
-      .filter(({ id, kind }) => sideOf(kind) === 'waste' && levelOf(id) > 0)
+      .filter(({ id, kind }) => fillOf(kind) === 'waste' && levelOf(id) > 0)
       .map(({ id }) => id),
     roadReserve: sides['fresh-driving'] === 'reserve' ? roadReserve.value : null,
     reserve: drinkingReserve(stayCase),

@@ -41,6 +41,15 @@ export interface OwnCounts {
   held: Held
 }
 
+/**
+ * Days to plan on of each container by itself, infinite beyond the horizon; of the one that stops most trips, those of the stay,
+ * which none of the others is under.
+ * @param stops the container that the sentence of the count names; null: nothing stops
+ */
+export function planOnOfEach({ containers, joint }: OwnCounts, stops: Id | null): Map<Id, Days> {
+  return new Map(containers.map(({ id, days }) => [id, id === stops ? joint : days]))
+}
+
 /** Trips of one breath. */
 const PIECE = 4 * BATCH
 

@@ -1,4 +1,4 @@
-import type { Rig, Schools, TankContainer } from '../domain'
+import type { Rig, CrewAnswers, TankContainer } from '../domain'
 import type { Litres } from '../quantities'
 
 /** L of a bucket that somebody carries indoors (rule of thumb), and how many rinse a tank that no hose gets into (cards.md). */
@@ -14,14 +14,14 @@ export function isRinsedByHose(
 }
 
 /** Rounds of rinsing where nothing of a tank is recorded yet: the crew's assumption, or buckets. */
-export function firstRounds({ rinseRounds }: Pick<Schools, 'rinseRounds'>, byHose: boolean): number {
+export function firstRounds({ rinseRounds }: Pick<CrewAnswers, 'rinseRounds'>, byHose: boolean): number {
   return byHose ? rinseRounds.value : BUCKETS
 }
 
 /** L of one round: three quarters of the tank less what always stays in it, or a bucket. Source: model.md section 8. */
 export function roundLitres(
   rig: Pick<Rig, 'outlets' | 'gear'>,
-  { rinseTo }: Pick<Schools, 'rinseTo'>,
+  { rinseTo }: Pick<CrewAnswers, 'rinseTo'>,
   tank: Pick<TankContainer, 'id' | 'capacity' | 'safeFill' | 'residue'>,
 ): Litres {
   if (!isRinsedByHose(rig, tank)) return BUCKET_L

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { slotAt, slotNumber, slotOfTime } from '../calendar'
 import { count } from '../count'
 import { compile } from '../compile'
-import { SCHOOLS, caseOf, type Document, type Run, type RunStep, type School } from '../domain'
+import { QUESTIONS, caseOf, type Document, type Run, type RunStep, type Question } from '../domain'
 import { owned } from '../quantities'
 import { newContainer, startLevel } from '@/document/starters'
 import { runOf, runStep } from '../../../tests/support/generateRuns'
@@ -282,7 +282,7 @@ it('what a stay costs: by run and in sum, with what it is worth to the crew', ()
 
 describe('schools: which side changes which sum or step', () => {
   /** Everything that may follow a side: the steps of the usual errands, what they move, their troubles and cost, the count. */
-  function follows(school: School, side: string): string {
+  function follows(school: Question, side: string): string {
     const document = trailerDemo()
     Object.assign(document.crews[0]!.schools.sides, { [school]: side })
     Object.assign(document.stays[0]!.site, { sewer: 'gray', hookupNights: 3 })
@@ -317,8 +317,8 @@ describe('schools: which side changes which sum or step', () => {
   }
 
   it('these do today; the others change cards, chores or what the land allows', () => {
-    const changing = (Object.keys(SCHOOLS) as School[]).filter(
-      (school) => new Set(SCHOOLS[school].map((side) => follows(school, side))).size > 1,
+    const changing = (Object.keys(QUESTIONS) as Question[]).filter(
+      (school) => new Set(QUESTIONS[school].map((side) => follows(school, side))).size > 1,
     )
     expect(changing.sort()).toEqual(
       [
@@ -344,7 +344,7 @@ describe('schools: which side changes which sum or step', () => {
       ])
       return answers[0]!.steps[1]!.moved
     }
-    expect(SCHOOLS.charge.map(chargeOf)).toEqual([6, 0, 15, 26])
+    expect(QUESTIONS.charge.map(chargeOf)).toEqual([6, 0, 15, 26])
   })
 
   it('gray stands open at a hookup until there is enough to wash the hose with, shut it fills from the start', () => {

@@ -4,7 +4,7 @@ import {
   inTime,
   learn,
   nowFrom,
-  ownLevel,
+  ownFactor,
   rateFactor,
   trackOf,
   type ActivityLearned,
@@ -82,7 +82,7 @@ export function learnStay({ stayCase, log, earlier, at, seed }: LearnRequest): S
   const { model, evidence, learned, completeness } = learnedBy(base, log, days, priors, each)
   const { filter, ground, activities, levels, isSuspect, agreements, next, daySpread } = learned
   const factors = base.crew.activities.map(
-    (_, a) => filter.state.mean[ownLevel(a)]! * filter.state.mean[rateFactor(ground, a)]!,
+    (_, a) => filter.state.mean[ownFactor(a)]! * filter.state.mean[rateFactor(ground, a)]!,
   )
   return {
     at,

@@ -1,7 +1,7 @@
 import type { WallTime } from '../calendar'
 import { dailyUse } from '../explain'
 import { standing, type LogEntry, type RunEntry } from '../log'
-import { sideOf, type Activity, type Crew, type Id, type Rig } from '../domain'
+import { fillOf, type Activity, type Crew, type Id, type Rig } from '../domain'
 import type { Litres } from '../quantities'
 
 /** Where a guided count stands: not begun, counting, at rest for some days, or done. */
@@ -43,7 +43,7 @@ export function firstPicks(crew: Crew): Id[] {
 
 /** Where a count at a hookup begins: supplies full, waste emptied, and charged by what is said to be in it. */
 export function hookedUp({ containers }: Rig, charges: ReadonlyMap<Id, Litres>): RunEntry['did'] {
-  const of = (side: ReturnType<typeof sideOf>) => containers.filter(({ kind }) => sideOf(kind) === side)
+  const of = (side: ReturnType<typeof fillOf>) => containers.filter(({ kind }) => fillOf(kind) === side)
   const emptied = of('waste').filter(({ kind }) => kind !== 'solids')
   return [
     ...of('supply').map(({ id }) => ({ container: id, what: 'filled' as const, litres: null })),

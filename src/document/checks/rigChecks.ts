@@ -1,4 +1,4 @@
-import { sideOf, type Container, type ContainerKind, type Outlet, type Rig } from '@/core/domain'
+import { fillOf, type Container, type ContainerKind, type Outlet, type Rig } from '@/core/domain'
 import { show, type DocumentFault } from '../faults'
 import { catalogueChecks } from './catalogueChecks'
 import { duplicateIds, sumsToOne, type Path } from './common'
@@ -49,7 +49,7 @@ function fixtureChecks(rig: Rig, index: number, path: Path): DocumentFault[] {
     const container = containerOf(rig, id)
     if (!container)
       faults.push({ code: 'dangling', path: [...path, key], found: show(id), expected: 'container' })
-    else if (sideOf(container.kind) !== wanted)
+    else if (fillOf(container.kind) !== wanted)
       faults.push({
         code: key === 'draws' ? 'draws-from-waste' : 'drains-into-supply',
         path: [...path, key],
@@ -64,7 +64,7 @@ function fixtureChecks(rig: Rig, index: number, path: Path): DocumentFault[] {
   if (kindOf(drains) === 'solids')
     faults.push({ code: 'liquid-into-solids', path: [...path, 'drains'], found: show(drains), expected: '' })
   const receiver = kindOf(solids)
-  if (receiver && sideOf(receiver) === 'waste' && !TAKES_SOLIDS.includes(receiver))
+  if (receiver && fillOf(receiver) === 'waste' && !TAKES_SOLIDS.includes(receiver))
     faults.push({ code: 'solids-astray', path: [...path, 'solids'], found: show(solids), expected: '' })
   return faults
 }

@@ -1,6 +1,6 @@
 import {
   AMOUNTS_OF,
-  sideOf,
+  fillOf,
   unitOf,
   type Container,
   type Document,
@@ -68,10 +68,10 @@ function stepFaults(step: RunStep, containers: readonly Container[], path: Path)
 
 /** What each step may go from and to; litres and the uses of a bin never meet. */
 function isSound({ do: does, amount }: RunStep, from?: Container, to?: Container): boolean {
-  const isSupply = (one?: Container) => one !== undefined && sideOf(one.kind) === 'supply'
+  const isSupply = (one?: Container) => one !== undefined && fillOf(one.kind) === 'supply'
   const isWaste = (one?: Container) =>
-    one !== undefined && sideOf(one.kind) === 'waste' && one.kind !== 'solids'
-  const isCarrier = (one?: Container) => one !== undefined && sideOf(one.kind) === 'carrier'
+    one !== undefined && fillOf(one.kind) === 'waste' && one.kind !== 'solids'
+  const isCarrier = (one?: Container) => one !== undefined && fillOf(one.kind) === 'carrier'
   if (!AMOUNTS_OF[does].includes(amount.as)) return false
   const isDrained = does === 'empty' || does === 'transfer'
   if (amount.as === 'school' && isDrained && !isSupply(from)) return false
@@ -97,5 +97,5 @@ function isSound({ do: does, amount }: RunStep, from?: Container, to?: Container
 
 function isWasteIntoSupply(from: Container, to: Container): boolean {
   const isBin = from.kind === 'solids' || to.kind === 'solids'
-  return isBin || (sideOf(from.kind) === 'waste' && sideOf(to.kind) === 'supply')
+  return isBin || (fillOf(from.kind) === 'waste' && fillOf(to.kind) === 'supply')
 }

@@ -62,11 +62,11 @@ export function hookupBetween(
   // From the afternoon on which the one before is left; the next begins a day later where it would begin too soon.
   const start = addWallDays(dayZero(before.leaveAt), 10 / 24)
   followStay(draft, follows, { id, name, start, nights: 1 })
-  const between = stayOf(draft, id)
-  Object.assign(between.site, { water: 'tap', sewer: 'all', hookupNights: 1 })
+  const hookupNight = stayOf(draft, id)
+  Object.assign(hookupNight.site, { water: 'tap', sewer: 'all', hookupNights: 1 })
   const asked = { ...run, day: 1, part: 'morning' as const, fee: fromSource(fee, 'assumed') }
-  between.runs = [JSON.parse(JSON.stringify(asked)) as Stay['runs'][0]]
+  hookupNight.runs = [JSON.parse(JSON.stringify(asked)) as Stay['runs'][0]]
   stay.follows = id
-  if (stay.start < between.leaveAt) setStart(draft, stayId, addWallDays(stay.start, 1))
+  if (stay.start < hookupNight.leaveAt) setStart(draft, stayId, addWallDays(stay.start, 1))
   draft.currentStay = stayId
 }

@@ -10,7 +10,7 @@ import { fromSi, owned, unitsForLocale } from '@/core/quantities'
 import {
   PRESET_IDS,
   TOILET_IDS,
-  WAYS,
+  USE_STYLES,
   firstChoices,
   litresADay,
   presetIn,
@@ -127,7 +127,7 @@ describe('edits leave a valid document, or are refused by the check', () => {
     const smaller = valid(
       edit((draft) => {
         edits.removePerson(draft, 'crew-2', 'wren')
-        edits.useCrew(draft, 'harrow-ridge', 'crew')
+        edits.setStayCrew(draft, 'harrow-ridge', 'crew')
       }, crew),
     )
     expect(days(smaller)).toBe(days(trailerDemo()))
@@ -144,9 +144,9 @@ it('the guided start makes a valid document of every choice', () => {
       fc.constantFrom(...PRESET_IDS),
       fc.integer({ min: 1, max: 12 }),
       fc.boolean(),
-      fc.constantFrom(...WAYS),
+      fc.constantFrom(...USE_STYLES),
       fc.integer({ min: 1, max: 45 }),
-      (preset, persons, pet, way, nights) => {
+      (preset, persons, pet, style, nights) => {
         let n = 0
         const choices = {
           ...firstChoices('2027-05-01T22:10', metric),
@@ -154,7 +154,7 @@ it('the guided start makes a valid document of every choice', () => {
           litres: presetIn(preset, 'L'),
           persons,
           pet,
-          way,
+          style,
           nights,
         }
         const document = valid(
@@ -168,7 +168,7 @@ it('the guided start makes a valid document of every choice', () => {
   )
 })
 
-it('first counts are such as an owner believes: by people, by the way they live, by their toilet', () => {
+it('first counts are such as an owner believes: by people, by the style they live, by their toilet', () => {
   let n = 0
   const started = (more: object) => {
     const choices = { ...firstChoices('2027-05-01T22:10', metric), ...more }
@@ -188,7 +188,7 @@ it('first counts are such as an owner believes: by people, by the way they live,
     toilet: 'cassette',
     litres: { fresh: 60, gray: 40, black: 0 },
   }
-  const [careful, usual, home] = WAYS.map((way) => started({ ...couple, way }))
+  const [careful, usual, home] = USE_STYLES.map((style) => started({ ...couple, style }))
   expect(careful!.days).toBeGreaterThan(1)
   expect(usual!.days).toBeGreaterThan(1)
   expect(home!.days).toBeLessThan(usual!.days)
@@ -197,7 +197,7 @@ it('first counts are such as an owner believes: by people, by the way they live,
   expect(usual!.daysOf('cassette')).toBeGreaterThan(2)
   expect(usual!.daysOf('cassette')).toBeLessThan(4)
   // Twice the people, half the days, near enough: dishes and cooking grow with them.
-  const four = started({ ...couple, persons: 4, way: 'usual' })
+  const four = started({ ...couple, persons: 4, style: 'usual' })
   expect(usual!.daysOf('fresh') / four.daysOf('fresh')).toBeCloseTo(2, 0)
   // Careful is within the basic needs of the handbook it names; nobody lives under a day by it, in any rig of the plan.
   expect(litresADay('careful', 2.6)).toBeGreaterThan(7.5)
@@ -210,7 +210,7 @@ it('first counts are such as an owner believes: by people, by the way they live,
           litres: presetIn(preset, 'L'),
           toilet,
           plumbing: 'one-gray',
-          way: 'careful',
+          style: 'careful',
           persons: preset.includes('van') ? 2 : 4,
         }).days,
       ).toBeGreaterThan(1)
@@ -272,8 +272,8 @@ it('runs: set, moved, changed, taken away; what loses its tank or its place give
     ).places.at(-1)!.name,
   ).toBe('Newer')
   expect(stay(edit((draft) => edits.setSite(draft, 'harrow-ridge', { water: 'tap' }))).site.water).toBe('tap')
-  expect(edit((draft) => edits.setSide(draft, 'crew', 'charge', 'none')).crews[0]!.schools.sides.charge).toBe(
-    'none',
-  )
-  expect(() => edit((draft) => edits.setSide(draft, 'crew', 'charge', 'purple'))).toThrow(RangeError)
+  expect(
+    edit((draft) => edits.setAnswer(draft, 'crew', 'charge', 'none')).crews[0]!.schools.sides.charge,
+  ).toBe('none')
+  expect(() => edit((draft) => edits.setAnswer(draft, 'crew', 'charge', 'purple'))).toThrow(RangeError)
 })

@@ -58,7 +58,7 @@ export function useRig(draft: Document, stayId: Id, rigId: Id): void {
 }
 
 /** Takes another crew on the stay; absences of people who are not in it go. */
-export function useCrew(draft: Document, stayId: Id, crewId: Id): void {
+export function setStayCrew(draft: Document, stayId: Id, crewId: Id): void {
   const stay = stayOf(draft, stayId)
   stay.crew = crewId
   dropStrangers(stay, crewOf(draft, crewId))

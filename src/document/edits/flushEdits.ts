@@ -1,9 +1,9 @@
-import { TOILET_KINDS, type Activity, type Document, type FlushSchool, type Id } from '@/core/domain'
-import { flushedWith } from '../starters/ways'
+import { TOILET_KINDS, type Activity, type Document, type FlushAnswer, type Id } from '@/core/domain'
+import { flushedWith } from '../starters/useStyles'
 import { crewOf } from './find'
 
 /** The crew's side about flush water; litres that nobody typed yet follow it. */
-export function setFlushSchool(draft: Document, crewId: Id, school: FlushSchool): void {
+export function setFlushAnswer(draft: Document, crewId: Id, school: FlushAnswer): void {
   const crew = crewOf(draft, crewId)
   const isOf = (activity: Activity) =>
     activity.volume.by === 'default' &&

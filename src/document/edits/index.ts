@@ -1,5 +1,5 @@
 export { activityOf, containerOf, crewOf, fixtureOf, outletOf, rigOf, stayOf } from './find'
-export { setFlushSchool } from './flushEdits'
+export { setFlushAnswer } from './flushEdits'
 export {
   copyCrew,
   copyRig,
@@ -7,7 +7,7 @@ export {
   removeCrew,
   removeRig,
   removeStay,
-  useCrew,
+  setStayCrew,
   useRig,
 } from './entityEdits'
 export {
@@ -50,7 +50,7 @@ export {
   removePlace,
   removeRun,
   replaceRun,
-  setSide,
+  setAnswer,
   setSite,
   setWay,
 } from './runEdits'

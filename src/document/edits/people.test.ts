@@ -55,7 +55,7 @@ it('the school takes the litres along that nobody typed', () => {
       if (activity.kind === 'solid-use')
         activity.volume = { value: FLUSH.plenty.solid, by: 'default', source: 'gravity-flush' }
   })
-  const little = edited((draft) => edits.setFlushSchool(draft, 'crew', 'little'), assumed)
+  const little = edited((draft) => edits.setFlushAnswer(draft, 'crew', 'little'), assumed)
   const litres = (id: string) => little.crews[0]!.activities.find((one) => one.id === id)!.volume.value
   expect([litres('solid-use'), litres('liquid-use')]).toEqual([FLUSH.little.solid, 0.4])
   expect(little.crews[0]!.flush.school).toBe('little')
@@ -68,7 +68,7 @@ it('what is read of joined tanks is parted by size, and a panel’s step is each
       edits.setPanel(draft, 'trailer', id, { probes: [0.5, 1], by: 'owner' })
   })
   const read = edited(
-    (draft) => edits.setReading(draft, STAY, ['gray', 'black'], { way: 'about', level: 34, within: 3.4 }),
+    (draft) => edits.setReading(draft, STAY, ['gray', 'black'], { method: 'about', level: 34, within: 3.4 }),
     joined,
   )
   const levels = (document: Document) =>
@@ -78,7 +78,7 @@ it('what is read of joined tanks is parted by size, and a panel’s step is each
   expect(black!.level.value).toBeCloseTo(13, 9)
   expect(black!.error.size.value).toBeCloseTo(2.6, 9)
   const step = edited(
-    (draft) => edits.setReading(draft, STAY, ['gray', 'black'], { way: 'panel', step: 1 }),
+    (draft) => edits.setReading(draft, STAY, ['gray', 'black'], { method: 'panel', step: 1 }),
     joined,
   )
   expect(levels(step).map(({ level }) => level.value)).toEqual([0.75 * 210, 0.75 * 130])
@@ -120,7 +120,7 @@ it('a tank measured again keeps the step its panel showed, a full tank stays ful
     const { level, error } = document.stays[0]!.levels.find(({ container }) => container === 'gray')!
     return [level.value, error.size.value]
   }
-  expect(levelAfter({ way: 'panel', step: 0 })).toEqual([60, 120])
-  expect(levelAfter({ way: 'known', level: 210 })).toEqual([240, 0])
-  expect(levelAfter({ way: 'about', level: 40, within: 5 })).toEqual([40, 10])
+  expect(levelAfter({ method: 'panel', step: 0 })).toEqual([60, 120])
+  expect(levelAfter({ method: 'known', level: 210 })).toEqual([240, 0])
+  expect(levelAfter({ method: 'about', level: 40, within: 5 })).toEqual([40, 10])
 })

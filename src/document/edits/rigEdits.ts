@@ -1,6 +1,6 @@
 import { asReading, startOf } from '@/core/domain'
 import {
-  sideOf,
+  fillOf,
   type ContainerKind,
   type Document,
   type Id,
@@ -57,7 +57,7 @@ export function setCapacity(draft: Document, rigId: Id, containerId: Id, litres:
   const read = levels.map((entry) => asReading(entry, container))
   container.capacity = owned(litres)
   for (const [i, entry] of levels.entries()) {
-    if (read[i]!.way === 'panel') Object.assign(entry, startOf(read[i]!, container))
+    if (read[i]!.method === 'panel') Object.assign(entry, startOf(read[i]!, container))
     else if (entry.level.value === before) entry.level = owned(litres)
   }
 }
@@ -89,8 +89,8 @@ export function setSafeFill(draft: Document, rigId: Id, containerId: Id, share: 
 /** A fixture that draws from the first supply and drains to the first waste tank; it joins its role. */
 export function addFixture(draft: Document, rigId: Id, id: Id, name: string, role: Role): void {
   const rig = rigOf(draft, rigId)
-  const draws = rig.containers.find(({ kind }) => sideOf(kind) === 'supply')?.id ?? null
-  const drains = rig.containers.find(({ kind }) => sideOf(kind) === 'waste')?.id
+  const draws = rig.containers.find(({ kind }) => fillOf(kind) === 'supply')?.id ?? null
+  const drains = rig.containers.find(({ kind }) => fillOf(kind) === 'waste')?.id
   if (drains === undefined) return
   rig.fixtures.push(newFixture(id, name, draws, drains))
   setRole(draft, rigId, id, role, true)

@@ -1,13 +1,13 @@
 import type { DayNumber, Part } from '@/core/calendar'
 import {
-  SCHOOLS,
+  QUESTIONS,
   isOneOf,
   type Document,
   type Id,
   type Place,
   type Rig,
   type Run,
-  type School,
+  type Question,
   type Site,
   type Stay,
   type Way,
@@ -85,7 +85,7 @@ export function setSite(draft: Document, stayId: Id, site: Partial<Site>): void 
 }
 
 /** The owner's side in a question. @throws RangeError where it is none of that question's */
-export function setSide(draft: Document, crewId: Id, question: School, side: string): void {
-  if (!isOneOf(SCHOOLS[question], side)) throw new RangeError(`'${side}' is no side of '${question}'`)
+export function setAnswer(draft: Document, crewId: Id, question: Question, side: string): void {
+  if (!isOneOf(QUESTIONS[question], side)) throw new RangeError(`'${side}' is no side of '${question}'`)
   Object.assign(crewOf(draft, crewId).schools.sides, { [question]: side })
 }

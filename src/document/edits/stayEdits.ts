@@ -29,11 +29,11 @@ export function setReading(draft: Document, stayId: Id, members: readonly Id[], 
 }
 
 function partOf(reading: Reading, share: number): Reading {
-  if (reading.way === 'panel') return reading
+  if (reading.method === 'panel') return reading
   const level = reading.level * share
-  if (reading.way === 'known') return { way: 'known', level }
-  if (reading.way === 'about') return { way: 'about', level, within: reading.within * share }
-  return { way: 'measured', level, deviation: reading.deviation * share }
+  if (reading.method === 'known') return { method: 'known', level }
+  if (reading.method === 'about') return { method: 'about', level, within: reading.within * share }
+  return { method: 'measured', level, deviation: reading.deviation * share }
 }
 
 /**

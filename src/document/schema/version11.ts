@@ -17,7 +17,7 @@ import {
   RIG_SIDES,
   ROLES,
   RUN_KINDS,
-  SCHOOLS,
+  QUESTIONS,
   SITE_SEWER,
   SITE_WATER,
   STEP_DOES,
@@ -208,8 +208,8 @@ const person = z.strictObject({
 })
 
 /** One side of every question, and no question else. */
-type SidesShape = { [Q in keyof typeof SCHOOLS]: z.ZodType<(typeof SCHOOLS)[Q][number]> }
-const questions = Object.entries(SCHOOLS).map(([question, sides]) => [question, z.enum(sides)] as const)
+type SidesShape = { [Q in keyof typeof QUESTIONS]: z.ZodType<(typeof QUESTIONS)[Q][number]> }
+const questions = Object.entries(QUESTIONS).map(([question, sides]) => [question, z.enum(sides)] as const)
 const sides = z.strictObject(Object.fromEntries(questions) as unknown as SidesShape)
 
 const product = z.strictObject({

@@ -1,12 +1,12 @@
 import {
-  SCHOOLS,
+  QUESTIONS,
   noBudget,
-  sideOf,
+  fillOf,
   type Container,
   type Crew,
   type Id,
   type Place,
-  type Sides,
+  type Answers,
   type StartLevel,
   type Stay,
   type Weather,
@@ -74,9 +74,9 @@ export function assumedCrew(): Pick<
 }
 
 /** The default side of every question stands first. */
-function firstSides(): Sides {
-  const first = Object.entries(SCHOOLS).map(([question, sides]) => [question, sides[0]])
-  return Object.fromEntries(first) as Sides
+function firstSides(): Answers {
+  const first = Object.entries(QUESTIONS).map(([question, sides]) => [question, sides[0]])
+  return Object.fromEntries(first) as Answers
 }
 
 /** A site of which nothing is recorded, and no errand set. */
@@ -147,5 +147,5 @@ export function startLevel(container: Id, level: Quantity): StartLevel {
 
 /** Where a container starts unless somebody says otherwise: supply full, waste empty. */
 export function fullOrEmpty({ id, kind, capacity }: Container): StartLevel {
-  return startLevel(id, fromSource(sideOf(kind) === 'supply' ? capacity.value : 0, 'assumed'))
+  return startLevel(id, fromSource(fillOf(kind) === 'supply' ? capacity.value : 0, 'assumed'))
 }

@@ -1,4 +1,4 @@
-import type { Chore, ChoreEvery, ChoreKind, Container, Sides } from '@/core/domain'
+import type { Chore, ChoreEvery, ChoreKind, Container, Answers } from '@/core/domain'
 import { fromSource } from '@/core/quantities'
 
 type Rhythm = [by: ChoreEvery, n: number]
@@ -23,7 +23,7 @@ const RHYTHMS: Record<Exclude<ChoreKind, 'own'>, Rhythm[]> = {
 /** What a rig of these containers wants done; weekly treatment only where the crew treats by the week. */
 export function usualChores(
   containers: readonly Container[],
-  sides: Pick<Sides, 'treatment-rhythm'>,
+  sides: Pick<Answers, 'treatment-rhythm'>,
 ): Chore[] {
   const chore = (kind: Exclude<ChoreKind, 'own'>, container: Container | null, also = ''): Chore => ({
     id: `chore-${kind}${also}`,

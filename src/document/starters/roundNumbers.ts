@@ -1,5 +1,5 @@
 import {
-  sideOf,
+  fillOf,
   sparesOf,
   type Container,
   type Crew,
@@ -71,7 +71,7 @@ export function demoInRoundNumbers(document: Document, units: UnitChoice): Docum
       if (tank.kind === 'solids') return start
       const full = (1 + sparesOf(tank)) * tank.capacity.value
       const was = document.rigs.flatMap(({ containers }) => containers).find(({ id }) => id === tank.id)!
-      const isFull = sideOf(tank.kind) !== 'waste' && start.level.value === was.capacity.value
+      const isFull = fillOf(tank.kind) !== 'waste' && start.level.value === was.capacity.value
       const level = isFull ? { ...start.level, value: full } : round(start.level, volume)
       return { ...start, level, error: { ...start.error, size: round(start.error.size, volume) } }
     })
@@ -101,11 +101,11 @@ function roundCrew(crew: Crew, round: Round, units: UnitChoice): Crew {
     flushFloor: round(crew.flushFloor, volume),
     flush: { ...crew.flush, plenty: round(crew.flush.plenty, volume) },
     road: { ...crew.road, speed: round(crew.road.speed, distance) },
-    schools: roundSchools(crew.schools, round, units),
+    schools: roundAnswerNumbers(crew.schools, round, units),
   }
 }
 
-function roundSchools(schools: Crew['schools'], round: Round, { volume }: UnitChoice): Crew['schools'] {
+function roundAnswerNumbers(schools: Crew['schools'], round: Round, { volume }: UnitChoice): Crew['schools'] {
   const rounded = VOLUMES.map((key) => [key, round(schools[key], volume)] as const)
   return { ...schools, ...(Object.fromEntries(rounded) as Pick<Crew['schools'], (typeof VOLUMES)[number]>) }
 }

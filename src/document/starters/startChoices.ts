@@ -2,7 +2,7 @@ import { isWallTime } from '@/core/calendar'
 import { LIMITS } from '../schema/limits'
 import { PLUMBING_IDS, TOILET_IDS } from './layouts'
 import { PRESET_IDS, type StartChoices } from './starterStay'
-import { WAYS } from './ways'
+import { USE_STYLES } from './useStyles'
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -16,12 +16,12 @@ const areNumbers = (value: unknown) =>
 /** Whether what was kept of a guided start can be gone on with; asked of whatever was read, before it is used. */
 export function areStartChoices(value: unknown): value is StartChoices {
   if (!isRecord(value)) return false
-  const { preset, plumbing, toilet, way, litres, known, steps, probes } = value
+  const { preset, plumbing, toilet, style, litres, known, steps, probes } = value
   return (
     isOneOf(PRESET_IDS, preset) &&
     isOneOf(PLUMBING_IDS, plumbing) &&
     isOneOf(TOILET_IDS, toilet) &&
-    isOneOf(WAYS, way) &&
+    isOneOf(USE_STYLES, style) &&
     isRecord(litres) &&
     ['fresh', 'gray', 'black'].every((tank) => isWithin(litres[tank], 0, LIMITS.capacityL.max)) &&
     isRecord(known) &&

@@ -18,7 +18,7 @@ import {
 } from './layouts'
 import { inRoundNumbers } from './roundNumbers'
 import type { StarterTexts } from './starterTexts'
-import { asTheyLive, flushedWith, type Way } from './ways'
+import { asTheyLive, flushedWith, type UseStyle } from './useStyles'
 
 export interface StarterNames {
   rigs: Record<PresetId, string>
@@ -60,7 +60,7 @@ export interface StartChoices {
   rinseInlet: boolean
   persons: number
   pet: boolean
-  way: Way
+  style: UseStyle
   start: WallTime
   nights: number
   /** The panel's marks, as shares of the volume; null: none, or nobody looks at it. */
@@ -80,7 +80,7 @@ export function firstChoices(tomorrow: WallTime, units: UnitChoice): StartChoice
     rinseInlet: false,
     persons: 2,
     pet: false,
-    way: 'usual',
+    style: 'usual',
     start: `${tomorrow.slice(0, 10)}T15:00`,
     nights: 5,
     probes: null,
@@ -149,13 +149,13 @@ function withRinseInlet(rig: Rig, names: StarterNames, newId: NewId): Rig {
 }
 
 function starterCrew(
-  { persons, pet, way, toilet }: StartChoices,
+  { persons, pet, style, toilet }: StartChoices,
   texts: StarterTexts,
   names: StarterNames,
   newId: NewId,
 ): Crew {
   // Who is careful with water is so with the flush, and rinses hard at the dump.
-  const school = way === 'careful' ? 'little' : 'plenty'
+  const school = style === 'careful' ? 'little' : 'plenty'
   const assumed = assumedCrew()
   return {
     ...assumed,
@@ -168,7 +168,7 @@ function starterCrew(
       rates: [],
     })),
     activities: starterActivities(texts, { pet, laundry: false, bowlSeal: toilet === 'black' })
-      .map((activity) => asTheyLive(activity, way, persons))
+      .map((activity) => asTheyLive(activity, style, persons))
       .map((activity) => flushedWith(activity, toilet === 'black' ? school : 'carried')),
   }
 }
@@ -191,7 +191,7 @@ function arrivalLevels(rig: Rig, choices: StartChoices, names: StarterNames): St
     const start = fullOrEmpty(container)
     return step === undefined || !('panel' in container) || container.panel === null
       ? start
-      : { ...start, ...startOf({ way: 'panel', step }, container) }
+      : { ...start, ...startOf({ method: 'panel', step }, container) }
   })
 }
 

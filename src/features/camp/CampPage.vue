@@ -10,28 +10,28 @@ import { useComing } from '@/parts/count/useComing'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useAskCount } from '@/parts/count/useAskCount'
-import { sinceRoom } from '@/parts/today/sinceRoom'
+import { sinceSpace } from '@/parts/today/sinceSpace'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
-import { room } from '@/ui/room'
+import { heldSpace } from '@/ui/heldSpace'
 import { whenNeeded } from '@/ui/whenNeeded'
 
-const LineRoom = room('min-h-11')
-const BelowRoom = room('min-h-screen')
+const LineSpace = heldSpace('min-h-11')
+const BelowSpace = heldSpace('min-h-screen')
 const notices = useNoticeStore()
 const notLoaded = () => notices.say({ kind: 'not-loaded' })
 /** What is below the count comes after it, in the room that is kept for it. */
-const CampPhone = whenNeeded(() => import('./CampPhone.vue'), notLoaded, BelowRoom)
-const CampWide = whenNeeded(() => import('./CampWide.vue'), notLoaded, BelowRoom)
+const CampPhone = whenNeeded(() => import('./CampPhone.vue'), notLoaded, BelowSpace)
+const CampWide = whenNeeded(() => import('./CampWide.vue'), notLoaded, BelowSpace)
 /** Fetched when it is needed: the count does not wait for a picture. */
 const CampEmpty = whenNeeded(() => import('./CampEmpty.vue'), notLoaded)
-const CampNights = whenNeeded(() => nextFrame().then(() => import('./CampNights.vue')), notLoaded, LineRoom)
+const CampNights = whenNeeded(() => nextFrame().then(() => import('./CampNights.vue')), notLoaded, LineSpace)
 /** One tap logs a use, at the thumb. */
 const LogKeys = whenNeeded(() => import('@/parts/log/LogKeys.vue'), notLoaded)
 const SinceLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/today/SinceLine.vue')),
   () => undefined,
-  sinceRoom,
+  sinceSpace,
 )
 const RunsHeadline = whenNeeded(
   () => nextFrame().then(() => import('@/parts/runs/RunsHeadline.vue')),
@@ -40,7 +40,7 @@ const RunsHeadline = whenNeeded(
 const DecideLine = whenNeeded(
   () => nextFrame().then(() => import('@/parts/decide/DecideLine.vue')),
   () => undefined,
-  room('min-h-[7rem] sm:min-h-[3.6rem]'),
+  heldSpace('min-h-[7rem] sm:min-h-[3.6rem]'),
 )
 /** A card that was left in the middle. */
 const WalkLine = whenNeeded(() => nextFrame().then(() => import('@/parts/walk/WalkLine.vue')), notLoaded)

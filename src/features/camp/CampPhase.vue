@@ -9,7 +9,7 @@ import { useUnderWayStore } from '@/data/underWayStore'
 import { dayAndTime } from '@/texts'
 import * as t from '@/texts/t'
 import { nextFrame } from '@/ui/nextFrame'
-import { room } from '@/ui/room'
+import { heldSpace } from '@/ui/heldSpace'
 import { whenNeeded } from '@/ui/whenNeeded'
 
 /** Where the stay stands in time, when the panel was read, and in the demo the clock that can be moved. */
@@ -21,7 +21,7 @@ const StartDialog = whenNeeded(
 const DemoClock = whenNeeded(
   () => nextFrame().then(() => import('./DemoClock.vue')),
   () => undefined,
-  room('min-h-11'),
+  heldSpace('min-h-11'),
 )
 const forecast = useForecastStore()
 const underWay = useUnderWayStore()

@@ -7,24 +7,24 @@ import { useUnderWayStore } from '@/data/underWayStore'
 import NextBest from '@/parts/today/NextBest.vue'
 import WhenNear from '@/parts/WhenNear.vue'
 import { nextFrame } from '@/ui/nextFrame'
-import { room } from '@/ui/room'
+import { heldSpace } from '@/ui/heldSpace'
 import { whenNeeded } from '@/ui/whenNeeded'
 
 const underWay = useUnderWayStore()
 const isUnderWay = computed(() => underWay.phase === 'under-way')
 /** Below the count on a phone: what first, the levels, what is left today; the rest behind a tap. */
-const LineRoom = room('min-h-11')
+const LineSpace = heldSpace('min-h-11')
 /** A row of gauges, planned and under way. */
 const PostsRoom = () =>
   h('div', { class: isUnderWay.value ? 'min-h-[7.1rem]' : 'min-h-[12.1rem]', 'aria-hidden': 'true' })
 const notices = useNoticeStore()
 const notLoaded = () => notices.say({ kind: 'not-loaded' })
 const CampGauges = whenNeeded(() => import('./CampGauges.vue'), notLoaded, PostsRoom)
-const CampLevels = whenNeeded(() => nextFrame().then(() => import('./CampLevels.vue')), notLoaded, LineRoom)
+const CampLevels = whenNeeded(() => nextFrame().then(() => import('./CampLevels.vue')), notLoaded, LineSpace)
 const CampHabits = whenNeeded(() => import('./CampHabits.vue'), notLoaded, CampHabitsRoom)
 const DueChores = whenNeeded(() => nextFrame().then(() => import('@/parts/today/DueChores.vue')), notLoaded)
 const CampPrepare = whenNeeded(() => nextFrame().then(() => import('./CampPrepare.vue')), notLoaded)
-const CampNights = whenNeeded(() => nextFrame().then(() => import('./CampNights.vue')), notLoaded, LineRoom)
+const CampNights = whenNeeded(() => nextFrame().then(() => import('./CampNights.vue')), notLoaded, LineSpace)
 const CampMore = whenNeeded(() => nextFrame().then(() => import('./CampMore.vue')), notLoaded)
 </script>
 

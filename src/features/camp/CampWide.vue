@@ -5,17 +5,17 @@ import { useNoticeStore } from '@/data/noticeStore'
 import { useUnderWayStore } from '@/data/underWayStore'
 import WhenNear from '@/parts/WhenNear.vue'
 import { nextFrame } from '@/ui/nextFrame'
-import { room } from '@/ui/room'
+import { heldSpace } from '@/ui/heldSpace'
 import { whenNeeded } from '@/ui/whenNeeded'
 
 /** Below the count on a laptop: levels and ranges on the left, today and what would change it on the right. */
-const CampTodayRoom = room('min-h-[21rem]')
+const CampTodaySpace = heldSpace('min-h-[21rem]')
 /** A row of gauges with all that is known of each. */
-const GaugesRoom = room('min-h-[27rem]')
+const GaugesSpace = heldSpace('min-h-[27rem]')
 const notices = useNoticeStore()
 const notLoaded = () => notices.say({ kind: 'not-loaded' })
-const CampGauges = whenNeeded(() => import('./CampGauges.vue'), notLoaded, GaugesRoom)
-const CampToday = whenNeeded(() => import('./CampToday.vue'), notLoaded, CampTodayRoom)
+const CampGauges = whenNeeded(() => import('./CampGauges.vue'), notLoaded, GaugesSpace)
+const CampToday = whenNeeded(() => import('./CampToday.vue'), notLoaded, CampTodaySpace)
 const LogKeys = whenNeeded(() => import('@/parts/log/LogKeys.vue'), notLoaded)
 /** Before the stay too: a run that does it comes before a list of habits that do not. */
 const NextBest = whenNeeded(() => nextFrame().then(() => import('@/parts/today/NextBest.vue')), notLoaded)
@@ -31,7 +31,7 @@ const isUnderWay = computed(() => underWay.phase === 'under-way')
     <div class="col-start-2 row-span-2 row-start-1 flex flex-col">
       <WhenNear v-if="isUnderWay" class="pt-6">
         <CampToday />
-        <template #room><CampTodayRoom /></template>
+        <template #room><CampTodaySpace /></template>
       </WhenNear>
       <LogKeys v-if="isUnderWay" class="pt-6" />
       <WhenNear v-if="underWay.phase === 'planned'" class="min-h-[17rem] pt-6">
@@ -45,7 +45,7 @@ const isUnderWay = computed(() => underWay.phase === 'under-way')
     </div>
     <WhenNear class="col-start-1 row-start-1 pt-6">
       <CampGauges />
-      <template #room><GaugesRoom /></template>
+      <template #room><GaugesSpace /></template>
     </WhenNear>
     <div class="col-start-1 row-start-2 pt-4"><CampMore /></div>
   </div>

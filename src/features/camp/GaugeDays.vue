@@ -12,7 +12,8 @@ const why = useWhyStore()
   <button
     type="button"
     class="figure min-h-11 flex-none whitespace-nowrap text-left font-bold underline decoration-line decoration-2 underline-offset-4"
-    :class="gauge.isStopper ? 'text-oxide' : ''"
+    :class="gauge.isBehind ? 'text-soft' : gauge.isStopper ? 'text-oxide' : ''"
+    :aria-busy="gauge.isBehind"
     :aria-label="`${gauge.daysText}. ${t.gauge.why(gauge.name)}`"
     @click="why.ask({ kind: 'count', container: gauge.id })"
   >

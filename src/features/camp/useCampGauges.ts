@@ -96,8 +96,10 @@ export function useCampGauges() {
           light: lightWords(container),
           now: nowOf(container, c),
           atStop: stop === null ? null : levelAt(forecast.model!, forecast.result!.ledger, c, stop),
-          isStopper: container.id === forecast.result?.stopper,
+          isStopper: container.id === decide.stops,
           daysText: daysText(container.id, days),
+          /** They follow what was changed a moment ago. */
+          isBehind: !decide.isCurrent && !decide.hasFailed,
         },
       ]
     })

@@ -6,7 +6,7 @@ import CardWords from './CardWords.vue'
 import NumberWhy from './NumberWhy.vue'
 import { useCardWords } from './useCardWords'
 
-/** A whole card at a glance: every step of every part, with the care where it matters. */
+/** A whole card at a glance: every step of every part, with the caution where it matters. */
 defineProps<{ parts: Card[] }>()
 const words = useCardWords()
 const asked = ref<{ quantity: CardQuantity; step: CardStep } | null>(null)
@@ -46,8 +46,8 @@ const asked = ref<{ quantity: CardQuantity; step: CardStep } | null>(null)
               class="text-lg leading-snug"
               @why="asked = { quantity: $event, step }"
             />
-            <p v-for="care in step.cares" :key="care" class="text-[0.95rem] leading-snug text-soft">
-              {{ t.cares[care] }}
+            <p v-for="caution in step.cautions" :key="caution" class="text-[0.95rem] leading-snug text-soft">
+              {{ t.cardCautions[caution] }}
             </p>
           </div>
         </li>

@@ -64,8 +64,8 @@ const isHung = computed(() => props.card.kind === 'aboard')
  */
 const estimate = computed(() => {
   const letters = props.card.steps.reduce((sum, step) => {
-    const cares = step.cares.reduce((all, care) => all + t.cares[care].length, 0)
-    const own = Math.max(70, words.sentence(step, props.card).length + 20) + cares * 0.8
+    const cautions = step.cautions.reduce((all, caution) => all + t.cardCautions[caution].length, 0)
+    const own = Math.max(70, words.sentence(step, props.card).length + 20) + cautions * 0.8
     // A narrow column is a high one.
     return sum + own * (step.by === 'hose' ? 1.35 : step.by === 'inside' ? 2 : 1)
   }, things.value.join(', ').length)
@@ -143,9 +143,9 @@ const isOf = computed(() => [forecast.rig?.name, forecast.stay?.name].filter(Boo
         <span class="figure font-extrabold">{{ k + 1 }}</span>
         <span v-if="isForTwo && step.by === 'inside'" />
         <span :class="{ 'border-l border-black/40 pl-3': step.by === 'inside' }"
-          ><CardWords :step="step" :card="card" /><template v-if="step.cares.length > 0"
+          ><CardWords :step="step" :card="card" /><template v-if="step.cautions.length > 0"
             ><span class="block text-[0.78em] leading-[1.2] italic"
-              >! {{ step.cares.map((care) => t.cares[care]).join(' ') }}</span
+              >! {{ step.cautions.map((caution) => t.cardCautions[caution]).join(' ') }}</span
             ></template
           ></span
         >

@@ -26,11 +26,11 @@ const step = computed(() => (kept.value ? stepAt(kept.value.walk) : null))
 const isOver = computed(() => kept.value !== null && step.value === null)
 const isFinishing = ref(false)
 const isStopping = computed(() => kept.value?.walk.stoppedAt != null && !isFinishing.value)
-const wrong = ref<keyof typeof t.wrongs | null>(null)
+const mishap = ref<keyof typeof t.mishaps | null>(null)
 const isWhole = ref(false)
 const surface = ref<HTMLElement | null>(null)
 const next = () => {
-  wrong.value = null
+  mishap.value = null
   walk.act({ do: 'next', at: Date.now() })
 }
 const { share, press } = useHold(surface, () => step.value?.holds ?? false, next)
@@ -46,7 +46,7 @@ function speak(on: boolean) {
 onBeforeUnmount(() => speech.isSupported.value && speech.stop())
 const { isHeld } = useStayAwake(() => kept.value !== null && isRunning(kept.value.walk))
 watch(step, () => {
-  wrong.value = null
+  mishap.value = null
   window.scrollTo({ top: 0 })
   if (isSpoken.value) speak(step.value !== null)
 })
@@ -147,8 +147,8 @@ function leave(isLogged: boolean) {
       class="max-w-3xl grow pt-4 pb-4 lg:max-w-6xl"
     />
     <div class="-ml-1 flex flex-wrap gap-x-4 pb-2">
-      <AppButton v-for="one in step.wrongs" :key="one" kind="quiet" @click="wrong = one">{{
-        t.wrongs[one].ask
+      <AppButton v-for="one in step.mishaps" :key="one" kind="quiet" @click="mishap = one">{{
+        t.mishaps[one].ask
       }}</AppButton>
       <AppButton kind="quiet" data-testid="stop-safely" @click="stop">{{ t.cards.stop }}</AppButton>
       <AppButton
@@ -189,14 +189,14 @@ function leave(isLogged: boolean) {
       <CardParts :parts="[card]" />
     </AppDialog>
     <AppDialog
-      :open="wrong !== null"
-      :title="wrong ? t.wrongs[wrong].ask : ''"
+      :open="mishap !== null"
+      :title="mishap ? t.mishaps[mishap].ask : ''"
       :close-label="t.why.close"
-      @close="wrong = null"
+      @close="mishap = null"
     >
-      <ol v-if="wrong" class="mt-2" data-testid="wrong-steps">
+      <ol v-if="mishap" class="mt-2" data-testid="mishap-steps">
         <li
-          v-for="(line, k) in t.wrongs[wrong].do"
+          v-for="(line, k) in t.mishaps[mishap].do"
           :key="k"
           class="grid grid-cols-[2rem_minmax(0,1fr)] border-b border-line py-2.5 text-xl leading-snug font-semibold"
         >

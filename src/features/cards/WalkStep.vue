@@ -23,7 +23,7 @@ import NumberWhy from './NumberWhy.vue'
 import { useCardWords } from './useCardWords'
 import WalkTimer from './WalkTimer.vue'
 
-/** One step in the largest type: the act, its numbers, the care, its clock and its tally. */
+/** One step in the largest type: the act, its numbers, the caution, its clock and its tally. */
 const props = defineProps<{ kept: KeptWalk; card: Card; step: CardStep; isAwake: boolean }>()
 const walk = useWalkStore()
 const words = useCardWords()
@@ -67,14 +67,17 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
       <p class="mt-3 max-w-[36rem] text-[min(1.35rem,9vw)] leading-snug">
         <CardWords :step="step" :card="card" part="rest" asks @why="asked = $event" />
       </p>
-      <ul v-if="step.cares.length > 0" class="mt-4 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3">
+      <ul
+        v-if="step.cautions.length > 0"
+        class="mt-4 grid max-w-[36rem] gap-2 border-2 border-ink bg-card p-3"
+      >
         <li
-          v-for="care in step.cares"
-          :key="care"
+          v-for="caution in step.cautions"
+          :key="caution"
           class="grid grid-cols-[1.4rem_minmax(0,1fr)] text-[min(1.125rem,8vw)] leading-snug"
         >
           <span class="figure text-2xl leading-none font-extrabold" aria-hidden="true">!</span
-          ><span>{{ t.cares[care] }}</span>
+          ><span>{{ t.cardCautions[caution] }}</span>
         </li>
       </ul>
     </div>

@@ -24,9 +24,9 @@ const found = computed(() => (words.value.trim() === '' ? null : search(words.va
 const SECTIONS = {
   handbook: 'handbook',
   terms: 'term',
-  schools: 'school',
+  questions: 'question',
   cautions: 'caution',
-  wrongs: 'wrong',
+  mishaps: 'mishap',
   cards: 'card',
   sources: 'source',
   ask: 'ask',
@@ -74,10 +74,10 @@ const sections = (Object.keys(SECTIONS) as Section[]).map((id) => ({
         :answer="t.guide.answer[section.id](section.entries.length)"
       >
         <RouterLink
-          v-if="section.id === 'schools' || section.id === 'cards'"
-          :to="section.id === 'schools' ? '/guide/schools' : '/cards'"
+          v-if="section.id === 'questions' || section.id === 'cards'"
+          :to="section.id === 'questions' ? '/guide/questions' : '/cards'"
           class="inline-flex min-h-11 items-center font-semibold underline decoration-line decoration-2 underline-offset-4"
-          >{{ section.id === 'schools' ? t.guide.toSchools : t.guide.openCard }}</RouterLink
+          >{{ section.id === 'questions' ? t.guide.toQuestions : t.guide.openCard }}</RouterLink
         >
         <GuideList :entries="section.entries" />
       </FoldSection>

@@ -85,7 +85,7 @@ const shape = computed(() => {
       />
       <rect x="0" y="0" :width="shape.floorX" :height="HEIGHT" fill="url(#mound-hatch)" opacity="0.4" />
       <text :x="Math.max(4, shape.floorX + 6)" y="-6" fill="var(--oxide)" class="text-[14px] font-semibold">
-        {{ t.flush.moundSide }}
+        {{ t.flush.moundAnswer }}
       </text>
       <path
         :d="`M${shape.plentyX} 0V${HEIGHT}`"
@@ -95,7 +95,7 @@ const shape = computed(() => {
         stroke-linecap="round"
       />
       <text :x="shape.plentyX + 6" :y="HEIGHT - 8" fill="var(--sage)" class="text-[14px] font-semibold">
-        {{ t.flush.plentySide }}
+        {{ t.flush.plentyAnswer }}
       </text>
       <path
         :d="`M0 ${shape.untilY}H${width}`"

@@ -20,7 +20,7 @@ import { listed } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import BlockedHabit from './BlockedHabit.vue'
-import FlushSides from './FlushSides.vue'
+import FlushAnswers from './FlushAnswers.vue'
 import FreeHabit from './FreeHabit.vue'
 import ReachPanel from './ReachPanel.vue'
 import { useFlushAnswer } from './useFlushAnswer'
@@ -130,7 +130,7 @@ const addCatalogue = () => workspace.act(addMissingHabits(starterHabits(t.starte
         </ul>
       </FoldSection>
       <FoldSection v-if="flushAnswer !== null" id="flush" :title="t.flush.title" :answer="flushAnswer">
-        <FlushSides :crew="forecast.crew" />
+        <FlushAnswers :crew="forecast.crew" />
       </FoldSection>
       <FoldSection
         v-if="others.length > 0"

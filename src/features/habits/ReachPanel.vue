@@ -5,7 +5,7 @@ import ReachErrand from './ReachErrand.vue'
 import ReachSet from './ReachSet.vue'
 import { useReach } from './useReach'
 import { setConfidence } from '@/actions/stay'
-import { setFlushSchool } from '@/actions/people'
+import { setFlushAnswer } from '@/actions/people'
 import { nightsBetween } from '@/core/calendar'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -75,7 +75,7 @@ const heldBack = computed(() => {
   }))
 })
 function saveFlush() {
-  workspace.act(setFlushSchool(forecast.crew!.id, 'little'))
+  workspace.act(setFlushAnswer(forecast.crew!.id, 'little'))
 }
 </script>
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Search } from '@lucide/vue'
 import { computed, onMounted } from 'vue'
-import { SCHOOLS, type School } from '@/core/domain'
+import { QUESTIONS, type Question } from '@/core/domain'
 import { UNIT_SYSTEMS, systemOf, type Dimension } from '@/core/quantities'
 import { useChoreStore } from '@/data/choreStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
-import { useWaysStore } from '@/data/waysStore'
+import { useSearchStore } from '@/data/searchStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import PageHead from '@/parts/PageHead.vue'
 import { choreName } from '@/parts/today/choreName'
@@ -20,7 +20,7 @@ const settings = useSettingsStore()
 const workspace = useWorkspaceStore()
 const forecast = useForecastStore()
 const { space } = useSpace()
-const ways = useWaysStore()
+const search = useSearchStore()
 const chores = useChoreStore()
 onMounted(() => {
   chores.follow()
@@ -40,8 +40,11 @@ const units = computed(() => {
 })
 const own = computed(() => {
   const sides = forecast.crew?.schools.sides
-  const all = Object.keys(SCHOOLS) as School[]
-  return t.schools.answer(sides ? all.filter((one) => sides[one] !== SCHOOLS[one][0]).length : 0, all.length)
+  const all = Object.keys(QUESTIONS) as Question[]
+  return t.questions.answer(
+    sides ? all.filter((one) => sides[one] !== QUESTIONS[one][0]).length : 0,
+    all.length,
+  )
 })
 const entries = computed(() => [
   {
@@ -68,7 +71,7 @@ const entries = computed(() => [
   { to: '/review', name: t.review.title, answer: t.review.lead },
   { to: '/cards', name: t.cards.title, answer: t.cards.lead },
   { to: '/guide', name: t.guide.title, answer: t.guide.lead },
-  { to: '/guide/schools', name: t.schools.title, answer: own.value },
+  { to: '/guide/questions', name: t.questions.title, answer: own.value },
   {
     to: '/settings',
     name: t.app.nav.settings,
@@ -86,10 +89,10 @@ const entries = computed(() => [
 <template>
   <PageHead :title="t.app.nav.more" />
   <div class="flex flex-wrap gap-3 py-2">
-    <AppButton kind="primary" data-testid="more-find" @click="ways.open = 'find'">
-      <Search :size="20" aria-hidden="true" />{{ t.ways.find }}
+    <AppButton kind="primary" data-testid="more-find" @click="search.open = 'find'">
+      <Search :size="20" aria-hidden="true" />{{ t.search.find }}
     </AppButton>
-    <AppButton data-testid="more-keys" @click="ways.open = 'keys'">{{ t.ways.keysTitle }}</AppButton>
+    <AppButton data-testid="more-keys" @click="search.open = 'keys'">{{ t.search.keysTitle }}</AppButton>
   </div>
   <ul class="max-w-2xl">
     <li v-for="entry in entries" :key="entry.to" class="border-b border-line">

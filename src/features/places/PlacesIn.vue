@@ -8,7 +8,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { roadBetween } from '@/core/places'
 import type { Place } from '@/core/domain'
-import { formatWay } from '@/texts'
+import { formatRoad } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import { usePlacesIn } from './usePlacesIn'
@@ -17,7 +17,7 @@ import { usePlacesIn } from './usePlacesIn'
 const forecast = useForecastStore()
 const settings = useSettingsStore()
 const words = usePlaceWords()
-const { found, chosen, said, refused, isAsking, heard, room, others, ...act } = usePlacesIn()
+const { found, chosen, said, refused, isAsking, heard, placesLeft, others, ...act } = usePlacesIn()
 const KM = [25, 50, 100, 200]
 const km = ref('100')
 
@@ -35,7 +35,7 @@ const rows = useVirtualizer(
 const roadTo = (place: Place) => {
   const { stayCase } = forecast
   const leg = stayCase ? roadBetween(stayCase, stayCase.stay.site.position, place.position) : null
-  return leg ? formatWay(leg.kilometres, settings.units) : t.places.noRoad
+  return leg ? formatRoad(leg.kilometres, settings.units) : t.places.noRoad
 }
 const SHOWN_TAGS = 12
 </script>
@@ -55,7 +55,7 @@ const SHOWN_TAGS = 12
         <ChoiceField
           :label="t.places.directoryKm"
           :value="km"
-          :options="KM.map((n) => ({ value: String(n), label: formatWay(n, settings.units) }))"
+          :options="KM.map((n) => ({ value: String(n), label: formatRoad(n, settings.units) }))"
           @choose="km = $event"
         />
         <AppButton v-if="!isAsking" @click="act.ask(Number(km))">{{ t.places.directory }}</AppButton>
@@ -87,7 +87,7 @@ const SHOWN_TAGS = 12
           {{ t.places.moreTags(found.notUnderstood.length - SHOWN_TAGS) }}</template
         >.
       </p>
-      <p v-if="found.fresh.length > room" class="font-semibold">{{ t.places.nearest(room) }}</p>
+      <p v-if="found.fresh.length > placesLeft" class="font-semibold">{{ t.places.nearest(placesLeft) }}</p>
       <div
         v-if="found.fresh.length > 0"
         ref="list"
@@ -125,7 +125,7 @@ const SHOWN_TAGS = 12
         <AppButton
           v-if="found.fresh.length > 0"
           kind="primary"
-          :disabled="chosen.size === 0 || chosen.size > room"
+          :disabled="chosen.size === 0 || chosen.size > placesLeft"
           @click="act.add"
           >{{ t.places.choose(chosen.size) }}</AppButton
         >

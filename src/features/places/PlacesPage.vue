@@ -21,7 +21,7 @@ import { useOpenPlace } from '@/parts/places/openPlace'
 import { usePlaceEdit } from '@/parts/places/usePlaceEdit'
 import { usePlaceWords } from '@/parts/places/usePlaceWords'
 import { whenOf } from '@/parts/runs/useRuns'
-import { formatClock, formatDate, formatNumber, formatWay } from '@/texts'
+import { formatClock, formatDate, formatNumber, formatRoad } from '@/texts'
 import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import PlacesIn from './PlacesIn.vue'
@@ -92,7 +92,7 @@ const headline = computed(() => {
 const roadAnswer = computed(() => {
   const road = forecast.crew?.road
   return road
-    ? t.places.roadAnswer(formatNumber(road.factor.value, 2), formatWay(road.speed.value, settings.units))
+    ? t.places.roadAnswer(formatNumber(road.factor.value, 2), formatRoad(road.speed.value, settings.units))
     : ''
 })
 

@@ -36,7 +36,7 @@ export function usePlacesIn() {
   const heard = ref<string | null>(null)
   let asking: AbortController | null = null
 
-  const room = computed(() => LIMITS.places - (forecast.stay?.places.length ?? 0))
+  const placesLeft = computed(() => LIMITS.places - (forecast.stay?.places.length ?? 0))
   function clear(): void {
     found.value = null
     said.value = refused.value = ''
@@ -49,8 +49,8 @@ export function usePlacesIn() {
     found.value = { ...report, fresh, already: report.places.length - fresh.length }
     const about = forecast.stay?.site.position ?? null
     const km = ({ position }: Place) => (about && position ? greatCircleKm(about, position) : Infinity)
-    const nearest = fresh.length > room.value ? [...fresh].sort((a, b) => km(a) - km(b)) : fresh
-    chosen.value = new Set(nearest.slice(0, room.value).map(({ id }) => id))
+    const nearest = fresh.length > placesLeft.value ? [...fresh].sort((a, b) => km(a) - km(b)) : fresh
+    chosen.value = new Set(nearest.slice(0, placesLeft.value).map(({ id }) => id))
   }
 
   async function readFile(file: File): Promise<void> {
@@ -126,10 +126,11 @@ export function usePlacesIn() {
     chosen.value = next
   }
   return {
-    ...{ found, chosen, said, refused, isAsking, heard, room, others },
+    ...{ found, chosen, said, refused, isAsking, heard, placesLeft, others },
     ...{ readFile, ask, takeOthers, add, toggle, cancel: clear },
     stop: () => asking?.abort(),
-    chooseAll: () => (chosen.value = new Set(found.value?.fresh.slice(0, room.value).map(({ id }) => id))),
+    chooseAll: () =>
+      (chosen.value = new Set(found.value?.fresh.slice(0, placesLeft.value).map(({ id }) => id))),
     chooseNone: () => (chosen.value = new Set()),
   }
 }

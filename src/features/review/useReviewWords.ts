@@ -3,7 +3,7 @@ import { unitOf } from '@/core/domain'
 import { perPersonDay, type Review, type ReviewedRun } from '@/core/review'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { dayAndTime, formatDays, formatFigures, formatNumber, formatWay } from '@/texts'
+import { dayAndTime, formatDays, formatFigures, formatNumber, formatRoad } from '@/texts'
 import * as t from '@/texts/t'
 
 /** A review in the owner's words and units. */
@@ -44,7 +44,7 @@ export function useReviewWords() {
       const words = took
         ? t.review.took(
             took.minutes === null ? null : t.review.minutes(formatFigures(took.minutes)),
-            took.kilometres === null ? null : formatWay(took.kilometres, settings.units),
+            took.kilometres === null ? null : formatRoad(took.kilometres, settings.units),
             took.fee === null || took.fee === 0 ? null : t.review.fee(formatNumber(took.fee)),
           )
         : ''
@@ -104,7 +104,7 @@ export function useReviewWords() {
       cost: [
         t.review.dumps(cost.dumps),
         ...(cost.minutes > 0 ? [t.review.minutes(formatNumber(cost.minutes, 0))] : []),
-        ...(cost.kilometres > 0 ? [formatWay(cost.kilometres, settings.units)] : []),
+        ...(cost.kilometres > 0 ? [formatRoad(cost.kilometres, settings.units)] : []),
         ...(cost.fee > 0 ? [t.review.fees(formatNumber(cost.fee))] : []),
       ].join(', '),
     }

@@ -3,7 +3,7 @@ import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { addFixture, changeFixture, removeFixture, setRole } from '@/actions/rig'
-import { ROLES, TAKES, sideOf, type Fixture, type Rig, type Role, type Takes } from '@/core/domain'
+import { ROLES, TAKES, fillOf, type Fixture, type Rig, type Role, type Takes } from '@/core/domain'
 import { owned } from '@/core/quantities'
 import { newId } from '@/data/newId'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -20,7 +20,7 @@ const route = useRoute()
 
 const options = (side: 'supply' | 'waste') =>
   props.rig.containers
-    .filter(({ kind }) => sideOf(kind) === side)
+    .filter(({ kind }) => fillOf(kind) === side)
     .map(({ id, name }) => ({ value: id, label: name }))
 const supplies = computed(() => [...options('supply'), { value: '', label: t.rig.broughtIn }])
 const isBin = (id: string) => props.rig.containers.find((container) => container.id === id)?.kind === 'solids'

@@ -106,7 +106,7 @@ const link =
           }}</RouterLink>
           <RouterLink to="/season" :class="link">{{ t.season.title }}</RouterLink>
           <RouterLink to="/cards" :class="link">{{ t.cards.title }}</RouterLink>
-          <RouterLink to="/guide/schools" :class="link">{{ t.schools.title }}</RouterLink>
+          <RouterLink to="/guide/questions" :class="link">{{ t.questions.title }}</RouterLink>
         </p>
       </div>
     </div>

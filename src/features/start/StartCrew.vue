@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { WAYS, litresADay, type StartChoices } from '@/document/starters'
+import { USE_STYLES, litresADay, type StartChoices } from '@/document/starters'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
 import AppChoices from '@/ui/AppChoices.vue'
@@ -13,11 +13,11 @@ const MOST_PEOPLE = 12
 const { volume } = useAmounts()
 /** What an adult drinks in a day. */
 const DRINKING_L = 2.6
-const ways = WAYS.map((value) => ({ value, label: t.start.way[value] }))
+const styles = USE_STYLES.map((value) => ({ value, label: t.start.style[value] }))
 /** To a litre: no more is known of it. */
 const means = computed(() => {
-  const { way } = props.choices
-  return t.start.wayMeans[way](volume(Math.round(litresADay(way, DRINKING_L))))
+  const { style } = props.choices
+  return t.start.amountMeans[style](volume(Math.round(litresADay(style, DRINKING_L))))
 })
 </script>
 
@@ -37,12 +37,12 @@ const means = computed(() => {
     </div>
     <div>
       <AppChoices
-        :label="t.start.ways"
-        :value="choices.way"
-        :options="ways"
-        @choose="$emit('change', { way: $event })"
+        :label="t.start.styles"
+        :value="choices.style"
+        :options="styles"
+        @choose="$emit('change', { style: $event })"
       />
-      <p class="mt-2 max-w-[52ch] text-soft" data-testid="way">{{ means }}</p>
+      <p class="mt-2 max-w-[52ch] text-soft" data-testid="use-style">{{ means }}</p>
     </div>
     <div class="-ml-2 flex items-center gap-1">
       <AppSwitch :on="choices.pet" :label="t.start.pet" @change="$emit('change', { pet: $event })" />

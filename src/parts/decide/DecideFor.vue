@@ -15,7 +15,7 @@ decide.follow()
 const words = computed(() => {
   const answer = decide.answers?.find(({ container }) => container === props.container)
   if (!answer || answer.state === 'before') return null
-  const [first] = answer.ways
+  const [first] = answer.offers
   if (!first) return t.decide.rowLate
   const by = toQuarter(first.leaveBy, forecast.model?.start ?? first.leaveBy)
   return props.isShort

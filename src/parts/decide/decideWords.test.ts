@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 import { beforeEach, expect, it, vi } from 'vitest'
-import type { DecideBy, DecideWay } from '@/core/advice'
+import type { DecideBy, DecideOffer } from '@/core/advice'
 import { UNIT_SYSTEMS } from '@/core/quantities'
 import { useDecideStore } from '@/data/decideStore'
 import { useJobStore } from '@/data/jobStore'
@@ -21,7 +21,7 @@ beforeEach(() => {
 })
 
 const [mill, , spring] = ridgePlaces()
-const way = (leaveBy: string, over: Partial<DecideWay> = {}): DecideWay => ({
+const way = (leaveBy: string, over: Partial<DecideOffer> = {}): DecideOffer => ({
   usual: 'tote-loads',
   run: runOf('w', 0, 'midday', []),
   perhaps: null,
@@ -34,11 +34,11 @@ const way = (leaveBy: string, over: Partial<DecideWay> = {}): DecideWay => ({
   cost: 10,
   ...over,
 })
-const gray = (ways: DecideWay[], state: DecideBy['state'] = 'wait'): DecideBy => ({
+const gray = (offers: DecideOffer[], state: DecideBy['state'] = 'wait'): DecideBy => ({
   container: 'gray',
   by: '2027-09-16T06:24',
   state,
-  ways,
+  offers,
   perhaps: [],
 })
 

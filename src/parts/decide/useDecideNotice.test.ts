@@ -31,7 +31,7 @@ const gray = (leaveBy: string): DecideBy => ({
   by: '2027-09-16T06:24',
   state: 'wait',
   perhaps: [],
-  ways: [
+  offers: [
     {
       usual: 'tote-loads',
       run: runOf('w', 0, 'midday', []),

@@ -1,12 +1,12 @@
 import { computed } from 'vue'
 import { slotNumber, slotOfTime } from '@/core/calendar'
-import { toQuarter, type DecideBy, type DecideWay, type LastMoment } from '@/core/advice'
+import { toQuarter, type DecideBy, type DecideOffer, type LastMoment } from '@/core/advice'
 import type { Id, Run } from '@/core/domain'
 import { useDecideStore } from '@/data/decideStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useRuns, whenOf } from '@/parts/runs/useRuns'
-import { formatClock, formatDate, formatWay } from '@/texts'
+import { formatClock, formatDate, formatRoad } from '@/texts'
 import * as t from '@/texts/t'
 
 /** How long each container can wait, in the owner's words. */
@@ -21,16 +21,16 @@ export function useDecideWords() {
   const lastOf = ({ leaveBy }: LastMoment) => toQuarter(leaveBy, forecast.model?.start ?? leaveBy)
   const until = (moment: LastMoment) => when(lastOf(moment))
 
-  function placeWords({ place, kilometres }: DecideWay): string | null {
+  function placeWords({ place, kilometres }: DecideOffer): string | null {
     if (!place) return null
     return [place.name, awayOf(kilometres)].filter((one) => one !== null).join(', ')
   }
   const awayOf = (kilometres: number | null) =>
-    kilometres === null ? null : t.decide.away(formatWay(kilometres, settings.units))
-  const wayName = ({ place, usual }: DecideWay) => place?.name ?? t.runs.usual[usual]
+    kilometres === null ? null : t.decide.away(formatRoad(kilometres, settings.units))
+  const errandName = ({ place, usual }: DecideOffer) => place?.name ?? t.runs.usual[usual]
 
   /** A run of the plan that sees to a container, and whether it is early enough in nine trips of ten. */
-  function plannedFor({ container, ways }: DecideBy): string | null {
+  function plannedFor({ container, offers }: DecideBy): string | null {
     const { stay } = forecast
     if (!stay) return null
     const members = forecast.model?.containers.find((one) => one.id === container)?.members ?? [container]
@@ -38,7 +38,7 @@ export function useDecideWords() {
       ({ run, isPossible }) => isPossible && servesAny(run, members) && isAhead(run),
     )
     if (!planned) return null
-    const last = ways[0] ? slotNumber(slotOfTime(stay.start, ways[0].leaveBy)) : Infinity
+    const last = offers[0] ? slotNumber(slotOfTime(stay.start, offers[0].leaveBy)) : Infinity
     const words = slotNumber(planned.run) <= last ? t.decide.planned : t.decide.plannedLate
     return words(planned.run.name, whenOf(stay, planned.run, true))
   }
@@ -47,23 +47,23 @@ export function useDecideWords() {
     return stay !== null && slotNumber(run) >= slotNumber(slotOfTime(stay.start, model?.start ?? stay.start))
   }
   /** What is open only perhaps, where it would leave more time than what is sure. */
-  function perhapsOf({ ways, perhaps }: DecideBy): string | null {
-    const [first] = ways
+  function perhapsOf({ offers, perhaps }: DecideBy): string | null {
+    const [first] = offers
     if (!first?.isSure) return null
     const later = [
       ...perhaps.map((way) => ({ way, moment: way as LastMoment })),
-      ...ways.flatMap((way) => (way.perhaps ? [{ way, moment: way.perhaps }] : [])),
-    ].filter(({ moment }) => moment.leaveBy > ways.at(-1)!.leaveBy)
+      ...offers.flatMap((way) => (way.perhaps ? [{ way, moment: way.perhaps }] : [])),
+    ].filter(({ moment }) => moment.leaveBy > offers.at(-1)!.leaveBy)
     const [best] = later.sort((a, b) => (a.moment.leaveBy > b.moment.leaveBy ? -1 : 1))
-    return best ? t.decide.perhaps(wayName(best.way), until(best.moment)) : null
+    return best ? t.decide.perhaps(errandName(best.way), until(best.moment)) : null
   }
 
   function wordsOf(answer: DecideBy) {
     const name = nameOf(answer.container)
-    const [first, second] = answer.ways
-    const rest = answer.ways.length > 2 ? t.decide.next : t.decide.only
+    const [first, second] = answer.offers
+    const rest = answer.offers.length > 2 ? t.decide.next : t.decide.only
     const after = second
-      ? rest(wayName(second), awayOf(second.kilometres), until(second))
+      ? rest(errandName(second), awayOf(second.kilometres), until(second))
       : t.decide.nothingAfter(name, answer.by === null ? '' : when(answer.by))
     return {
       id: answer.container,

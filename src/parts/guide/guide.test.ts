@@ -7,12 +7,12 @@ const entries = guideEntries()
 const search = guideSearch(entries)
 const titles = (words: string) => search(words).map(({ title }) => title)
 
-it('has every word, school, caution, mishap, card and source once', () => {
+it('has every word, question, caution, mishap, card and source once', () => {
   expect(new Set(entries.map(({ id }) => id)).size).toBe(entries.length)
   for (const { title } of entries) expect(title.trim()).not.toBe('')
   const count = (kind: string) => entries.filter((entry) => entry.kind === kind).length
   expect(count('term')).toBe(Object.keys(en.terms).length + Object.keys(en.cardGlossary).length)
-  expect(count('school')).toBe(Object.keys(en.schoolQuestions).length + 1)
+  expect(count('question')).toBe(Object.keys(en.questionTexts).length + 1)
   expect(count('card')).toBe(Object.keys(en.cardNames).length)
 })
 
@@ -38,8 +38,8 @@ const LOOKED_UP: Record<string, string> = {
   'backflow preventer': 'term-vacuum-breaker',
   'navy shower': 'habit-wet-soap-rinse',
   pyramid: 'term-residue',
-  clog: 'wrong-no-flow',
-  clogged: 'wrong-no-flow',
+  clog: 'mishap-no-flow',
+  clogged: 'mishap-no-flow',
   smell: 'term-treatment',
   odor: 'term-treatment',
   'stuck valve': 'term-end-valve',
@@ -93,9 +93,9 @@ const LOOKED_UP: Record<string, string> = {
   'frozen pipes': 'card-frost',
   bleach: 'card-sanitize',
   'water tastes bad': 'card-sanitize',
-  'leaking hose': 'wrong-leaks',
-  spill: 'wrong-overflows',
-  overflow: 'wrong-overflows',
+  'leaking hose': 'mishap-leaks',
+  spill: 'mishap-overflows',
+  overflow: 'mishap-overflows',
   'travel day': 'card-road-day',
   'flow rate': 'card-bucket-test',
   'tank size': 'card-metered-fill',

@@ -1,6 +1,6 @@
 import MiniSearch from 'minisearch'
-import { CARES, WRONGS } from '@/core/cards'
-import { CARD_KINDS, CAUTIONS, SCHOOLS, type School } from '@/core/domain'
+import { CARD_CAUTIONS, MISHAPS } from '@/core/cards'
+import { CARD_KINDS, CAUTIONS, QUESTIONS, type Question } from '@/core/domain'
 import { SOURCE_IDS } from '@/core/quantities'
 import * as t from '@/texts/t'
 import { handbookPages, plainText } from './handbook'
@@ -36,27 +36,29 @@ export function guideEntries(): GuideEntry[] {
     asked: t.asked[`${kind}-${id}`] ?? '',
     link,
   })
-  const schools = (Object.keys(SCHOOLS) as School[]).map((question) => {
-    const sides = Object.values(t.schoolSides[question]) as { name: string; reason: string }[]
-    const text = `${sides.map(({ name, reason }) => `${name}: ${reason}`).join(' ')} ${t.schoolQuestions[question].why}`
-    return entry('school', question, t.schoolQuestions[question].ask, text, '/guide/schools')
+  const questions = (Object.keys(QUESTIONS) as Question[]).map((question) => {
+    const answers = Object.values(t.answerTexts[question]) as { name: string; reason: string }[]
+    const text = `${answers.map(({ name, reason }) => `${name}: ${reason}`).join(' ')} ${t.questionTexts[question].why}`
+    return entry('question', question, t.questionTexts[question].ask, text, '/guide/questions')
   })
-  const { flush } = t.schools
+  const { flush } = t.questions
   return [
     ...Object.entries({ ...t.terms, ...t.cardGlossary }).map(([id, { name, text }]) =>
       entry('term', id, name, text),
     ),
     entry(
-      'school',
+      'question',
       'flush',
       flush.ask,
       `${flush.plenty.name}: ${flush.plenty.reason} ${flush.little.name}: ${flush.little.reason}`,
-      '/guide/schools',
+      '/guide/questions',
     ),
-    ...schools,
-    ...CARES.map((care) => entry('caution', care, t.cares[care], '')),
+    ...questions,
+    ...CARD_CAUTIONS.map((caution) => entry('caution', caution, t.cardCautions[caution], '')),
     ...CAUTIONS.map((caution) => entry('caution', `habit-${caution}`, t.cautions[caution], '')),
-    ...WRONGS.map((wrong) => entry('wrong', wrong, t.wrongs[wrong].ask, t.wrongs[wrong].do.join(' '))),
+    ...MISHAPS.map((mishap) =>
+      entry('mishap', mishap, t.mishaps[mishap].ask, t.mishaps[mishap].do.join(' ')),
+    ),
     ...CARD_KINDS.map((kind) => entry('card', kind, t.cardNames[kind], t.cardFor[kind], '/cards')),
     ...Object.entries(t.guideScreens).map(([id, { name, text, to }]) => entry('screen', id, name, text, to)),
     ...handbookPages().flatMap(({ id, title, lead, parts }) => [

@@ -15,7 +15,7 @@ import { marksOf, marksText } from './marks'
 import { stepNames } from './stepNames'
 import { useReading } from './useReading'
 
-/** The one way to say what is in a tank, and how that was read. */
+/** The one method to say what is in a tank, and how that was read. */
 const props = defineProps<{ members: readonly Id[] }>()
 const { first, unit, full, panel, reading, steps, amount } = useReading(() => props.members)
 const forecast = useForecastStore()
@@ -29,23 +29,23 @@ function savePanel(next: Panel) {
 }
 
 const hasPanel = computed(() => first.value !== null && 'panel' in first.value)
-const ways = computed(() =>
+const methods = computed(() =>
   (['panel', 'about', 'measured', 'known'] as const)
-    .filter((way) => way !== 'panel' || hasPanel.value)
-    .map((value) => ({ value, label: t.levels.ways[value] })),
+    .filter((method) => method !== 'panel' || hasPanel.value)
+    .map((value) => ({ value, label: t.levels.methods[value] })),
 )
 /** A panel is asked for before its first step can be read. */
 const isAsking = ref(false)
-const way = computed(() => (isAsking.value ? 'panel' : (reading.value?.way ?? 'known')))
+const method = computed(() => (isAsking.value ? 'panel' : (reading.value?.method ?? 'known')))
 const level = computed(() => {
   const read = reading.value
   if (!read) return 0
-  if (read.way !== 'panel') return read.level
+  if (read.method !== 'panel') return read.level
   const { from, to } = steps.value[read.step]!
   return ((from + to) / 2) * full.value
 })
 
-function choose(next: Reading['way']) {
+function choose(next: Reading['method']) {
   isAsking.value = next === 'panel' && panel.value === null
   if (!isAsking.value) save(readAs(next, level.value, full.value, panel.value))
 }
@@ -81,9 +81,9 @@ const options = computed(() =>
 
 <template>
   <div class="grid gap-4 pt-2">
-    <AppChoices :label="t.levels.how" :value="way" :options="ways" @choose="choose" />
-    <p class="text-soft">{{ t.levels.hints[way] }}</p>
-    <template v-if="way === 'panel'">
+    <AppChoices :label="t.levels.how" :value="method" :options="methods" @choose="choose" />
+    <p class="text-soft">{{ t.levels.hints[method] }}</p>
+    <template v-if="method === 'panel'">
       <AppChoices
         :label="panel === null ? t.levels.noPanel : t.levels.panel"
         :value="kind"
@@ -98,11 +98,11 @@ const options = computed(() =>
         :save="(text) => takePanel(marksOf(text)!)"
       />
       <AppChoices
-        v-if="panel !== null && reading?.way === 'panel'"
+        v-if="panel !== null && reading?.method === 'panel'"
         :label="t.levels.lit"
         :value="String(reading.step)"
         :options="options"
-        @choose="(step) => save({ way: 'panel', step: Number(step) })"
+        @choose="(step) => save({ method: 'panel', step: Number(step) })"
       />
     </template>
     <div v-else class="grid grid-cols-2 items-end gap-4">
@@ -113,29 +113,29 @@ const options = computed(() =>
         :min="0"
         :max="LIMITS.levelL.max"
         :whole="full"
-        :save="(litres) => save({ ...(reading as Exclude<Reading, { way: 'panel' }>), level: litres })"
+        :save="(litres) => save({ ...(reading as Exclude<Reading, { method: 'panel' }>), level: litres })"
       />
       <QuantityField
-        v-if="reading?.way === 'about'"
+        v-if="reading?.method === 'about'"
         :label="t.levels.within"
         :value="reading.within"
         :dimension="unit === 'L' ? 'volume' : 'uses'"
         :min="0"
         :max="LIMITS.levelL.max"
-        :save="(within) => save({ way: 'about', level, within })"
+        :save="(within) => save({ method: 'about', level, within })"
       />
       <QuantityField
-        v-else-if="reading?.way === 'measured'"
+        v-else-if="reading?.method === 'measured'"
         :label="t.levels.deviation"
         :value="reading.deviation"
         :dimension="unit === 'L' ? 'volume' : 'uses'"
         :min="0"
         :max="LIMITS.levelL.max"
-        :save="(deviation) => save({ way: 'measured', level, deviation })"
+        :save="(deviation) => save({ method: 'measured', level, deviation })"
       />
       <div v-else class="flex gap-2">
-        <AppButton @click="save({ way: 'known', level: full })">{{ t.levels.fullNow }}</AppButton>
-        <AppButton @click="save({ way: 'known', level: 0 })">{{ t.levels.emptyNow }}</AppButton>
+        <AppButton @click="save({ method: 'known', level: full })">{{ t.levels.fullNow }}</AppButton>
+        <AppButton @click="save({ method: 'known', level: 0 })">{{ t.levels.emptyNow }}</AppButton>
       </div>
     </div>
   </div>

@@ -25,21 +25,21 @@ export function useReading(members: () => readonly Id[]) {
       levels.find(({ container }) => container === first.value!.id)!,
       first.value,
     )
-    if (one.way === 'panel') return one
+    if (one.method === 'panel') return one
     const level = levels.reduce((sum, entry) => sum + entry.level.value, 0)
     const size = levels.reduce((sum, entry) => sum + entry.error.size.value, 0)
-    if (one.way === 'known') return { way: 'known', level }
-    return one.way === 'about'
-      ? { way: 'about', level, within: size / 2 }
-      : { way: 'measured', level, deviation: size }
+    if (one.method === 'known') return { method: 'known', level }
+    return one.method === 'about'
+      ? { method: 'about', level, within: size / 2 }
+      : { method: 'measured', level, deviation: size }
   })
   const steps = computed(() => (panel.value ? panelSteps(panel.value) : []))
   const words = computed(() => {
     const read = reading.value
     if (!read) return ''
-    if (read.way === 'known') return t.levels.words.known
-    if (read.way === 'about') return t.levels.words.about(amount(read.within, unit.value))
-    if (read.way === 'measured') return t.levels.words.measured(amount(read.deviation, unit.value))
+    if (read.method === 'known') return t.levels.words.known
+    if (read.method === 'about') return t.levels.words.about(amount(read.within, unit.value))
+    if (read.method === 'measured') return t.levels.words.measured(amount(read.deviation, unit.value))
     const { from, to } = steps.value[read.step]!
     return t.levels.words.panel(amount(from * full.value, unit.value), amount(to * full.value, unit.value))
   })

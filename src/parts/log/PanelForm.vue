@@ -76,7 +76,7 @@ function choose(tank: Id, saw: Saw) {
 function sawOf({ tank, full }: Row): Saw | null {
   const amount = amounts[tank.id] ?? null
   const measured = readAs('measured', amount ?? 0, full, null)
-  if (amount !== null && measured.way === 'measured')
+  if (amount !== null && measured.method === 'measured')
     return { as: 'amount', amount, deviation: measured.deviation }
   const kg = masses[tank.id] ?? null
   return kg === null ? (seen[tank.id] ?? null) : { as: 'weight', kg }

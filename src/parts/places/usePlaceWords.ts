@@ -6,7 +6,7 @@ import { useClockStore } from '@/data/clockStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
-import { formatClock, formatDate, formatNumber, formatWay } from '@/texts'
+import { formatClock, formatDate, formatNumber, formatRoad } from '@/texts'
 import * as t from '@/texts/t'
 
 /** Whether it is open at a moment; null: that is not known. */
@@ -61,7 +61,7 @@ export function usePlaceWords() {
   const legTo = ({ id }: Place) => legs.value.get(id) ?? null
   const road = (place: Place) => {
     const leg = legTo(place)
-    return leg ? formatWay(leg.kilometres, settings.units) : null
+    return leg ? formatRoad(leg.kilometres, settings.units) : null
   }
   const drive = (place: Place) => {
     const leg = legTo(place)

@@ -51,7 +51,7 @@ function plannedStop(
   { start, containers }: Model,
   now: WallTime,
 ) {
-  const first = mostOften(stoppers)
+  const [first] = stoppers
   if (planOn.isBeyond || planOn.days === 0 || !first) return null
   const at = addWallDays(start, planOn.days)
   return {
@@ -75,13 +75,9 @@ function text({ days, isBeyond }: CountQuantile): string {
   return isBeyond ? t.risk.beyond(formatNumber(days, 0)) : formatDays(days)
 }
 
-function mostOften(stoppers: Risk['stoppers']) {
-  return [...stoppers].sort((a, b) => b.share - a.share)[0]
-}
-
 /** What stops most trips, and how many of a hundred. */
 function topStopper({ stoppers }: Risk, { containers }: Model): string | null {
-  const top = mostOften(stoppers)
+  const [top] = stoppers
   if (!top || top.share < 0.005) return null
   const name = containers.find(({ id }) => id === top.container)?.name ?? ''
   return t.risk.stopsIn(name, formatNumber(100 * top.share, 0))

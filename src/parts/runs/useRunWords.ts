@@ -5,7 +5,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { usePlacesStore } from '@/data/placesStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { dayAndTime, formatClock, formatNumber, formatQuantity, formatWay, listed } from '@/texts'
+import { dayAndTime, formatClock, formatNumber, formatQuantity, formatRoad, listed } from '@/texts'
 import * as t from '@/texts/t'
 
 const NOTHING = 0.05
@@ -50,7 +50,7 @@ export function useRunWords() {
       ? t.runs.minutes(formatNumber(rounded, 0))
       : t.runs.hours(formatNumber(n / HOUR_MIN, 1))
   }
-  const way = (km: number) => formatWay(km, settings.units)
+  const way = (km: number) => formatRoad(km, settings.units)
 
   /** What it takes of the crew: only what it takes at all. */
   function takes({ liftedKg, isPossible }: RunAnswer, cost: RunCost): string {

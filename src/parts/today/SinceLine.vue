@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import * as t from '@/texts/t'
 import AppDialog from '@/ui/AppDialog.vue'
-import { sinceRoom as SinceRoom } from './sinceRoom'
+import { sinceSpace as SinceRoom } from './sinceSpace'
 import { useSinceWords } from './useSinceWords'
 
 /** One line: what moved since yesterday, and how the plan is kept; the parts behind it are asked for. */

@@ -1,5 +1,15 @@
 /** What the cards themselves say besides their steps: names, cautions, mishaps, laws, where numbers come from. */
-import type { Care, Law, QuantityId, QuantityUnit, SafeStep, Term, Thing, WhyTerm, Wrong } from '@/core/cards'
+import type {
+  CardCaution,
+  Law,
+  QuantityId,
+  QuantityUnit,
+  SafeStep,
+  Term,
+  Thing,
+  WhyTerm,
+  Mishap,
+} from '@/core/cards'
 import type { CardKind, PlaceRule } from '@/core/domain'
 import { plural } from '../plural'
 import { group } from '../group'
@@ -58,7 +68,7 @@ export const cardFor = /* @__PURE__ */ group('cardFor', {
   'by-hand': 'What else this run moves',
 } satisfies Record<CardKind, string>)
 
-export const cares = /* @__PURE__ */ group('cares', {
+export const cardCautions = /* @__PURE__ */ group('cardCautions', {
   gas: 'Gas from an open tank can burn. In a closed room it is poisonous.',
   eyes: 'Cover your eyes.',
   valves: 'A valve that looks shut may not be. Push it, and look.',
@@ -85,11 +95,11 @@ export const cares = /* @__PURE__ */ group('cares', {
   'black-first': 'Shut black first.',
   'button-last': 'Spout first, then the button. The other way around it comes out at you.',
   septic: 'The wrong product harms a septic tank. Ask.',
-} satisfies Record<Care, string>)
+} satisfies Record<CardCaution, string>)
 
 const SPILL = 'Clean up what fell with gloves, paper, water and soap. Tell the host.'
 
-export const wrongs = /* @__PURE__ */ group('wrongs', {
+export const mishaps = /* @__PURE__ */ group('mishaps', {
   leaks: {
     ask: 'It leaks',
     do: [
@@ -239,7 +249,7 @@ export const wrongs = /* @__PURE__ */ group('wrongs', {
       'The card “Probes” cleans it.',
     ],
   },
-} satisfies Record<Wrong, { ask: string; do: string[] }>)
+} satisfies Record<Mishap, { ask: string; do: string[] }>)
 
 export const safeSteps = /* @__PURE__ */ group('safeSteps', {
   'water-off': 'Water off.',

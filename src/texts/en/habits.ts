@@ -154,8 +154,8 @@ export const flush = /* @__PURE__ */ group('flush', {
   plenty: 'Plenty is',
   rinsesAtFloor: 'Rinses at the floor',
   rinsesAtPlenty: 'Rinses at plenty',
-  moundSide: 'under your floor it mounds',
-  plentySide: 'plenty',
+  moundAnswer: 'under your floor it mounds',
+  plentyAnswer: 'plenty',
   axis: (unit: string) => `liquid per solid use, ${unit}`,
   reading:
     'The line: days until the toilet stops you, average use. The band: what eight trips in ten leave on the solids. The dot: now.',

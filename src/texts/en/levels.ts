@@ -7,7 +7,7 @@ export const levels = /* @__PURE__ */ group('levels', {
   close: 'Close',
   done: 'Done',
   how: 'How did you read it?',
-  ways: {
+  methods: {
     panel: 'From the panel',
     about: 'As near as I can tell',
     measured: 'Stick or scale',

@@ -29,9 +29,9 @@ export const start = /* @__PURE__ */ group('start', {
   spareCount: (n: number) => (n === 0 ? 'no spare' : plural(n, '1 spare', `${n} spares`)),
   fewerSpares: 'One spare less',
   moreSpares: 'One spare more',
-  ways: 'How you use water',
-  way: { careful: 'Careful', usual: 'As most campers', 'as-at-home': 'As at home' },
-  wayMeans: {
+  styles: 'How you use water',
+  style: { careful: 'Careful', usual: 'As most campers', 'as-at-home': 'As at home' },
+  amountMeans: {
     careful: (day: string) =>
       `About ${day} per person and day, the toilet apart: a short shower every third day, dishes once a day, taps off in between. Basic needs are a little less (Sphere Handbook).`,
     usual: (day: string) =>

@@ -4,7 +4,7 @@ import type { Page } from 'playwright-core'
 export const SCREENS = [
   '/', '/stay', '/runs', '/runs/print', '/places', '/season', '/habits', '/rig', '/rig?show=map', '/rig/gray-to-black', '/budget',
   '/shower', '/chores', '/log', '/review?stay=low-meadow', '/cards', '/cards/dump/outlet', '/cards/bucket-test', '/guide',
-  '/guide?q=rinse', '/guide/schools', '/guide/first-dump', '/guide/first-night', '/guide/handbook/runs', '/more', '/settings', '/start', '/start?step=2',
+  '/guide?q=rinse', '/guide/questions', '/guide/first-dump', '/guide/first-night', '/guide/handbook/runs', '/more', '/settings', '/start', '/start?step=2',
   '/start?step=3',
 ] // prettier-ignore
 

@@ -11,9 +11,9 @@ const byHand: CardTemplate = {
   kind: 'by-hand',
   about: 'rig',
   items: [
-    { id: 'by-hand.out', shows: ['moved'], cares: ['local-rule'] },
+    { id: 'by-hand.out', shows: ['moved'], cautions: ['local-rule'] },
     { id: 'by-hand.in', shows: ['moved'] },
-    { id: 'by-hand.over', shows: ['moved'], cares: ['stay'] },
+    { id: 'by-hand.over', shows: ['moved'], cautions: ['stay'] },
   ],
 }
 

@@ -1,20 +1,20 @@
 import type { Block, StepTemplate } from '../template'
 
 /** All that is left of a card where its waste is not taken. */
-export const refused: StepTemplate = { id: 'where.refused', cares: ['local-rule'] }
+export const refused: StepTemplate = { id: 'where.refused', cautions: ['local-rule'] }
 
 /** Only where it goes: nobody has said yet that this drain takes toilet waste. */
 export const whereTo: Block = {
   when: ['!goes-on'],
   items: [
-    { id: 'where.ask', when: ['ask-toilet'], cares: ['local-rule'] },
-    { id: 'where.ask-gray', when: ['!ask-toilet', 'ask-gray'], cares: ['local-rule'] },
+    { id: 'where.ask', when: ['ask-toilet'], cautions: ['local-rule'] },
+    { id: 'where.ask-gray', when: ['!ask-toilet', 'ask-gray'], cautions: ['local-rule'] },
     {
       id: 'where.old-black',
       when: ['old-black', 'no-toilet-waste', '!ask-toilet', '!ask-gray'],
-      cares: ['local-rule'],
+      cautions: ['local-rule'],
     },
-    { id: 'where.product', when: ['rule-unknown', '!treatment=none'], cares: ['septic'] },
+    { id: 'where.product', when: ['rule-unknown', '!treatment=none'], cautions: ['septic'] },
   ],
 }
 
@@ -22,10 +22,10 @@ export const whereTo: Block = {
 export const whereToGray: Block = {
   when: ['!goes-on'],
   items: [
-    { id: 'where.ask', when: ['ask-toilet', 'toilet-in-gray'], cares: ['local-rule'] },
-    { id: 'where.ask-gray', when: ['ask-gray'], cares: ['local-rule'] },
-    { id: 'gray-only.ask', when: ['!ask-gray', '!toilet-in-gray'], cares: ['local-rule'] },
-    { id: 'where.old-black', when: ['old-black', 'no-toilet-waste', '!ask-gray'], cares: ['local-rule'] },
+    { id: 'where.ask', when: ['ask-toilet', 'toilet-in-gray'], cautions: ['local-rule'] },
+    { id: 'where.ask-gray', when: ['ask-gray'], cautions: ['local-rule'] },
+    { id: 'gray-only.ask', when: ['!ask-gray', '!toilet-in-gray'], cautions: ['local-rule'] },
+    { id: 'where.old-black', when: ['old-black', 'no-toilet-waste', '!ask-gray'], cautions: ['local-rule'] },
   ],
 }
 
@@ -41,8 +41,8 @@ export const opening: Block = {
   when: ['!goes-on'],
   items: [
     ...freshFirst,
-    { id: 'open.toilet', when: ['toilet-here'], acts: ['toilet-shut'], cares: ['gas'], isInside: true },
-    { id: 'open.air', when: ['!toilet-here'], acts: ['toilet-shut'], cares: ['gas'], isInside: true },
+    { id: 'open.toilet', when: ['toilet-here'], acts: ['toilet-shut'], cautions: ['gas'], isInside: true },
+    { id: 'open.air', when: ['!toilet-here'], acts: ['toilet-shut'], cautions: ['gas'], isInside: true },
     { id: 'open.gloves', acts: ['gloves', 'eyes'] },
   ],
 }
@@ -59,7 +59,7 @@ export const closeRead: StepTemplate = {
   id: 'close.read',
   when: ['panel'],
   acts: ['read-after'],
-  wrongs: ['panel-lies'],
+  mishaps: ['panel-lies'],
   isInside: true,
 }
 export const closing: Block = { items: [outsideDone, closeRead] }
@@ -82,15 +82,15 @@ export const charging: Block = {
       when: ['charge-some', 'charge-from-tap'],
       acts: ['move:charge'],
       shows: ['charge'],
-      cares: ['two-hoses'],
+      cautions: ['two-hoses'],
     },
-    { id: 'charge.septic', isInside: true, when: ['septic', 'treats'], cares: ['septic'] },
-    { id: 'charge.nothing', isInside: true, when: ['nothing-in', 'treats'], cares: ['septic'] },
+    { id: 'charge.septic', isInside: true, when: ['septic', 'treats'], cautions: ['septic'] },
+    { id: 'charge.nothing', isInside: true, when: ['nothing-in', 'treats'], cautions: ['septic'] },
     {
       id: 'charge.mixture',
       isInside: true,
       when: ['treats', 'treatment=household', 'own-product'],
-      cares: ['no-bleach'],
+      cautions: ['no-bleach'],
     },
     {
       each: 'product',
@@ -102,7 +102,7 @@ export const charging: Block = {
           when: ['powder'],
           acts: ['dose'],
           shows: ['dose'],
-          cares: ['eyes', 'no-mix', 'label'],
+          cautions: ['eyes', 'no-mix', 'label'],
         },
         {
           id: 'charge.dose',
@@ -110,7 +110,7 @@ export const charging: Block = {
           when: ['!powder'],
           acts: ['dose'],
           shows: ['dose'],
-          cares: ['eyes', 'no-mix', 'label'],
+          cautions: ['eyes', 'no-mix', 'label'],
         },
       ],
     },
@@ -120,7 +120,7 @@ export const charging: Block = {
       when: ['!own-product', 'treats', '!treatment=household'],
       acts: ['dose'],
       shows: ['capacity'],
-      cares: ['eyes', 'no-mix', 'label'],
+      cautions: ['eyes', 'no-mix', 'label'],
     },
     {
       id: 'charge.household',
@@ -128,7 +128,7 @@ export const charging: Block = {
       when: ['treats', 'treatment=household', '!own-product'],
       acts: ['dose'],
       shows: ['capacity'],
-      cares: ['eyes', 'no-mix', 'no-bleach'],
+      cautions: ['eyes', 'no-mix', 'no-bleach'],
     },
     { id: 'charge.hands', isInside: true, when: ['goes-in'], acts: ['hands'] },
   ],
@@ -145,8 +145,8 @@ const metered: Block = {
       acts: ['water-on', 'attend'],
       shows: ['rinse-litres', 'rinse-minutes'],
       timer: 'rinse-minutes',
-      cares: ['stay'],
-      wrongs: ['called-away', 'overflows'],
+      cautions: ['stay'],
+      mishaps: ['called-away', 'overflows'],
     },
     {
       id: 'rinse.timed',
@@ -154,15 +154,15 @@ const metered: Block = {
       acts: ['water-on', 'attend'],
       shows: ['rinse-litres', 'rinse-minutes'],
       timer: 'rinse-minutes',
-      cares: ['stay'],
-      wrongs: ['called-away', 'overflows'],
+      cautions: ['stay'],
+      mishaps: ['called-away', 'overflows'],
     },
     {
       id: 'rinse.release',
       acts: ['water-off', 'open:tank'],
       shows: ['rounds', 'rounds-stop'],
       tally: 'rounds',
-      wrongs: ['never-clear', 'no-flow'],
+      mishaps: ['never-clear', 'no-flow'],
     },
   ],
 }
@@ -176,16 +176,16 @@ const backFilled: Block = {
       acts: ['water-on', 'attend'],
       shows: ['rinse-litres', 'rinse-minutes'],
       timer: 'rinse-minutes',
-      cares: ['stay', 'backflow'],
-      wrongs: ['called-away', 'overflows'],
+      cautions: ['stay', 'backflow'],
+      mishaps: ['called-away', 'overflows'],
     },
     {
       id: 'rinse.back-release',
       acts: ['water-off', 'open:end'],
       shows: ['rounds', 'rounds-stop'],
       tally: 'rounds',
-      cares: ['valves'],
-      wrongs: ['never-clear', 'no-flow'],
+      cautions: ['valves'],
+      mishaps: ['never-clear', 'no-flow'],
     },
   ],
 }
@@ -203,15 +203,15 @@ const openValve: Block = {
       acts: ['water-on'],
       shows: ['rinse-minutes', 'rinse-litres'],
       timer: 'rinse-minutes',
-      cares: ['stay'],
-      wrongs: ['overflows', 'called-away'],
+      cautions: ['stay'],
+      mishaps: ['overflows', 'called-away'],
     },
     {
       id: 'rinse.open-off',
       acts: ['water-off'],
       shows: ['rounds', 'rounds-stop'],
       tally: 'rounds',
-      wrongs: ['never-clear', 'no-flow'],
+      mishaps: ['never-clear', 'no-flow'],
     },
   ],
 }
@@ -231,8 +231,8 @@ const noInlet: Block = {
           acts: ['water-on', 'water-off'],
           shows: ['rinse-minutes', 'rounds'],
           timer: 'rinse-minutes',
-          cares: ['stay'],
-          wrongs: ['overflows'],
+          cautions: ['stay'],
+          mishaps: ['overflows'],
         },
         {
           id: 'rinse.buckets',
@@ -240,10 +240,10 @@ const noInlet: Block = {
           isInside: true,
           acts: ['water-on', 'water-off'],
           shows: ['bucket-size', 'rounds'],
-          cares: ['stay'],
-          wrongs: ['overflows'],
+          cautions: ['stay'],
+          mishaps: ['overflows'],
         },
-        { id: 'rinse.call', shows: ['rounds', 'rounds-stop'], tally: 'rounds', wrongs: ['never-clear'] },
+        { id: 'rinse.call', shows: ['rounds', 'rounds-stop'], tally: 'rounds', mishaps: ['never-clear'] },
       ],
     },
     {
@@ -257,8 +257,8 @@ const noInlet: Block = {
           shows: ['rinse-minutes', 'rounds', 'rounds-stop'],
           timer: 'rinse-minutes',
           tally: 'rounds',
-          cares: ['stay'],
-          wrongs: ['overflows', 'never-clear'],
+          cautions: ['stay'],
+          mishaps: ['overflows', 'never-clear'],
         },
         {
           id: 'rinse.buckets-alone',
@@ -266,8 +266,8 @@ const noInlet: Block = {
           acts: ['water-on', 'water-off'],
           shows: ['bucket-size', 'rounds', 'rounds-stop'],
           tally: 'rounds',
-          cares: ['stay'],
-          wrongs: ['overflows', 'never-clear'],
+          cautions: ['stay'],
+          mishaps: ['overflows', 'never-clear'],
         },
         { id: 'rinse.go-out' },
       ],
@@ -281,7 +281,7 @@ export const rinseHose: StepTemplate = {
   each: 'first-black',
   when: [['rinse-inlet', 'back-fill-here', 'wand'], 'water-here', '!goes-on'],
   acts: ['rinse-hose'],
-  cares: ['backflow', 'two-hoses'],
+  cautions: ['backflow', 'two-hoses'],
 }
 /** The same at the next outlet, where gloves were on waste. */
 export const rinseHoseNext: StepTemplate = {
@@ -304,7 +304,7 @@ export const rinsing: Block = {
       when: ['gray-enough', '!with-gray'],
       acts: ['open:gray', 'shut:gray'],
       shows: ['pulse'],
-      cares: ['valves'],
+      cautions: ['valves'],
     },
   ],
 }
@@ -313,32 +313,38 @@ export const rinsing: Block = {
 export const connecting: Block = {
   stage: true,
   items: [
-    { id: 'dump.all-home', acts: ['shut:all'], cares: ['valves'] },
+    { id: 'dump.all-home', acts: ['shut:all'], cautions: ['valves'] },
     {
       id: 'dump.ground-first',
       when: ['first-connection=ground', '!goes-on', '!gray-hose'],
       acts: ['ground-on'],
       shows: ['hose-weight'],
-      wrongs: ['jumps'],
+      mishaps: ['jumps'],
     },
-    { id: 'dump.ground-lies', when: ['gray-hose', '!goes-on'], acts: ['ground-on'], wrongs: ['jumps'] },
+    { id: 'dump.ground-lies', when: ['gray-hose', '!goes-on'], acts: ['ground-on'], mishaps: ['jumps'] },
     {
       id: 'dump.cap',
       acts: ['cap-off'],
       shows: ['pipe'],
-      cares: ['eyes', 'open-slowly'],
-      wrongs: ['too-much-in-pipe'],
+      cautions: ['eyes', 'open-slowly'],
+      mishaps: ['too-much-in-pipe'],
     },
-    { id: 'dump.rig-end', when: ['!gray-hose'], acts: ['hose-on'], wrongs: ['leaks'] },
-    { id: 'dump.rig-gray', when: ['gray-hose'], acts: ['hose-on'], wrongs: ['leaks'] },
+    { id: 'dump.rig-end', when: ['!gray-hose'], acts: ['hose-on'], mishaps: ['leaks'] },
+    { id: 'dump.rig-gray', when: ['gray-hose'], acts: ['hose-on'], mishaps: ['leaks'] },
     {
       id: 'dump.ground-last',
       when: ['first-connection=rig', '!goes-on', '!gray-hose'],
       acts: ['ground-on'],
       shows: ['hose-weight'],
-      wrongs: ['jumps'],
+      mishaps: ['jumps'],
     },
-    { id: 'dump.end-open', when: ['end-valve'], acts: ['open:end'], cares: ['valves'], wrongs: ['leaks'] },
+    {
+      id: 'dump.end-open',
+      when: ['end-valve'],
+      acts: ['open:end'],
+      cautions: ['valves'],
+      mishaps: ['leaks'],
+    },
   ],
 }
 
@@ -347,7 +353,7 @@ export const standJoined: StepTemplate = {
   id: 'dump.joined',
   when: ['joined-here'],
   acts: ['open:joined'],
-  cares: ['valves'],
+  cautions: ['valves'],
 }
 
 /** The hose off again, washed by the crew's way, and everything shut; where another outlet follows it stays in the drain. */
@@ -355,16 +361,16 @@ export const disconnecting: Block = {
   stage: true,
   items: [
     { id: 'dump.end-shut', when: ['end-valve'], acts: ['shut:end'] },
-    { id: 'dump.rig-off', acts: ['hose-off', 'cap-on'], wrongs: ['leaks'] },
+    { id: 'dump.rig-off', acts: ['hose-off', 'cap-on'], mishaps: ['leaks'] },
     {
       when: ['!leads-on'],
       items: [
-        { id: 'dump.hose-fresh', when: ['hose-wash=fresh', 'water-here'], cares: ['two-hoses'] },
-        { id: 'dump.hose-soap', when: ['hose-wash=soap', 'water-here'], cares: ['two-hoses'] },
+        { id: 'dump.hose-fresh', when: ['hose-wash=fresh', 'water-here'], cautions: ['two-hoses'] },
+        { id: 'dump.hose-soap', when: ['hose-wash=soap', 'water-here'], cautions: ['two-hoses'] },
         {
           id: 'dump.hose-clear',
           when: ['hose-wash=gray', '!gray-here', 'water-here'],
-          cares: ['two-hoses'],
+          cautions: ['two-hoses'],
         },
         { id: 'dump.ground-off', acts: ['ground-off'] },
       ],

@@ -7,7 +7,7 @@ export const fresh: CardTemplate = {
   about: 'fresh',
   items: [
     { id: 'fresh.full', when: ['!fresh-room', '!jugs'] },
-    { id: 'fresh.never', when: ['drinking-never', '!jugs', 'fresh-room'], cares: ['potable'] },
+    { id: 'fresh.never', when: ['drinking-never', '!jugs', 'fresh-room'], cautions: ['potable'] },
     {
       when: [
         ['!drinking-never', 'jugs'],
@@ -15,14 +15,14 @@ export const fresh: CardTemplate = {
       ],
       items: [
         { id: 'fresh.hands' },
-        { id: 'fresh.potable', acts: ['potable'], cares: ['potable'] },
+        { id: 'fresh.potable', acts: ['potable'], cautions: ['potable'] },
         { id: 'fresh.tap', acts: ['flushed'] },
       ],
     },
     {
       when: ['!jugs', 'fresh-room', '!drinking-never'],
       items: [
-        { id: 'fresh.hose', cares: ['drinking-hose'] },
+        { id: 'fresh.hose', cautions: ['drinking-hose'] },
         { id: 'fresh.bucket', shows: ['bucket-size', 'bucket-seconds'] },
         { id: 'fresh.see', shows: ['fill', 'fill-minutes', 'fill-kg'] },
         {
@@ -30,8 +30,8 @@ export const fresh: CardTemplate = {
           acts: ['fresh-in', 'attend', 'move:fill'],
           shows: ['fill', 'fill-minutes'],
           timer: 'fill-minutes',
-          cares: ['stay'],
-          wrongs: ['air-lock', 'overflows'],
+          cautions: ['stay'],
+          mishaps: ['air-lock', 'overflows'],
         },
       ],
     },
@@ -41,16 +41,16 @@ export const fresh: CardTemplate = {
         {
           id: 'fresh.jug-see',
           shows: ['jug-loads', 'jug-litres', 'jug-kg'],
-          cares: ['lift'],
-          wrongs: ['heavy'],
+          cautions: ['lift'],
+          mishaps: ['heavy'],
         },
         {
           id: 'fresh.jug-pour',
           acts: ['lift', 'fresh-in', 'move:jugs', 'attend'],
           shows: ['jug-loads', 'jug-kg'],
           tally: 'jug-loads',
-          cares: ['lift', 'stay'],
-          wrongs: ['heavy', 'air-lock'],
+          cautions: ['lift', 'stay'],
+          mishaps: ['heavy', 'air-lock'],
         },
       ],
     },
@@ -65,7 +65,7 @@ export const fresh: CardTemplate = {
       id: 'fresh.read',
       when: ['panel', ['fresh-room', 'jugs']],
       acts: ['read-after'],
-      wrongs: ['panel-lies'],
+      mishaps: ['panel-lies'],
     },
   ],
 }
@@ -84,7 +84,7 @@ export const roadDay: CardTemplate = {
           acts: ['move:drain'],
           shows: ['drain-fresh', 'drain-fresh-minutes', 'road-reserve'],
           timer: 'drain-fresh-minutes',
-          cares: ['local-rule'],
+          cautions: ['local-rule'],
         },
         { id: 'road.full', when: ['!drain-fresh', 'fresh-driving=full'], shows: ['content'] },
         {
@@ -117,10 +117,10 @@ export const houseRules: Item[] = [
   { id: 'house.paper-mixed', when: ['paper-mixed=first-flushed', '!paper=none'] },
   { id: 'house.solids', when: ['solids-aboard=never'] },
   { id: 'house.liquids', when: ['cassette-uses=liquids', 'cassette-here'] },
-  { id: 'house.outdoors', when: ['outdoors=allowed'], cares: ['local-rule'] },
+  { id: 'house.outdoors', when: ['outdoors=allowed'], cautions: ['local-rule'] },
   { id: 'house.weekly', when: ['treatment-rhythm=weekly', '!treatment=none'] },
   { id: 'house.wipes', when: ['bowl=wipes'] },
-  { id: 'house.vinegar', when: ['bowl=vinegar'], cares: ['no-bleach'] },
+  { id: 'house.vinegar', when: ['bowl=vinegar'], cautions: ['no-bleach'] },
   { id: 'house.brush', when: ['bowl=brush'] },
 ]
 
@@ -129,10 +129,10 @@ export const arrival: CardTemplate = {
   kind: 'arrival',
   about: 'rig',
   items: [
-    { id: 'arrival.level', cares: ['tilt'] },
-    { id: 'arrival.fresh', when: ['has-fresh'], cares: ['potable'] },
-    { id: 'arrival.shut', when: ['black-here'], acts: ['shut:all'], cares: ['valves'] },
-    { id: 'arrival.shut-gray', when: ['!black-here'], acts: ['shut:all'], cares: ['valves'] },
+    { id: 'arrival.level', cautions: ['tilt'] },
+    { id: 'arrival.fresh', when: ['has-fresh'], cautions: ['potable'] },
+    { id: 'arrival.shut', when: ['black-here'], acts: ['shut:all'], cautions: ['valves'] },
+    { id: 'arrival.shut-gray', when: ['!black-here'], acts: ['shut:all'], cautions: ['valves'] },
     standJoined,
     { id: 'arrival.hookup', when: ['hookup'], shows: ['shut-hours'] },
     { id: 'arrival.empty', when: ['hookup'] },
@@ -148,10 +148,10 @@ export const shakedown: CardTemplate = {
   kind: 'shakedown',
   about: 'rig',
   items: [
-    { id: 'count.level', cares: ['tilt'] },
-    { id: 'count.fresh', when: ['has-fresh'], cares: ['potable'] },
+    { id: 'count.level', cautions: ['tilt'] },
+    { id: 'count.fresh', when: ['has-fresh'], cautions: ['potable'] },
     { id: 'count.waste', shows: ['known-charge'] },
-    { id: 'count.shut', acts: ['shut:all'], cares: ['valves'] },
+    { id: 'count.shut', acts: ['shut:all'], cautions: ['valves'] },
     standJoined,
     { id: 'count.what' },
     { id: 'count.everybody' },
@@ -166,7 +166,7 @@ export const bucketTest: CardTemplate = {
   items: [
     { id: 'bucket.take', shows: ['bucket-size'] },
     { id: 'bucket.open' },
-    { id: 'bucket.time', acts: ['time'], shows: ['bucket-seconds'], wrongs: ['called-away'] },
+    { id: 'bucket.time', acts: ['time'], shows: ['bucket-seconds'], mishaps: ['called-away'] },
     { id: 'bucket.again' },
     { id: 'bucket.write', acts: ['measure'] },
   ],
@@ -178,9 +178,9 @@ export const meteredFill: CardTemplate = {
   about: 'tank',
   items: [
     { id: 'metered.empty' },
-    { id: 'metered.level', cares: ['tilt'] },
-    { id: 'metered.hose', when: ['!waste-tank'], cares: ['drinking-hose'] },
-    { id: 'metered.hose-waste', when: ['waste-tank'], cares: ['backflow', 'two-hoses'] },
+    { id: 'metered.level', cautions: ['tilt'] },
+    { id: 'metered.hose', when: ['!waste-tank'], cautions: ['drinking-hose'] },
+    { id: 'metered.hose-waste', when: ['waste-tank'], cautions: ['backflow', 'two-hoses'] },
     { id: 'metered.shut', acts: ['shut:all'] },
     { id: 'open.gloves', when: ['waste-tank'], acts: ['gloves', 'eyes'] },
     {
@@ -188,8 +188,8 @@ export const meteredFill: CardTemplate = {
       acts: ['attend'],
       shows: ['metered-litres', 'meter-minutes'],
       timer: 'meter-minutes',
-      cares: ['stay'],
-      wrongs: ['overflows', 'air-lock', 'called-away'],
+      cautions: ['stay'],
+      mishaps: ['overflows', 'air-lock', 'called-away'],
     },
     { id: 'close.hands', when: ['waste-tank'], acts: ['hands'] },
     { id: 'metered.marks', when: ['panel'] },

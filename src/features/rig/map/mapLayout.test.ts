@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { sideOf, type Rig } from '@/core/domain'
+import { fillOf, type Rig } from '@/core/domain'
 import { documentArb } from '../../../../tests/support/generate'
 import { mapLayout, nextOf, nodeHeight, pipePath, pipeWidth } from './mapLayout'
 
@@ -22,7 +22,7 @@ it('everything of a rig stands once, inside, and on nothing else; an outlet’s 
         [
           ...rig.fixtures.map(({ id }) => id),
           ...rig.containers
-            .filter(({ kind }) => ['supply', 'waste'].includes(sideOf(kind)))
+            .filter(({ kind }) => ['supply', 'waste'].includes(fillOf(kind)))
             .map(({ id }) => id),
         ].sort(),
       )

@@ -1,4 +1,4 @@
-import { sideOf, type Id, type Rig } from '@/core/domain'
+import { fillOf, type Id, type Rig } from '@/core/domain'
 
 /** Where things stand on the map, px from its top; columns run supply, fixtures, waste. */
 export interface MapLayout {
@@ -40,7 +40,7 @@ export function mapLayout(rig: Rig, node: number): MapLayout {
     const index = rig.outlets.findIndex(({ containers }) => containers.includes(id))
     return index < 0 ? rig.outlets.length : index
   }
-  const on = (side: string) => rig.containers.filter(({ kind }) => sideOf(kind) === side)
+  const on = (side: string) => rig.containers.filter(({ kind }) => fillOf(kind) === side)
   const waste = [...on('waste')].sort((a, b) => outletOf(a.id) - outletOf(b.id))
   const rows = Math.max(1, on('supply').length, rig.fixtures.length, waste.length)
   const height = rows * (node + GAP)

@@ -51,7 +51,7 @@ const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
 const decide = useDecideStore()
 /** Days from 05:00 of day 0 at which a container can wait no longer. */
 function decideX(container: string): number | null {
-  const by = decide.answers?.find((one) => one.container === container)?.ways[0]?.leaveBy
+  const by = decide.answers?.find((one) => one.container === container)?.offers[0]?.leaveBy
   const days = by && forecast.stay ? wallDaysBetween(dayZero(forecast.stay.start), by) : null
   return days !== null && board.value && days < board.value.days.length ? days : null
 }

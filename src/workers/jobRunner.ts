@@ -1,11 +1,11 @@
 import type { Args, JobName, Result, Step, Subject } from './jobs'
-import { jobRoom, type Doing } from './room'
+import { jobKit, type Doing } from './jobKit'
 
 /** How often a worker says that it is still at it, at least where its work stops for breath. */
 const BEAT_MS = 1000
 
 /** What the other side of a worker offers; calls are answered in their order. */
-export interface Desk {
+export interface JobRunner {
   /** Answers as soon as its code is there. */
   hello: () => Promise<true>
   take: (subject: Subject) => Promise<void>
@@ -18,9 +18,9 @@ export interface Desk {
   ) => Promise<Result<J>>
 }
 
-export function workerDesk(): Desk {
-  const room = jobRoom()
-  const doing: Doing = room
+export function jobRunner(): JobRunner {
+  const kit = jobKit()
+  const doing: Doing = kit
   let subject: Subject | null = null
   return {
     hello: () => Promise.resolve(true),
@@ -30,7 +30,7 @@ export function workerDesk(): Desk {
     },
     run: async (job, revision, args, tell) => {
       if (subject?.revision !== revision) throw new Error('the subject of this job was never taken')
-      const missing = room.prepare(job)
+      const missing = kit.prepare(job)
       const of = subject
       if (missing) await missing
       const work = doing[job](of, args)

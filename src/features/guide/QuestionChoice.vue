@@ -22,7 +22,7 @@ const inOrder = computed(() =>
 </script>
 
 <template>
-  <section class="border-t border-line py-3" :data-testid="`school-${question}`">
+  <section class="border-t border-line py-3" :data-testid="`question-${question}`">
     <h3 :id="`ask-${question}`" class="text-lg leading-tight font-bold">{{ ask }}</h3>
     <div
       role="radiogroup"
@@ -40,13 +40,13 @@ const inOrder = computed(() =>
         @click="$emit('take', id)"
       >
         <span class="block font-semibold"
-          >{{ name }}<span v-if="id === first" class="font-normal">, {{ t.schools.isDefault }}</span></span
+          >{{ name }}<span v-if="id === first" class="font-normal">, {{ t.questions.isDefault }}</span></span
         >
         <span class="block text-[0.95rem]">{{ reason }}</span>
       </button>
     </div>
     <p class="mt-1 text-[0.95rem] text-soft">
-      {{ t.schools.why(why) }} {{ t.schools.changes(changes, cards) }}
+      {{ t.questions.why(why) }} {{ t.questions.changes(changes, cards) }}
     </p>
   </section>
 </template>

@@ -4,7 +4,7 @@ import type { Quantity } from '../quantities'
  * Questions in which good practitioners disagree, and the sides of each, the default first. Flush water has its own place
  * (`FlushHabits`), and so has a solids bin's medium.
  */
-export const SCHOOLS = {
+export const QUESTIONS = {
   'valve-first': ['black', 'gray-pulse'],
   'dump-black': ['two-thirds', 'full', 'every-move'],
   'gray-at-hookup': ['shut', 'open'],
@@ -34,13 +34,13 @@ export const SCHOOLS = {
   vent: ['always', 'aired'],
   outdoors: ['never', 'allowed'],
 } as const
-export type School = keyof typeof SCHOOLS
-export type SideOf<Q extends School> = (typeof SCHOOLS)[Q][number]
-export type Sides = { [Q in School]: SideOf<Q> }
+export type Question = keyof typeof QUESTIONS
+export type AnswerOf<Q extends Question> = (typeof QUESTIONS)[Q][number]
+export type Answers = { [Q in Question]: AnswerOf<Q> }
 
 /** The owner's sides, and the numbers that go with them. */
-export interface Schools {
-  sides: Sides
+export interface CrewAnswers {
+  sides: Answers
   /** L of a small and of a large charge, and the share of the tank that 'a fifth' is. */
   smallCharge: Quantity
   largeCharge: Quantity

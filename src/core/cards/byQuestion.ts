@@ -1,7 +1,7 @@
-import type { CardKind, School } from '../domain'
+import type { CardKind, Question } from '../domain'
 
 /** Which cards each question changes a step or a number of; a test derives the same table from the cards themselves. */
-export const CARDS_OF_SCHOOL: Record<School, readonly CardKind[]> = {
+export const CARDS_OF_QUESTION: Record<Question, readonly CardKind[]> = {
   'valve-first': ['dump'],
   'dump-black': ['dump', 'top-up', 'rinse'],
   'gray-at-hookup': ['dump'],

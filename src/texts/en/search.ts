@@ -2,7 +2,7 @@ import { plural } from '../plural'
 import { group } from '../group'
 
 /** Ways in: the keys of a screen, and what can be looked for. */
-export const ways = /* @__PURE__ */ group('ways', {
+export const search = /* @__PURE__ */ group('search', {
   find: 'Find',
   findHint: 'A screen, a tank, a person, a habit, a number, or something to do',
   nothing: (text: string) => `Nothing here is called “${text}”.`,

@@ -39,7 +39,7 @@ const FACTORS = [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 2, 2.5]
  * every toilet use times a factor, average use. @param parts up to the end of the stay
  * @returns empty where no solids reach a black tank
  */
-export function flushSides(stayCase: StayCase, parts: number): FlushPoint[] {
+export function flushAnswers(stayCase: StayCase, parts: number): FlushPoint[] {
   return FACTORS.flatMap((factor) => {
     const model = compile(stayCase)
     const { count: width } = model.grid

@@ -36,12 +36,12 @@ const FEWEST = 16
 export type Doing = { [J in JobName]: (subject: Subject, args: Args<J>) => Work<J> }
 
 /** Where jobs are done, in a worker or, where there is none, beside the screen; tables and samplers stay from job to job. */
-export interface Room extends Doing {
+export interface JobKit extends Doing {
   /** Fetches what one kind of job alone needs; null where nothing is missing. */
   prepare: (job: JobName) => Promise<void> | null
 }
 
-export function jobRoom(): Room {
+export function jobKit(): JobKit {
   const tables = riskTables()
   const samplers = keptSamplers(tables)
   let readOpening: typeof import('@/engines/openingHours').readOpening | null = null
@@ -135,7 +135,7 @@ export function jobRoom(): Room {
 }
 
 /** Jobs about a stay that follows another are about its trips: they go on where that one's end, on luck of their own. */
-function chained(tables: RiskTables, room: Doing): Doing {
+function chained(tables: RiskTables, kit: Doing): Doing {
   let kept: { of: number; seed: number; subject: Subject } | null = null
   const wrapped = (job: JobName) =>
     function* (subject: Subject, args: Args<JobName>) {
@@ -150,8 +150,8 @@ function chained(tables: RiskTables, room: Doing): Doing {
       return yield* run(job, kept.subject, own)
     }
   const run = (job: JobName, subject: Subject, args: Args<JobName>) =>
-    (room[job] as (subject: Subject, args: Args<JobName>) => Work<JobName>)(subject, args)
-  const jobs = Object.keys(room) as JobName[]
+    (kit[job] as (subject: Subject, args: Args<JobName>) => Work<JobName>)(subject, args)
+  const jobs = Object.keys(kit) as JobName[]
   return Object.fromEntries(jobs.map((job) => [job, wrapped(job)])) as unknown as Doing
 }
 

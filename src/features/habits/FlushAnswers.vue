@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import FlushPlot from './FlushPlot.vue'
-import { setFlushFloor, setFlushHabit, setFlushSchool } from '@/actions/people'
-import { flushKept, flushSides, rinsesFor } from '@/core/habits'
-import { type Crew, type FlushHabits, type FlushSchool } from '@/core/domain'
+import { setFlushFloor, setFlushHabit, setFlushAnswer } from '@/actions/people'
+import { flushKept, flushAnswers, rinsesFor } from '@/core/habits'
+import { type Crew, type FlushHabits, type FlushAnswer } from '@/core/domain'
 import { useAdviceStore } from '@/data/adviceStore'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
@@ -24,7 +24,7 @@ const { volume } = useAmounts()
 const rough = (litres: number) => volume(Math.round(litres * 10) / 10)
 advice.follow('flush')
 
-const points = computed(() => (forecast.stayCase ? flushSides(forecast.stayCase, forecast.stayParts) : []))
+const points = computed(() => (forecast.stayCase ? flushAnswers(forecast.stayCase, forecast.stayParts) : []))
 const kept = computed(() => flushKept(props.crew))
 const now = computed(() => advice.flush.find(({ habit }) => habit === null)?.range ?? null)
 const rows = computed(() =>
@@ -43,10 +43,10 @@ const sentence = computed(() => {
   const words = now.value.likely < kept.value ? t.flush.under : t.flush.over
   return words(rough(now.value.low), rough(now.value.high), volume(kept.value))
 })
-const SCHOOLS = (['plenty', 'little'] as const).map((value) => ({ value, label: t.flush.schools[value] }))
+const QUESTIONS = (['plenty', 'little'] as const).map((value) => ({ value, label: t.flush.schools[value] }))
 
-function setSchool(school: FlushSchool) {
-  workspace.act(setFlushSchool(props.crew.id, school))
+function setSchool(school: FlushAnswer) {
+  workspace.act(setFlushAnswer(props.crew.id, school))
 }
 const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
   workspace.act(setFlushHabit(props.crew.id, key, value))
@@ -63,7 +63,7 @@ const set = (key: Exclude<keyof FlushHabits, 'school'>) => (value: number) =>
         <AppChoices
           :label="t.flush.school"
           :value="crew.flush.school"
-          :options="SCHOOLS"
+          :options="QUESTIONS"
           @choose="setSchool"
         />
         <p class="mt-1 text-[0.95rem] leading-snug text-soft">{{ t.flush.why[crew.flush.school] }}</p>

@@ -10,7 +10,7 @@ import { useLogStore } from '@/data/logStore'
 import { useRiskStore } from '@/data/riskStore'
 import { useSettingsStore } from '@/data/settingsStore'
 import { useUnderWayStore } from '@/data/underWayStore'
-import { useWaysStore } from '@/data/waysStore'
+import { useSearchStore } from '@/data/searchStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { useAskCount } from '@/parts/count/useAskCount'
 import { useLogging } from '@/parts/log/useLogging'
@@ -20,12 +20,12 @@ import { useAmounts } from '@/parts/useAmounts'
 import { formatDays } from '@/texts'
 import * as t from '@/texts/t'
 
-export type WayKind = keyof typeof t.ways.kinds
+export type EntryKind = keyof typeof t.search.kinds
 
 /** Something that can be found: where it leads, or what it does. */
-export interface Way {
+export interface SearchEntry {
   id: string
-  kind: WayKind
+  kind: EntryKind
   title: string
   detail: string
   /** What people type for it that it does not say itself. */
@@ -44,7 +44,7 @@ const askedOf = new Map<string, string>(
 const LOOKS = ['light', 'dark', 'sun'] as const
 
 /** Everything that can be found by its name, while somebody looks: screens, tanks, people, habits, numbers, things to do. */
-export function useWayEntries(isLooking: () => boolean) {
+export function useSearchEntries(isLooking: () => boolean) {
   const router = useRouter()
   const openPlace = useOpenPlace()
   const forecast = useForecastStore()
@@ -54,14 +54,14 @@ export function useWayEntries(isLooking: () => boolean) {
   const workspace = useWorkspaceStore()
   const settings = useSettingsStore()
   const risk = useRiskStore()
-  const ways = useWaysStore()
+  const search = useSearchStore()
   const log = useLogStore()
   const askCount = useAskCount()
   const { keys } = useLogging()
   const { gauge, volume, level } = useAmounts()
   const to = (path: string) => () => router.push(path)
 
-  const screens = (): Way[] =>
+  const screens = (): SearchEntry[] =>
     (
       [
         ['/', t.app.nav.camp, ''],
@@ -79,7 +79,7 @@ export function useWayEntries(isLooking: () => boolean) {
         ['/rig/gray-to-black', t.transfer.title, ''],
         ['/cards', t.cards.title, t.cards.lead],
         ['/guide', t.guide.title, t.guide.lead],
-        ['/guide/schools', t.schools.title, ''],
+        ['/guide/questions', t.questions.title, ''],
         ['/settings', t.app.nav.settings, ''],
         ['/start', t.app.nav.start, ''],
       ] as const
@@ -95,18 +95,18 @@ export function useWayEntries(isLooking: () => boolean) {
   /** What the Guide explains; screens and habits are there already. */
   const guide = guideEntries()
     .filter(({ kind }) => GUIDE_KINDS.has(kind))
-    .map(({ id, title, text, asked, link, kind }): Way => ({
+    .map(({ id, title, text, asked, link, kind }): SearchEntry => ({
       ...{ id: `guide ${id}`, kind: 'guide', title, detail: '', asked: `${asked} ${text}` },
       go: to(kind === 'card' && link ? link : `/guide?q=${encodeURIComponent(title)}`),
     }))
-  const tanks = (): Way[] =>
+  const tanks = (): SearchEntry[] =>
     (forecast.model?.containers ?? []).map(({ id, name, start, unit }, c) => {
       const days = forecast.result?.containers[c] ?? null
       const words =
-        days === null ? gauge(start, unit) : t.ways.now(gauge(start, unit), t.gauge.days(formatDays(days)))
+        days === null ? gauge(start, unit) : t.search.now(gauge(start, unit), t.gauge.days(formatDays(days)))
       return { id: `tank ${id}`, kind: 'tank', title: name, detail: words, go: to(`/rig?show=tank-${id}`) }
     })
-  const people = (): Way[] =>
+  const people = (): SearchEntry[] =>
     (forecast.crew?.persons ?? []).map(({ id, name }) => ({
       id: `person ${id}`,
       kind: 'person',
@@ -114,7 +114,7 @@ export function useWayEntries(isLooking: () => boolean) {
       detail: forecast.crew!.name,
       go: to('/stay?show=who'),
     }))
-  const places = (): Way[] =>
+  const places = (): SearchEntry[] =>
     (forecast.stay?.places ?? []).map(({ id, name }) => ({
       id: `place ${id}`,
       kind: 'place',
@@ -122,28 +122,28 @@ export function useWayEntries(isLooking: () => boolean) {
       detail: t.places.title,
       go: () => router.push('/places').then(() => openPlace.open(id)),
     }))
-  const habits = (): Way[] => {
+  const habits = (): SearchEntry[] => {
     const on = new Set(forecast.habitsOn.map(({ habit }) => habit))
     const days = new Map(bought.rows.map((row) => [row.habit, formatDays(row.days)]))
     return (forecast.stayCase?.habits ?? []).map(({ id, name }) => ({
       id: `habit ${id}`,
       kind: 'habit',
       title: name,
-      detail: on.has(id) ? t.ways.habitOn : days.has(id) ? t.ways.habitOff(days.get(id)!) : '',
+      detail: on.has(id) ? t.search.habitOn : days.has(id) ? t.search.habitOff(days.get(id)!) : '',
       go: to(`/habits?show=habit-${id}`),
     }))
   }
-  const numbers = (): Way[] => [
+  const numbers = (): SearchEntry[] => [
     ...(risk.risk
-      ? [number('plan-on', t.ways.numbers.planOn, formatDays(risk.risk.planOn.days), askCount)]
+      ? [number('plan-on', t.search.numbers.planOn, formatDays(risk.risk.planOn.days), askCount)]
       : []),
     ...(forecast.result?.days == null
       ? []
-      : [number('average', t.ways.numbers.average, formatDays(forecast.result.days), askCount)]),
+      : [number('average', t.search.numbers.average, formatDays(forecast.result.days), askCount)]),
     ...(forecast.crew?.activities ?? []).map((activity) =>
       number(
         `use ${activity.id}`,
-        t.ways.numbers.use(activity.name),
+        t.search.numbers.use(activity.name),
         volume(volumePerUse(activity)),
         to(`/stay?show=use-${activity.id}`),
       ),
@@ -151,20 +151,20 @@ export function useWayEntries(isLooking: () => boolean) {
     ...(forecast.model?.containers ?? []).map(({ id, name, capacity, unit }) =>
       number(
         `capacity ${id}`,
-        t.ways.numbers.capacity(name),
+        t.search.numbers.capacity(name),
         level(capacity, unit),
         to(`/rig?show=tank-${id}`),
       ),
     ),
   ]
-  const number = (id: string, title: string, detail: string, go: Way['go']): Way => ({
+  const number = (id: string, title: string, detail: string, go: SearchEntry['go']): SearchEntry => ({
     id: `number ${id}`,
     kind: 'number',
     title,
     detail,
     go,
   })
-  const action = (id: string, title: string, go: Way['go'], detail = ''): Way => ({
+  const action = (id: string, title: string, go: SearchEntry['go'], detail = ''): SearchEntry => ({
     id: `do ${id}`,
     kind: 'action',
     title,
@@ -174,41 +174,55 @@ export function useWayEntries(isLooking: () => boolean) {
   function logOne(activity: string) {
     return () => log.add([toldUse(log.at, activity, 1)])
   }
-  const actions = (): Way[] => {
+  const actions = (): SearchEntry[] => {
     const { stay } = forecast
     const isUnderWay = underWay.phase === 'under-way'
     return [
       ...(isUnderWay ? keys.value : []).map(({ activity }) =>
-        action(`log ${activity.id}`, t.ways.actions.log(activity.name), logOne(activity.id)),
+        action(`log ${activity.id}`, t.search.actions.log(activity.name), logOne(activity.id)),
       ),
-      ...(isUnderWay ? [action('panel', t.ways.actions.panel, to('/log?do=panel'))] : []),
-      action('shower', t.ways.actions.shower, to('/shower')),
+      ...(isUnderWay ? [action('panel', t.search.actions.panel, to('/log?do=panel'))] : []),
+      action('shower', t.search.actions.shower, to('/shower')),
       ...(stay
         ? [
-            action('night', t.ways.actions.night, () =>
+            action('night', t.search.actions.night, () =>
               workspace.act(setNights(stay.id, nightsBetween(stay.start, stay.leaveAt) + 1)),
             ),
-            action('why', t.ways.actions.why, askCount),
+            action('why', t.search.actions.why, askCount),
           ]
         : []),
       ...(workspace.undoLabel === null
         ? []
-        : [action('undo', t.ways.actions.undo, () => workspace.undo(), t.edits.labels[workspace.undoLabel])]),
+        : [
+            action(
+              'undo',
+              t.search.actions.undo,
+              () => workspace.undo(),
+              t.edits.labels[workspace.undoLabel],
+            ),
+          ]),
       ...(workspace.redoLabel === null
         ? []
-        : [action('redo', t.ways.actions.redo, () => workspace.redo(), t.edits.labels[workspace.redoLabel])]),
-      action('print', t.ways.actions.print, to('/cards/print')),
+        : [
+            action(
+              'redo',
+              t.search.actions.redo,
+              () => workspace.redo(),
+              t.edits.labels[workspace.redoLabel],
+            ),
+          ]),
+      action('print', t.search.actions.print, to('/cards/print')),
       ...LOOKS.map((look) =>
         action(
           `look ${look}`,
-          t.ways.actions.look(t.settings.theme[look].toLowerCase()),
+          t.search.actions.look(t.settings.theme[look].toLowerCase()),
           () => void (settings.theme = look),
         ),
       ),
-      action('keys', t.ways.actions.keys, () => void (ways.open = 'keys')),
+      action('keys', t.search.actions.keys, () => void (search.open = 'keys')),
     ]
   }
-  return computed((): Way[] => [
+  return computed((): SearchEntry[] => [
     ...screens(),
     ...actions(),
     ...tanks(),

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest'
-import { findWays } from './findWays'
-import type { Way } from './useWayEntries'
+import { findEntries } from './findEntries'
+import type { SearchEntry } from './useSearchEntries'
 
-const way = (title: string, detail = ''): Way => ({
+const way = (title: string, detail = ''): SearchEntry => ({
   id: title,
   kind: 'screen',
   title,
@@ -16,7 +16,7 @@ const ALL = [
   way('Sanitize', 'the fresh system'),
   way('Ilse Größe'),
 ]
-const titles = (text: string) => findWays(ALL, text).map(({ title }) => title)
+const titles = (text: string) => findEntries(ALL, text).map(({ title }) => title)
 
 it('finds by the first letters, with a slip, without accents, and by all words at once', () => {
   expect(titles('gra')).toEqual(['Gray', 'Gray to black'])

@@ -2,8 +2,8 @@ import type { Activity, ActivityKind } from '@/core/domain'
 import { fromSource, type Litres, type SourceId } from '@/core/quantities'
 
 /** How people use water: kept short; as most do who camp; as with a house's pipes behind the wall. */
-export const WAYS = ['careful', 'usual', 'as-at-home'] as const
-export type Way = (typeof WAYS)[number]
+export const USE_STYLES = ['careful', 'usual', 'as-at-home'] as const
+export type UseStyle = (typeof USE_STYLES)[number]
 
 type Kind = Extract<ActivityKind, 'shower' | 'hand-wash' | 'teeth' | 'dishes' | 'cooking' | 'cleaning'>
 type Use = [rate: number, litres: number, source?: SourceId]
@@ -13,7 +13,7 @@ type Use = [rate: number, litres: number, source?: SourceId]
  * drunk, careful comes to some 9 L a person and day, within the 7.5 to 15 of the Sphere Handbook's basic needs; usual to some
  * 16 (assumed); as at home a shower is five minutes at the label's limit of 7.6 L a minute.
  */
-const USES: Record<Way, Record<Kind, Use>> = {
+const USES: Record<UseStyle, Record<Kind, Use>> = {
   careful: {
     shower: [0.33, 8, 'sphere'], 'hand-wash': [6, 0.2, 'sphere'], teeth: [2, 0.15, 'sphere'],
     dishes: [1, 1.5, 'sphere'], cooking: [3, 0.3, 'sphere'], cleaning: [1, 0.2, 'sphere'],
@@ -31,16 +31,16 @@ const USES: Record<Way, Record<Kind, Use>> = {
 const isKind = (kind: ActivityKind): kind is Kind => kind in USES.usual
 
 /** An activity as these people do it: what is done for all of them together grows with their number. */
-export function asTheyLive(activity: Activity, way: Way, persons: number): Activity {
+export function asTheyLive(activity: Activity, style: UseStyle, persons: number): Activity {
   if (!isKind(activity.kind)) return activity
-  const [rate, litres, source = 'assumed'] = USES[way][activity.kind]
+  const [rate, litres, source = 'assumed'] = USES[style][activity.kind]
   const heads = activity.per === 'crew' ? persons : 1
   return { ...activity, rate: fromSource(rate, source), volume: fromSource(litres * heads, source) }
 }
 
 /** Litres of a person and day, the toilet left aside. @param drinking L a day */
-export function litresADay(way: Way, drinking: Litres): Litres {
-  return Object.values(USES[way]).reduce((sum, [rate, litres]) => sum + rate * litres, drinking)
+export function litresADay(style: UseStyle, drinking: Litres): Litres {
+  return Object.values(USES[style]).reduce((sum, [rate, litres]) => sum + rate * litres, drinking)
 }
 
 /**

@@ -5,7 +5,7 @@ import { compile } from '../compile'
 import type { Activity, Id, JointDraws, Now, StayCase } from '../domain'
 import type { Factor } from '../quantities'
 import { leftToday, type Allowance } from './allowance'
-import { apartAsTheyWant, grantedFrom } from './rates'
+import { apartAsTheyWant, factorFrom } from './rates'
 
 /** A stay made ready to be granted one factor after another. */
 export interface Grounds {
@@ -31,10 +31,10 @@ export function groundsOf(
  * The case as a budget of factor f grants it. Under way what is left today is taken at once, the worst it can do, and nothing
  * more of it today; from tomorrow on rates are f times.
  */
-export function granted({ stayCase, saved, allowances, effects }: Grounds, f: Factor): StayCase {
+export function caseAtFactor({ stayCase, saved, allowances, effects }: Grounds, f: Factor): StayCase {
   const { now } = stayCase
-  if (!now || !effects) return grantedFrom(stayCase, saved, f, 0)
-  const later = grantedFrom(stayCase, saved, f, todayOf(stayCase) + 1)
+  if (!now || !effects) return factorFrom(stayCase, saved, f, 0)
+  const later = factorFrom(stayCase, saved, f, todayOf(stayCase) + 1)
   const left = allowances.map((allowance) => ({ activity: allowance.activity, n: leftToday(allowance, f) }))
   const others = (now.today ?? []).filter(({ activity }) => !saved.some(({ id }) => id === activity))
   const today = [...others, ...saved.map(({ id }) => ({ activity: id, factor: 0 }))]

@@ -1,17 +1,17 @@
-import type { School, SCHOOLS } from '@/core/domain'
+import type { Question, QUESTIONS } from '@/core/domain'
 import { group } from '../group'
 
-interface Question {
+interface QuestionText {
   ask: string
   /** Why the default is the default. */
   why: string
   /** What the choice changes. */
   changes: string
 }
-type Sides<Q extends School> = Record<(typeof SCHOOLS)[Q][number], { name: string; reason: string }>
+type AnswerTexts<Q extends Question> = Record<(typeof QUESTIONS)[Q][number], { name: string; reason: string }>
 
 /** Where good practitioners disagree: both sides, with their reasons. */
-export const schools = /* @__PURE__ */ group('schools', {
+export const questions = /* @__PURE__ */ group('questions', {
   title: 'Your way of doing it',
   lead: 'Experienced campers disagree here. Choose once: the numbers and the cards follow your choice.',
   isDefault: 'default',
@@ -55,7 +55,7 @@ export const schools = /* @__PURE__ */ group('schools', {
   },
 })
 
-export const schoolQuestions: Record<School, Question> = /* @__PURE__ */ group('schoolQuestions', {
+export const questionTexts: Record<Question, QuestionText> = /* @__PURE__ */ group('questionTexts', {
   'valve-first': {
     ask: 'Which valve first?',
     why: 'It is short, and gray washes the hose after black.',
@@ -146,7 +146,7 @@ export const schoolQuestions: Record<School, Question> = /* @__PURE__ */ group('
   },
 })
 
-export const schoolSides: { [Q in School]: Sides<Q> } = /* @__PURE__ */ group('schoolSides', {
+export const answerTexts: { [Q in Question]: AnswerTexts<Q> } = /* @__PURE__ */ group('answerTexts', {
   'valve-first': {
     black: { name: 'Black, then gray', reason: 'Gray washes the hose.' },
     'gray-pulse': { name: 'A gray pulse first', reason: 'A leak shows with gray, not with black.' },

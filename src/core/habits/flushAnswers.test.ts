@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { trailerDemo } from '../../../scripts/demo/trailer'
 import { vanDemo } from '../../../scripts/demo/van'
 import { example, use } from '../../../tests/support/build'
-import { daysBought, flushKept, flushSides, rinsesFor } from './index'
+import { daysBought, flushKept, flushAnswers, rinsesFor } from './index'
 
 describe('the two sides of the flush', () => {
   it('by hand: the liquid per solid use is a line in the flush water, and the tank fills the sooner', () => {
@@ -13,7 +13,7 @@ describe('the two sides of the flush', () => {
       use('solid', { kind: 'solid-use', role: 'toilet', rate: 1, volume: 2, adds: [['body', 0.2]] }),
     ]
     const document = example({ fresh: [500, 0, 500], gray: [500, 0.9, 0], black: [40, 0.9, 0], uses })
-    const sides = flushSides(caseOf(document, 'stay'), 40)
+    const sides = flushAnswers(caseOf(document, 'stay'), 40)
     for (const { factor, liquid, days } of sides) {
       // 4 × (0.5 f + 0.25) + 2 f of liquid a day, and 0.2 L of solids besides.
       expect(liquid).toBeCloseTo(4 * factor + 1, 9)
@@ -24,11 +24,11 @@ describe('the two sides of the flush', () => {
 
   it('more flush water never leaves less liquid nor makes the toilet last longer, in the demo rigs', () => {
     // A cassette is tipped out: nothing mounds there, and no school holds anything back.
-    expect(flushSides(caseOf(vanDemo(), vanDemo().stays[0]!.id), 40)).toEqual([])
+    expect(flushAnswers(caseOf(vanDemo(), vanDemo().stays[0]!.id), 40)).toEqual([])
     const single = trailerDemo()
     single.rigs[0]!.outlets[0]!.joined = ['gray', 'black']
     for (const document of [trailerDemo(), single]) {
-      const sides = flushSides(caseOf(document, document.stays[0]!.id), 40)
+      const sides = flushAnswers(caseOf(document, document.stays[0]!.id), 40)
       expect(sides.length).toBeGreaterThan(5)
       sides.slice(1).forEach((point, k) => {
         expect(point.liquid).toBeGreaterThanOrEqual(sides[k]!.liquid)

@@ -1,10 +1,10 @@
 import type { Amount, Litres } from '../quantities'
 import type { ModelContainer } from './model'
-import type { Schools } from '../domain'
+import type { CrewAnswers } from '../domain'
 
 /** L of liquid put into a waste tank after an emptying, by the crew's side. */
 export function chargeOf(
-  { sides, smallCharge, largeCharge, chargeShare }: Schools,
+  { sides, smallCharge, largeCharge, chargeShare }: CrewAnswers,
   { capacity }: Pick<ModelContainer, 'capacity'>,
 ): Litres {
   if (sides.charge === 'none') return 0
@@ -14,7 +14,7 @@ export function chargeOf(
 
 /** The level up to which a black tank is topped up before it is dumped, by the crew's side; 0: it is dumped as it is. */
 export function topUpLevel(
-  { sides, topUpTo }: Schools,
+  { sides, topUpTo }: CrewAnswers,
   { capacity, ceiling }: Pick<ModelContainer, 'capacity' | 'ceiling'>,
 ): Amount {
   if (sides['dump-black'] === 'every-move') return 0

@@ -16,16 +16,16 @@ const { keys } = useLogging()
 const here = computed(() => keysOf(String(route.name), underWay.phase === 'under-way' ? keys.value : []))
 const screen = computed(() => t.app.nav[String(route.name) as keyof typeof t.app.nav] ?? t.app.name)
 const lists = computed(() => [
-  { title: t.ways.keysHere(screen.value), keys: here.value },
-  { title: t.ways.keysEverywhere, keys: keysEverywhere() },
+  { title: t.search.keysHere(screen.value), keys: here.value },
+  { title: t.search.keysEverywhere, keys: keysEverywhere() },
 ])
 </script>
 
 <template>
-  <AppDialog :open="open" :title="t.ways.keysTitle" :close-label="t.ways.close" @close="$emit('close')">
+  <AppDialog :open="open" :title="t.search.keysTitle" :close-label="t.search.close" @close="$emit('close')">
     <section v-for="list in lists" :key="list.title" class="mt-4">
       <h3 class="text-[0.95rem] font-semibold text-soft">{{ list.title }}</h3>
-      <p v-if="list.keys.length === 0">{{ t.ways.keysNone }}</p>
+      <p v-if="list.keys.length === 0">{{ t.search.keysNone }}</p>
       <dl data-testid="keys-list">
         <div
           v-for="line in list.keys"

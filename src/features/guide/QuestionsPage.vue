@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import SchoolQuestion from './SchoolQuestion.vue'
-import { setSchoolNumber, setSide, takeFlushSchool } from '@/actions/people'
-import { CARDS_OF_SCHOOL } from '@/core/cards'
-import { SCHOOLS, type FlushSchool, type School, type Schools } from '@/core/domain'
+import QuestionChoice from './QuestionChoice.vue'
+import { setAnswerNumber, setAnswer, takeFlushAnswer } from '@/actions/people'
+import { CARDS_OF_QUESTION } from '@/core/cards'
+import { QUESTIONS, type FlushAnswer, type Question, type CrewAnswers } from '@/core/domain'
 import { shutGrayAt } from '@/core/schedule'
 import ProductsList from './ProductsList.vue'
 import { useForecastStore } from '@/data/forecastStore'
@@ -22,7 +22,7 @@ import * as t from '@/texts/t'
 const forecast = useForecastStore()
 const workspace = useWorkspaceStore()
 const { volume } = useAmounts()
-const GROUPS: Record<keyof typeof t.schools.groups, School[]> = {
+const GROUPS: Record<keyof typeof t.questions.groups, Question[]> = {
   dump: [
     'charge', 'dump-black', 'valve-first', 'rinse-when', 'rinse-way', 'rinse-water', 'hose-wash', 'first-connection',
     'gray-at-hookup',
@@ -45,7 +45,7 @@ const NUMBERS = {
   rinseTo: ['percent', LIMITS.share],
   rinseRounds: ['number', LIMITS.rinses],
   hoseFlow: ['volume', LIMITS.perMinuteL],
-} as const satisfies Record<keyof Omit<Schools, 'sides'>, unknown>
+} as const satisfies Record<keyof Omit<CrewAnswers, 'sides'>, unknown>
 type NumberKey = keyof typeof NUMBERS
 const numberKeys = Object.keys(NUMBERS) as NumberKey[]
 
@@ -53,7 +53,7 @@ const sides = computed(() => forecast.crew?.schools.sides)
 /** What each charge comes to, in the owner's units. */
 const charges = computed(() => {
   const { smallCharge, largeCharge, chargeShare } = forecast.crew!.schools
-  const { small, none, large, fifth } = t.schoolSides.charge
+  const { small, none, large, fifth } = t.answerTexts.charge
   const of = (side: typeof small, amount: string) => ({ ...side, name: `${side.name}: ${amount}` })
   return {
     small: of(small, volume(smallCharge.value)),
@@ -66,72 +66,72 @@ const shut = computed(() => {
   const { model, crew } = forecast
   if (!model || !crew) return null
   const at = shutGrayAt(model)
-  return at === null ? null : t.schools.shut(dayAndTime(at), volume(crew.schools.hoseGray.value))
+  return at === null ? null : t.questions.shut(dayAndTime(at), volume(crew.schools.hoseGray.value))
 })
 function answer(group: keyof typeof GROUPS): string {
-  const own = GROUPS[group].filter((question) => sides.value![question] !== SCHOOLS[question][0]).length
-  return t.schools.answer(own, GROUPS[group].length)
+  const own = GROUPS[group].filter((question) => sides.value![question] !== QUESTIONS[question][0]).length
+  return t.questions.answer(own, GROUPS[group].length)
 }
 const numbersAnswer = computed(() => {
   const { blackThreshold, rinseRounds, roadReserve } = forecast.crew!.schools
-  return t.schools.numbersAnswer(
+  return t.questions.numbersAnswer(
     `${formatNumber(blackThreshold.value * 100, 0)} %`,
     formatNumber(rinseRounds.value, 0),
     volume(roadReserve.value),
   )
 })
 const sections = [
-  ...(Object.keys(GROUPS) as (keyof typeof GROUPS)[]).map((id) => ({ id, title: t.schools.groups[id] })),
+  ...(Object.keys(GROUPS) as (keyof typeof GROUPS)[]).map((id) => ({ id, title: t.questions.groups[id] })),
   { id: 'products', title: t.products.title },
-  { id: 'numbers', title: t.schools.numbers },
+  { id: 'numbers', title: t.questions.numbers },
 ]
-function take(question: School, side: string) {
-  workspace.act(setSide(forecast.crew!.id, question, side))
+function take(question: Question, side: string) {
+  workspace.act(setAnswer(forecast.crew!.id, question, side))
 }
-function takeFlush(side: FlushSchool) {
-  workspace.act(takeFlushSchool(forecast.crew!.id, side))
+function takeFlush(side: FlushAnswer) {
+  workspace.act(takeFlushAnswer(forecast.crew!.id, side))
 }
 function setNumber(key: NumberKey, value: number) {
-  return workspace.act(setSchoolNumber(forecast.crew!.id, key, value))
+  return workspace.act(setAnswerNumber(forecast.crew!.id, key, value))
 }
 </script>
 
 <template>
-  <NoStay v-if="!forecast.crew || !sides" :title="t.schools.title" />
+  <NoStay v-if="!forecast.crew || !sides" :title="t.questions.title" />
   <div v-else>
-    <h1 class="pt-5 text-3xl font-extrabold tracking-tight sm:text-4xl">{{ t.schools.title }}</h1>
-    <p class="max-w-[60ch] text-lg text-soft">{{ t.schools.lead }}</p>
+    <h1 class="pt-5 text-3xl font-extrabold tracking-tight sm:text-4xl">{{ t.questions.title }}</h1>
+    <p class="max-w-[60ch] text-lg text-soft">{{ t.questions.lead }}</p>
     <StayHeadline class="pt-3" />
     <FoldedSections :sections="sections">
       <FoldSection
         v-for="(questions, group) in GROUPS"
         :id="group"
         :key="group"
-        :title="t.schools.groups[group]"
+        :title="t.questions.groups[group]"
         :answer="answer(group)"
       >
-        <SchoolQuestion
+        <QuestionChoice
           v-if="group === 'toilet'"
           question="flush"
-          :ask="t.schools.flush.ask"
-          :why="t.schools.flush.why"
-          :changes="t.schools.flush.changes"
+          :ask="t.questions.flush.ask"
+          :why="t.questions.flush.why"
+          :changes="t.questions.flush.changes"
           cards=""
-          :sides="{ plenty: t.schools.flush.plenty, little: t.schools.flush.little }"
+          :sides="{ plenty: t.questions.flush.plenty, little: t.questions.flush.little }"
           first="plenty"
           :side="forecast.crew.flush.school"
-          @take="takeFlush($event as FlushSchool)"
+          @take="takeFlush($event as FlushAnswer)"
         />
-        <SchoolQuestion
+        <QuestionChoice
           v-for="question in questions"
           :key="question"
           :question="question"
-          :ask="t.schoolQuestions[question].ask"
-          :why="t.schoolQuestions[question].why"
-          :changes="t.schoolQuestions[question].changes"
-          :cards="CARDS_OF_SCHOOL[question].map((kind) => `“${t.cardNames[kind]}”`).join(', ')"
-          :sides="question === 'charge' ? charges : t.schoolSides[question]"
-          :first="SCHOOLS[question][0]"
+          :ask="t.questionTexts[question].ask"
+          :why="t.questionTexts[question].why"
+          :changes="t.questionTexts[question].changes"
+          :cards="CARDS_OF_QUESTION[question].map((kind) => `“${t.cardNames[kind]}”`).join(', ')"
+          :sides="question === 'charge' ? charges : t.answerTexts[question]"
+          :first="QUESTIONS[question][0]"
           :side="sides[question]"
           @take="take(question, $event)"
         />
@@ -151,12 +151,12 @@ function setNumber(key: NumberKey, value: number) {
       >
         <ProductsList :crew="forecast.crew" />
       </FoldSection>
-      <FoldSection id="numbers" :title="t.schools.numbers" :answer="numbersAnswer">
+      <FoldSection id="numbers" :title="t.questions.numbers" :answer="numbersAnswer">
         <div class="grid grid-cols-2 items-start gap-4 sm:grid-cols-3">
           <QuantityField
             v-for="key in numberKeys"
             :key="key"
-            :label="t.schools.number[key]"
+            :label="t.questions.number[key]"
             :value="forecast.crew.schools[key].value"
             :dimension="NUMBERS[key][0]"
             :min="NUMBERS[key][1].min"
