@@ -12,7 +12,7 @@ const FIRST_LOAD = new RegExp(
   `/node_modules/(pinia|immer|nanoid)/|/src/(${[
     'core/((calendar|compile|domain|count|runs)/(?!questions|reading)|slices)',
     // Whether a run can be done at all is asked before anything is counted.
-    'core/places/(judged|outing|visit|open|plainHours|way|refusals|distance|position)',
+    'core/places/(judged|journey|visit|open|plainHours|way|refusals|distance|position)',
     'core/(chain/(chain|passedOn)|underway/(phase|knownCase|caseNow|made)|habits/switchHabit|learn/effects)',
     'core/log/(entry|completeness)',
     'texts/(format|group|locale|plural|language|en/(words|count|app|camp|now|numbers|levels)[.])',

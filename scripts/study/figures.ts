@@ -57,7 +57,7 @@ export interface Figures {
   totalError: number
   /** Mean error of the levels over that of the count alone. */
   levelError: number
-  /** Root mean square error of the own level over the assumption's, of what was logged of it. */
+  /** Root mean square error of the own factor over the assumption's, of what was logged of it. */
   shower: number
   liquid: number
   /** Mean error of the days left where up to four are, that of the count alone, and where more are, as a share of them. */

@@ -13,7 +13,7 @@ export interface Habits {
   counted: number
   /** Which it counts, where it chooses; null: any. */
   choose: ((activity: Activity) => boolean) | null
-  /** Coefficient of variation of the crew's own levels, truly. */
+  /** Coefficient of variation of the crew's own factors, truly. */
   ownSpread: number
   /** Probability of a wrong reading, truly. */
   wrong: number

@@ -28,7 +28,7 @@ const rows = groups.flatMap(({ group, lines }) => [
 const text = `# What is learned, and how surely
 
 Dry Count learns what each use costs a crew, and where its levels stand, from what is logged and what the panel shows
-(\`src/core/learn\`). One Gaussian holds the crew's own level of every activity, how often it is done, the true capacity of
+(\`src/core/learn\`). One Gaussian holds the crew's own factor of every activity, how often it is done, the true capacity of
 every tank and its level; a pass over the evidence in the order of time carries it on. The table says how well that does on
 made-up households whose truth is known: ${HOUSEHOLDS} for each setting, on the three demo rigs. Their log goes the way of the
 application: entries, \`learnStay\`, \`caseNow\`, trips. Made by \`npm run study:learning\`; \`npm run proof\` holds the bounds on
@@ -55,27 +55,27 @@ and what was logged takes the place of what was expected (\`completenessOf\`). S
 and at a quarter to eleven.
 
 ## How a household is made
-Own levels are lognormal with the spread that the crew has (0.20), rates with 0.15, capacities with 0.03; uses are Poisson, of
+Own factors are lognormal with the spread that the crew has (0.20), rates with 0.15, capacities with 0.03; uses are Poisson, of
 those done at most once a day one draw a person and day; litres of a use are lognormal with 0.35. A shakedown stands at a
 hookup, begins full and empty, empties and fills as it goes and logs that; it counts the large uses: showers, dishes, hand
-washing, drinking and the toilet. A crew far from what is assumed has own levels with a spread of 0.40. Of several cassettes the
+washing, drinking and the toilet. A crew far from what is assumed has own factors with a spread of 0.40. Of several cassettes the
 one aboard is read, and those that are full stand aside.
 
 ## How doubt is dealt with
-- A level is cut to what its tank holds: means, bands, and what the count starts from. What is past its limit by nearly all that
-  is believed stays so: it breached.
-- The same step of a panel again says the less, the less the level has moved since. Where the level is believed to be outside of
-  that step, it counts in full.
-- From each reading of a step, what would be believed without the readings of that step goes on beside; where it explains
-  everything better, they were wrong: the probe is stuck, or it was false for once.
-- A look by stick or scale that is more than three deviations off may be wrong, as what was believed may be: the level stands
-  between both, as wide as they lie apart, until another look decides. Litres typed far from what a use takes teach next to nothing.
-- The litres of a filling say what was missing; those of an emptying what was there.
+- A level never leaves its tank: means, bands and the level that the count starts from are cut to its size. Only a level that is almost
+  surely past its limit stays past it, because then the limit was breached.
+- A panel that shows the same mark again says less the less the level has moved since. If the level is believed to be outside of
+  that mark, the reading counts in full.
+- After each reading of a mark, a second estimate goes on without the readings of that mark. Where it explains everything else
+  better, those readings were wrong: the probe is stuck, or the reading was false once.
+- A reading by stick or scale that is more than three deviations off may be wrong, and so may the estimate. The level is then put
+  between both, as unsure as they are apart, until another reading decides. Litres typed far from what a use takes teach almost nothing.
+- The litres of a filling say how much was missing; the litres of an emptying say how much was there.
 
 ## What it does not do
-- A probe that hangs at the step where the level truly stands is found only when the level has moved away from it.
+- A probe that hangs at the mark where the level truly is, is found only when the level has moved away from it.
 - Vessels that pass water on are taken as the ledger has them on average.
-- The rate of an activity is drawn together with its own level: its litres are right, its number of uses is the model's.
+- The rate of an activity is drawn together with its own factor: its litres are right, its number of uses is the model's.
 - Five days cannot halve the error of the day's total for a crew that is near what is assumed: the luck of five days outweighs it.
 `
 writeFileSync(new URL('../../docs/learning.md', import.meta.url), text)

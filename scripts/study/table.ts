@@ -126,9 +126,9 @@ function shakedowns(households: number, seed: number): Group {
     lines: [
       bound('the day’s total', shaken.totalError, 0, 0.85),
       bound('the day’s total, a crew far from what is assumed', far.totalError, 0, 0.6),
-      bound('own level of counted showers', shaken.shower, 0, 0.9),
-      bound('own level of counted liquid flushes', shaken.liquid, 0, 0.85),
-      bound('own level of metered showers', metered.shower, 0, 0.72),
+      bound('own factor of counted showers', shaken.shower, 0, 0.9),
+      bound('own factor of counted liquid flushes', shaken.liquid, 0, 0.85),
+      bound('own factor of metered showers', metered.shower, 0, 0.72),
     ],
   }
 }

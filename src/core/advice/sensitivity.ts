@@ -73,7 +73,7 @@ function factorAt(spread: Cv): number {
   return Math.exp(Z * Math.sqrt(Math.log1p(spread ** 2)))
 }
 
-/** The crew's own level of what a use takes. */
+/** The crew's own factor of what a use takes. */
 function activityDoubt(activity: Activity): Doubt {
   const { id, timed, volume } = activity
   const end = factorAt(ownSpread(activity))

@@ -41,7 +41,7 @@ export function caseAtFactor({ stayCase, saved, allowances, effects }: Grounds, 
   return { ...later, now: { ...takenNow(stayCase, now, effects, left), today } }
 }
 
-/** Uses taken now, at the mean litres of a use and in each draw at the crew's own level of it. */
+/** Uses taken now, at the mean litres of a use and in each draw at the crew's own factor of it. */
 export function takenNow(
   { crew }: StayCase,
   now: Now,

@@ -66,7 +66,7 @@ describe('a chain of stays (model.md section 1)', () => {
     )
   })
 
-  it('law: where only own levels, capacities and the start differ, trip i goes on as trip i of the long stay', () => {
+  it('law: where only own factors, capacities and the start differ, trip i goes on as trip i of the long stay', () => {
     const document = cutInTwo(trailerDemo(), 3)
     for (const crew of document.crews)
       for (const activity of crew.activities) Object.assign(activity, { spread: owned(0), dispersion: 0 })

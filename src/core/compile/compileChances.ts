@@ -33,7 +33,7 @@ export interface UseLine {
 export interface ActivityChance {
   /** Coefficient of variation of the litres of one use. */
   spread: Cv
-  /** The same of the crew's own level, one draw for a trip. */
+  /** The same of the crew's own factor, one draw for a trip. */
   levelSpread: Cv
   /** Uses that are Poisson, or exact where `exact`: all of them together. */
   many: UseLine
@@ -71,7 +71,7 @@ export interface Chances {
   warmest: Float64Array
   warmestSpread: Celsius
   heatAbove: Celsius
-  /** They take the place of the draws of own levels, capacities and starting levels; null: each is drawn apart. */
+  /** They take the place of the draws of own factors, capacities and starting levels; null: each is drawn apart. */
   draws: JointDraws | null
 }
 

@@ -87,7 +87,7 @@ export interface Activity {
   weights: { values: [number, number, number, number] } & Origin
   /** Coefficient of variation of the volume of one use. */
   spread: Quantity
-  /** The same of this crew's own level: by how much its mean may differ from the one above, all trip long. */
+  /** The same of this crew's own factor: by how much its mean may differ from the one above, all trip long. */
   levelSpread: Quantity
   /** Null: nothing was taken over, the numbers above stand. */
   learned: TakenOver | null
@@ -165,7 +165,7 @@ export function ownFactor({ learned }: Pick<Activity, 'learned'>): Factor {
   return learned?.factor ?? 1
 }
 
-/** How sure the own level is, a coefficient of variation. */
+/** How sure the own factor is, a coefficient of variation. */
 export function ownSpread({ learned, levelSpread }: Pick<Activity, 'learned' | 'levelSpread'>): Cv {
   return learned?.spread ?? levelSpread.value
 }

@@ -142,5 +142,5 @@ export type {
   Weather,
 } from './stay'
 export { isSoiled, joinedWith, wasteOf } from './isSoiled'
-export { PANEL_KINDS, asReading, readAs, panelSteps, panelOf, startOf } from './reading'
+export { PANEL_KINDS, asReading, readAs, panelMarks, panelOf, startOf } from './reading'
 export type { Reading, PanelKind } from './reading'

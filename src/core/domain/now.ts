@@ -25,7 +25,7 @@ export interface Now {
 export type Passed = Pick<Now, 'levels' | 'vessels' | 'onSolids' | 'draws'>
 
 /**
- * Joint draws of a stay's unknowns, a row a draw; trip i takes row i mod `rows`. Columns: own level of each activity, rate
+ * Joint draws of a stay's unknowns, a row a draw; trip i takes row i mod `rows`. Columns: own factor of each activity, rate
  * factor of each, capacity over the one given of each container, level of each (L, uses), in the model's order.
  */
 export interface JointDraws {

@@ -12,7 +12,7 @@ export type Reading =
   | { method: 'known'; level: Amount }
   | { method: 'about'; level: Amount; within: Amount }
   | { method: 'measured'; level: Amount; deviation: Amount }
-  | { method: 'panel'; step: number }
+  | { method: 'panel'; mark: number }
 
 /** Panels as they are sold; another has marks of the owner's own. */
 export const PANEL_KINDS = ['thirds', 'quarters'] as const
@@ -25,7 +25,7 @@ export function panelOf(kind: PanelKind): NonNullable<Panel> {
 }
 
 /** What a step of a panel may mean, as shares of the capacity: from its probe to the next (model.md section 6). */
-export function panelSteps({ probes }: Pick<NonNullable<Panel>, 'probes'>): { from: number; to: number }[] {
+export function panelMarks({ probes }: Pick<NonNullable<Panel>, 'probes'>): { from: number; to: number }[] {
   const edges = [0, ...probes]
   return edges.map((from, step) => ({ from, to: Math.min(1, edges[step + 1] ?? 1) }))
 }
@@ -47,8 +47,8 @@ export function startOf(reading: Reading, container: Full): { level: Quantity; e
   if (reading.method === 'about') return { level: owned(reading.level), error: evenly(2 * reading.within) }
   if (reading.method === 'measured')
     return { level: owned(reading.level), error: { shape: 'normal', size: owned(reading.deviation) } }
-  const step = container.panel ? panelSteps(container.panel)[reading.step] : undefined
-  if (!step) throw new RangeError(`no step ${reading.step} on this panel`)
+  const step = container.panel ? panelMarks(container.panel)[reading.mark] : undefined
+  if (!step) throw new RangeError(`no step ${reading.mark} on this panel`)
   const full = fullOf(container)
   return {
     level: owned(((step.from + step.to) / 2) * full),
@@ -62,7 +62,7 @@ function evenly(width: number): LevelError {
 }
 
 /** The step that is lit where the level is this share of the capacity; full is the last, which has no width. */
-export function stepAt(steps: readonly { from: number; to: number }[], share: Share): number {
+export function markAt(steps: readonly { from: number; to: number }[], share: Share): number {
   const step = steps.findIndex(({ to }) => share < to)
   return step < 0 ? steps.length - 1 : step
 }
@@ -82,7 +82,7 @@ export function readAs(method: Reading['method'], level: Amount, full: Amount, p
   if (method === 'about') return { method, level, within: ABOUT_SHARE * full }
   if (method === 'measured') return { method, level, deviation: MEASURED_SHARE * full }
   if (panel === null) throw new RangeError('no panel to read')
-  return { method, step: stepAt(panelSteps(panel), level / full) }
+  return { method, mark: markAt(panelMarks(panel), level / full) }
 }
 
 /** How a starting level was read, from what is kept of it. */
@@ -93,13 +93,13 @@ export function asReading(
   if (error.shape === 'normal') return { method: 'measured', level: level.value, deviation: error.size.value }
   const panel = 'panel' in container ? container.panel : null
   const full = fullOf({ capacity: container.capacity, spares: sparesOf(container) })
-  const step = (panel ? panelSteps(panel) : []).findIndex(
+  const step = (panel ? panelMarks(panel) : []).findIndex(
     ({ from, to }) =>
       from < to &&
       Math.abs(((from + to) / 2) * full - level.value) < 1e-6 * full &&
       Math.abs((to - from) * full - error.size.value) < 1e-6 * full,
   )
-  if (step >= 0) return { method: 'panel', step }
+  if (step >= 0) return { method: 'panel', mark: step }
   if (error.size.value === 0) return { method: 'known', level: level.value }
   return { method: 'about', level: level.value, within: error.size.value / 2 }
 }

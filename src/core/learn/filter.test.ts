@@ -25,7 +25,7 @@ function sink() {
 }
 const [FRESH, GRAY, BLACK] = [0, 1, 2]
 const tenUses: Evidence = { kind: 'used', at: 0.5, activity: 0, n: 10, litres: null, isExtra: false }
-/** Ten uses of 8 L: own level 80² × 0.2², single uses 10 × 8² × 0.35². */
+/** Ten uses of 8 L: own factor 80² × 0.2², single uses 10 × 8² × 0.35². */
 const [OWN, SINGLE] = [256, 78.4]
 
 it('litres moved by hand leave a level as unsure as they are, squares added', () => {

@@ -12,7 +12,7 @@ export interface Ground {
   leftOut: readonly (LeftOut | CountedFor | Unlogged)[]
 }
 
-/** Where each unknown stands in the one Gaussian: own levels, rate factors, capacity factors, levels. */
+/** Where each unknown stands in the one Gaussian: own factors, rate factors, capacity factors, levels. */
 export const ownFactor = (activity: number) => activity
 export const rateFactor = ({ activities }: Ground, activity: number) => activities.length + activity
 export const capacityFactor = ({ activities }: Ground, container: number) => 2 * activities.length + container

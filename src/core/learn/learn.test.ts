@@ -52,7 +52,7 @@ it('by hand: ten counted uses and 100 L measured where 80 were expected', () => 
     { kind: 'measured', at: 1, container: FRESH, level: 100, deviation: 2 },
   ]
   const { activities, levels } = learn(stayCase, model, evidence, { counted: new Set(['sink']), until: 1 })
-  // 10 uses × 8 L: own level 80² × 0.2², single uses 10 × 8² × 0.35², the stick 2².
+  // 10 uses × 8 L: own factor 80² × 0.2², single uses 10 × 8² × 0.35², the stick 2².
   const [own, single, stick] = [256, 78.4, 4]
   const gain = (own / (own + single + stick)) * (20 / 80)
   expect(activities[0]!.factor).toBeCloseTo(1 + gain, 9)

@@ -55,7 +55,7 @@ export interface Learned {
   logZ: number
 }
 
-/** What is believed of the crew before the stay: own level of an activity and how sure it is. */
+/** What is believed of the crew before the stay: own factor of an activity and how sure it is. */
 export interface OwnPrior {
   factor: Factor
   spread: Cv

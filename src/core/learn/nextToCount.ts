@@ -11,7 +11,7 @@ export interface Blur {
 }
 
 /**
- * What to count next to learn most: activities by their share in how unsure the day's draw is, own level and rate together,
+ * What to count next to learn most: activities by their share in how unsure the day's draw is, own factor and rate together,
  * largest first; those that are known, or draw nothing, are left out.
  * @param litres L that each draws in a day, on the mean
  */
@@ -25,7 +25,7 @@ export function nextToCount(ground: Ground, filter: Filter, litres: readonly num
     .sort((a, b) => b.share - a.share || a.activity - b.activity)
 }
 
-/** How sure a day's draw is, a coefficient of variation: own levels and rates, taken as apart. @param litres as above */
+/** How sure a day's draw is, a coefficient of variation: own factors and rates, taken as apart. @param litres as above */
 export function daySpread(ground: Ground, filter: Filter, litres: readonly number[]): Cv {
   const { mean } = filter.state
   const variance = blursOf(ground, filter, litres).reduce((sum, one) => sum + one, 0)

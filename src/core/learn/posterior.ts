@@ -107,7 +107,7 @@ export function countedRate(
 }
 
 /**
- * Draws by Cholesky of the covariance; own levels, rates and capacities take the lognormal of the same mean and variance,
+ * Draws by Cholesky of the covariance; own factors, rates and capacities take the lognormal of the same mean and variance,
  * levels stay normal, and what would lie outside its tank is mirrored into it.
  * @param normal standard normal numbers, one after the other
  */

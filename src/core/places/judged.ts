@@ -9,7 +9,7 @@ import {
   type StayCase,
 } from '../domain'
 import { refusalsOf, refuses, type Refusal } from './refusals'
-import { roadOf, stopOf, type RunRoad, type Stop } from './outing'
+import { roadOf, stopOf, type RunRoad, type Stop } from './journey'
 import { visitOf, type Visit } from './visit'
 
 /** Why a run is known not to be possible as it is set, whatever the levels are (model.md section 7). */

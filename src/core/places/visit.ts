@@ -9,7 +9,7 @@ import {
 } from '../calendar'
 import { MOVING_KINDS, type OpenSpan, type Run, type StayCase } from '../domain'
 import { earliestFit, nextOpening, type Fit } from './open'
-import type { RunRoad } from './outing'
+import type { RunRoad } from './journey'
 
 /** When a run is at its place, or why it is not. */
 export type Visit =

@@ -13,7 +13,7 @@ export interface Batch {
   /** Trips in it, up to `BATCH`; every row below has room for `BATCH`. */
   size: number
   streams: Luck[]
-  /** The crew's own level, row = activity. */
+  /** The crew's own factor, row = activity. */
   own: Float64Array
   /** Each container's capacity over the one given, and the level that stops it; row = container. */
   capacity: Float64Array

@@ -55,7 +55,7 @@ export function drawTrips(sampler: Sampler, batch: Batch, numbers: number | read
 }
 
 /**
- * What was learned together stays together: a trip takes a whole row. The rate of an activity goes with its own level, so
+ * What was learned together stays together: a trip takes a whole row. The rate of an activity goes with its own factor, so
  * that its litres are right on the mean and nearly so in spread; its number of uses is the model's.
  */
 function takeRows(

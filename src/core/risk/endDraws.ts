@@ -26,7 +26,7 @@ export interface EndOptions {
 }
 
 /**
- * Where the trips of a stay end when it is left, a row a trip: own levels, capacities, levels after the runs on the road. What
+ * Where the trips of a stay end when it is left, a row a trip: own factors, capacities, levels after the runs on the road. What
  * follows goes on from there, trip by trip (model.md section 1, chain).
  */
 export function* endDraws(

@@ -189,7 +189,7 @@ describe('laws of the risk (model.md sections 5 and 10)', () => {
     document.stays[0]!.levels[2]!.error = { shape: 'even', size: { value: 12, by: 'owner' } }
     const sampler = samplerFor(document, 'stay', days)
     const [s2, l2] = [0.35 ** 2, 0.2 ** 2]
-    /** A sum of n uses of v litres with the crew's own level: its mean, and (1 + l²)·Var + l²·mean². */
+    /** A sum of n uses of v litres with the crew's own factor: its mean, and (1 + l²)·Var + l²·mean². */
     const level = (mean: number, variance: number) => (1 + l2) * variance + l2 * mean ** 2
     const poisson = level(rate * days * litres, rate * days * litres ** 2 * (1 + s2))
     const perDay = 0.6 * 81 * (1 + s2) - (0.6 * 9) ** 2

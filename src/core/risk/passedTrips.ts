@@ -19,7 +19,7 @@ export function chainSeed(stayCase: StayCase, seed: number): number {
 }
 
 /**
- * A stay whose trips go on where those of the stay before it end: trip i with trip i's levels, own levels and capacities. One
+ * A stay whose trips go on where those of the stay before it end: trip i with trip i's levels, own factors and capacities. One
  * that follows none is the same case. Where rig or crew are others there, only levels pass on.
  */
 export function* withPassedTrips(

@@ -90,7 +90,7 @@ export interface Sampler {
   activities: ActivitySampler[]
   /** Accounts that direct uses of `once` move. */
   onceAccounts: number[]
-  /** The crew's own level of every activity, drawn whether or not it is needed. */
+  /** The crew's own factor of every activity, drawn whether or not it is needed. */
   levels: Slices[]
   containers: ContainerSampler[]
   /** Standard normal slices. */

@@ -55,7 +55,7 @@ export interface LearnRequest extends Logged {
 /** What a stay's log and panel say by a moment of it; arrays in the model's order. */
 export interface StayLearned {
   at: WallTime
-  /** What the count goes on from; own levels of its draws are over `factors`. */
+  /** What the count goes on from; own factors of its draws are over `factors`. */
   now: Now
   /** By activity: what the litres of a use are times, over what was put in, how often it is done included. */
   factors: Factor[]
@@ -125,7 +125,7 @@ function learnedBy(
 /**
  * What is believed before a stay: what was taken over before it began, else what was put in, and then what every stay since
  * has taught, a little less sure for each season between.
- * @returns also the case in the numbers that were put in: own levels are over those
+ * @returns also the case in the numbers that were put in: own factors are over those
  */
 export function priorsOf(
   stayCase: StayCase,
@@ -240,7 +240,7 @@ function widened(
   )
 }
 
-/** Draws of own levels over the factors that the model's litres have already. */
+/** Draws of own factors over the factors that the model's litres have already. */
 function over(factors: readonly Factor[], now: Now): Now {
   if (!now.draws) return now
   const { rows, columns, values } = now.draws

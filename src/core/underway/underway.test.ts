@@ -66,7 +66,7 @@ it('the order in which entries arrive does not matter, and taking one out restor
   expect(learned([...trailerLog(), one, { ...one, revision: 2, isRemoved: true }])).toEqual(all)
 })
 
-it('counts from now at the litres that were learned: own levels of the draws are over them', () => {
+it('counts from now at the litres that were learned: own factors of the draws are over them', () => {
   const known = learned()
   const stayCase = caseNow(trailer(), known)
   const model = compile(stayCase)

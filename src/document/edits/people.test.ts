@@ -78,7 +78,7 @@ it('what is read of joined tanks is parted by size, and a panel’s step is each
   expect(black!.level.value).toBeCloseTo(13, 9)
   expect(black!.error.size.value).toBeCloseTo(2.6, 9)
   const step = edited(
-    (draft) => edits.setReading(draft, STAY, ['gray', 'black'], { method: 'panel', step: 1 }),
+    (draft) => edits.setReading(draft, STAY, ['gray', 'black'], { method: 'panel', mark: 1 }),
     joined,
   )
   expect(levels(step).map(({ level }) => level.value)).toEqual([0.75 * 210, 0.75 * 130])
@@ -120,7 +120,7 @@ it('a tank measured again keeps the step its panel showed, a full tank stays ful
     const { level, error } = document.stays[0]!.levels.find(({ container }) => container === 'gray')!
     return [level.value, error.size.value]
   }
-  expect(levelAfter({ method: 'panel', step: 0 })).toEqual([60, 120])
+  expect(levelAfter({ method: 'panel', mark: 0 })).toEqual([60, 120])
   expect(levelAfter({ method: 'known', level: 210 })).toEqual([240, 0])
   expect(levelAfter({ method: 'about', level: 40, within: 5 })).toEqual([40, 10])
 })

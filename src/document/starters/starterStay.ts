@@ -191,7 +191,7 @@ function arrivalLevels(rig: Rig, choices: StartChoices, names: StarterNames): St
     const start = fullOrEmpty(container)
     return step === undefined || !('panel' in container) || container.panel === null
       ? start
-      : { ...start, ...startOf({ method: 'panel', step }, container) }
+      : { ...start, ...startOf({ method: 'panel', mark: step }, container) }
   })
 }
 

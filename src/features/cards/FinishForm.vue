@@ -4,7 +4,7 @@ import { toldDose, toldReading, toldRun, type Told } from '@/core/log'
 import { doneRun } from '@/actions/runs'
 import { logging } from '@/actions/action'
 import { finished, suspects } from '@/core/cards'
-import { panelSteps } from '@/core/domain'
+import { panelMarks } from '@/core/domain'
 import { unitOf, type Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useLogStore } from '@/data/logStore'
@@ -22,7 +22,7 @@ import AppButton from '@/ui/AppButton.vue'
 import AppStepper from '@/ui/AppStepper.vue'
 import AppSwitch from '@/ui/AppSwitch.vue'
 import MeasureForm from './MeasureForm.vue'
-import PanelSteps from './PanelSteps.vue'
+import PanelMarks from './PanelMarks.vue'
 import { useCardWords } from './useCardWords'
 
 /** One look with clean hands at what a card says was done; confirmed, all of it stands in the log as one step. */
@@ -74,7 +74,7 @@ function readings(seen: Record<Id, number>): Told[] {
     const tank = words.tank(id)
     const panel = tank && 'panel' in tank ? tank.panel : null
     if (!panel) return []
-    const edges = panelSteps(panel).map(({ from }) => from)
+    const edges = panelMarks(panel).map(({ from }) => from)
     return [toldReading(log.at, id, { as: 'panel', edges, step })]
   })
 }
@@ -235,7 +235,7 @@ function save() {
       <div v-if="done.read.length > 0" class="mt-4 grid gap-4 sm:grid-cols-2">
         <section :aria-label="t.cards.panelBefore">
           <h2 class="font-bold">{{ t.cards.panelBefore }}</h2>
-          <PanelSteps
+          <PanelMarks
             :seen="before"
             :only="done.read"
             class="mt-1"
@@ -244,7 +244,7 @@ function save() {
         </section>
         <section :aria-label="t.cards.panelAfter" data-testid="panel-after">
           <h2 class="font-bold">{{ t.cards.panelAfter }}</h2>
-          <PanelSteps
+          <PanelMarks
             :seen="after"
             :only="done.read"
             class="mt-1"

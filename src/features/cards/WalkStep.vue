@@ -15,7 +15,7 @@ import { useForecastStore } from '@/data/forecastStore'
 import { useWalkStore, type KeptWalk } from '@/data/walkStore'
 import CassettePicture from '@/parts/outlet/CassettePicture.vue'
 import OutletPicture from '@/parts/outlet/OutletPicture.vue'
-import PanelSteps from './PanelSteps.vue'
+import PanelMarks from './PanelMarks.vue'
 import * as t from '@/texts/t'
 import AppStepper from '@/ui/AppStepper.vue'
 import CardWords from './CardWords.vue'
@@ -111,7 +111,7 @@ const isPanel = computed(() => props.step.acts.some(({ act }) => act === 'read-b
           @change="walk.act({ do: 'tally', by: $event > count ? 1 : -1 })"
         />
       </div>
-      <PanelSteps
+      <PanelMarks
         v-if="isPanel"
         :seen="kept.before"
         class="mt-5"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PANEL_KINDS, panelOf, panelSteps, type PanelKind } from '@/core/domain'
+import { PANEL_KINDS, panelOf, panelMarks, type PanelKind } from '@/core/domain'
 import { SUPPLY_KINDS, TANK_KINDS, isOneOf } from '@/core/domain'
 import { plannedTanks, type PlannedTank, type StartChoices } from '@/document/starters'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
 import TextField from '@/parts/fields/TextField.vue'
-import { stepNames } from '@/parts/levels/stepNames'
+import { markNames } from '@/parts/levels/markNames'
 import { marksOf, marksText } from '@/parts/levels/marks'
 import { useAmounts } from '@/parts/useAmounts'
 import * as t from '@/texts/t'
@@ -42,9 +42,9 @@ const tanks = computed(() => {
   return planned.filter((tank) => isOneOf([...SUPPLY_KINDS, ...TANK_KINDS], tank.kind))
 })
 const steps = computed(() =>
-  props.choices.probes === null ? [] : panelSteps({ probes: props.choices.probes }),
+  props.choices.probes === null ? [] : panelMarks({ probes: props.choices.probes }),
 )
-const names = computed(() => stepNames(steps.value))
+const names = computed(() => markNames(steps.value))
 const optionsOf = ({ size, kind: of }: PlannedTank) => [
   { value: '', label: isOneOf(SUPPLY_KINDS, of) ? t.start.justFilled : t.start.justEmptied },
   ...steps.value.map(({ from, to }, step) => ({

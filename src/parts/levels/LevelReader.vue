@@ -12,7 +12,7 @@ import * as t from '@/texts/t'
 import AppButton from '@/ui/AppButton.vue'
 import AppChoices from '@/ui/AppChoices.vue'
 import { marksOf, marksText } from './marks'
-import { stepNames } from './stepNames'
+import { markNames } from './markNames'
 import { useReading } from './useReading'
 
 /** The one method to say what is in a tank, and how that was read. */
@@ -41,7 +41,7 @@ const level = computed(() => {
   const read = reading.value
   if (!read) return 0
   if (read.method !== 'panel') return read.level
-  const { from, to } = steps.value[read.step]!
+  const { from, to } = steps.value[read.mark]!
   return ((from + to) / 2) * full.value
 })
 
@@ -71,7 +71,7 @@ function takePanel(probes: number[]) {
 }
 const wrongMarks = (text: string) => (marksOf(text) === null ? t.levels.marksWrong : null)
 const options = computed(() =>
-  stepNames(steps.value).map((name, step) => {
+  markNames(steps.value).map((name, step) => {
     const { from, to } = steps.value[step]!
     const [low, high] = [from, to].map((share) => amount(share * full.value, unit.value)) as [string, string]
     return { value: String(step), label: from === to ? `${name}: ${low}` : t.levels.step(name, low, high) }
@@ -100,9 +100,9 @@ const options = computed(() =>
       <AppChoices
         v-if="panel !== null && reading?.method === 'panel'"
         :label="t.levels.lit"
-        :value="String(reading.step)"
+        :value="String(reading.mark)"
         :options="options"
-        @choose="(step) => save({ method: 'panel', step: Number(step) })"
+        @choose="(step) => save({ method: 'panel', mark: Number(step) })"
       />
     </template>
     <div v-else class="grid grid-cols-2 items-end gap-4">

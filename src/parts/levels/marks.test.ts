@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
-import { PANEL_KINDS, panelOf, panelSteps } from '@/core/domain'
+import { PANEL_KINDS, panelOf, panelMarks } from '@/core/domain'
 import { marksOf, marksText } from './marks'
-import { stepNames } from './stepNames'
+import { markNames } from './markNames'
 
 it('reads the marks of a panel as they are typed, and refuses what does not rise', () => {
   expect(marksOf('25 50 75 100')).toEqual([0.25, 0.5, 0.75, 1])
@@ -12,10 +12,10 @@ it('reads the marks of a panel as they are typed, and refuses what does not rise
 })
 
 it('calls the steps by the mark that is lit', () => {
-  const names = PANEL_KINDS.map((kind) => stepNames(panelSteps(panelOf(kind))))
+  const names = PANEL_KINDS.map((kind) => markNames(panelMarks(panelOf(kind))))
   expect(names).toEqual([
     ['nothing', '⅓', '⅔', 'full'],
     ['nothing', '¼', '½', '¾', 'full'],
   ])
-  expect(stepNames(panelSteps({ probes: [0.3, 0.9] }))).toEqual(['nothing', '30 %', '90 %'])
+  expect(markNames(panelMarks({ probes: [0.3, 0.9] }))).toEqual(['nothing', '30 %', '90 %'])
 })

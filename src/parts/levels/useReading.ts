@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { asReading, panelSteps, type Reading } from '@/core/domain'
+import { asReading, panelMarks, type Reading } from '@/core/domain'
 import { sparesOf, unitOf, type Id, type Panel } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
@@ -33,14 +33,14 @@ export function useReading(members: () => readonly Id[]) {
       ? { method: 'about', level, within: size / 2 }
       : { method: 'measured', level, deviation: size }
   })
-  const steps = computed(() => (panel.value ? panelSteps(panel.value) : []))
+  const steps = computed(() => (panel.value ? panelMarks(panel.value) : []))
   const words = computed(() => {
     const read = reading.value
     if (!read) return ''
     if (read.method === 'known') return t.levels.words.known
     if (read.method === 'about') return t.levels.words.about(amount(read.within, unit.value))
     if (read.method === 'measured') return t.levels.words.measured(amount(read.deviation, unit.value))
-    const { from, to } = steps.value[read.step]!
+    const { from, to } = steps.value[read.mark]!
     return t.levels.words.panel(amount(from * full.value, unit.value), amount(to * full.value, unit.value))
   })
 

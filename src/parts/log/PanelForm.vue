@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
 import { toldReading } from '@/core/log'
-import { panelSteps, readAs } from '@/core/domain'
+import { panelMarks, readAs } from '@/core/domain'
 import type { Saw } from '@/core/log'
 import { sparesOf, unitOf, type Container, type Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useUnderWayStore } from '@/data/underWayStore'
-import { stepNames } from '@/parts/levels/stepNames'
+import { markNames } from '@/parts/levels/markNames'
 import { useAmounts } from '@/parts/useAmounts'
 import { listed } from '@/texts'
 import * as t from '@/texts/t'
@@ -37,10 +37,10 @@ const rows = computed((): Row[] => {
 function choicesOf(tank: Container, full: number): Row['choices'] {
   const panel = 'panel' in tank ? tank.panel : null
   if (panel) {
-    const spans = panelSteps(panel)
+    const spans = panelMarks(panel)
     const edges = spans.map(({ from }) => from)
     const unit = unitOf(tank.kind)
-    return stepNames(spans).map((label, step) => ({
+    return markNames(spans).map((label, step) => ({
       label,
       range:
         spans[step]!.from === spans[step]!.to

@@ -1,9 +1,9 @@
-import { panelSteps } from '@/core/domain'
+import { panelMarks } from '@/core/domain'
 import type { LogEntry, RunTook, Saw } from '@/core/log'
 import { unitOf, type Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { stepNames } from '@/parts/levels/stepNames'
+import { markNames } from '@/parts/levels/markNames'
 import { dayAndTime, formatFigures, roundedDose } from '@/texts'
 import { choreName } from '@/parts/today/choreName'
 import * as t from '@/texts/t'
@@ -20,7 +20,7 @@ export function useEntryWords() {
   function sawWords(saw: Saw, container: Id): string {
     const unit = tankOf(container) ? unitOf(tankOf(container)!.kind) : 'L'
     if (saw.as === 'panel')
-      return t.log.reading.panel(stepNames(panelSteps({ probes: saw.edges.slice(1) }))[saw.step] ?? '')
+      return t.log.reading.panel(markNames(panelMarks({ probes: saw.edges.slice(1) }))[saw.step] ?? '')
     if (saw.as === 'light') return t.log.reading.light1
     if (saw.as === 'weight') return t.log.reading.kg(mass(saw.kg))
     if (saw.as === 'full') return t.log.reading.full

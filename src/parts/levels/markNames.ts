@@ -9,7 +9,7 @@ const FRACTIONS: [share: number, name: string][] = [
 ]
 
 /** What the steps of a panel are called: by the mark that is lit. */
-export function stepNames(steps: readonly { from: number; to: number }[]): string[] {
+export function markNames(steps: readonly { from: number; to: number }[]): string[] {
   return steps.map(({ from, to }, step) => {
     if (step === 0) return t.levels.none
     if (from === to && from === 1) return t.levels.full

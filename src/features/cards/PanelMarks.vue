@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { panelSteps } from '@/core/domain'
+import { panelMarks } from '@/core/domain'
 import type { Id } from '@/core/domain'
 import { useForecastStore } from '@/data/forecastStore'
-import { stepNames } from '@/parts/levels/stepNames'
+import { markNames } from '@/parts/levels/markNames'
 import AppChoices from '@/ui/AppChoices.vue'
 
 /** What the panel shows, a row for each tank that has one. */
@@ -15,7 +15,7 @@ const rows = computed(() =>
     const panel = 'panel' in tank ? tank.panel : null
     const isAsked = props.only ? props.only.includes(tank.id) : tank.kind === 'gray' || tank.kind === 'black'
     if (!panel || !isAsked) return []
-    const options = stepNames(panelSteps(panel)).map((label, step) => ({ value: String(step), label }))
+    const options = markNames(panelMarks(panel)).map((label, step) => ({ value: String(step), label }))
     return [{ tank, options }]
   }),
 )
