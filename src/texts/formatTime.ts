@@ -36,6 +36,9 @@ export function formatClock(time: WallTime): string {
   return words.clock[hour < 12 ? 'am' : 'pm'](`${hour % 12 || 12}${minutes === '00' ? '' : `:${minutes}`}`)
 }
 
+/** An hour of any day, `22:00` or `10 pm`. @param time HH:MM */
+export const formatTimeOfDay = (time: string): string => formatClock(`2000-01-01T${time}`)
+
 /** `Tue 14 Sep, 13:05` */
 export function dayAndTime(time: WallTime): string {
   return `${formatDate(time)}, ${formatClock(time)}`

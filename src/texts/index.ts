@@ -15,6 +15,13 @@ export {
   formatVolume,
   formatRoad,
 } from './format'
-export { dayAndTime, formatClock, formatDate, formatPartOfDay, formatShortDay } from './formatTime'
+export {
+  dayAndTime,
+  formatClock,
+  formatDate,
+  formatPartOfDay,
+  formatShortDay,
+  formatTimeOfDay,
+} from './formatTime'
 export { listed } from './listed'
 export { localeInUse } from './locale'

@@ -286,7 +286,7 @@ describe('places', () => {
     expect(ics).toContain('SUMMARY:Decide by: Gray')
     const csv = await downloaded(page, () => along.getByRole('button', { name: 'Table' }).click())
     expect(csv.split('\r\n')).toHaveLength(4)
-    const points = await downloaded(page, () => along.getByRole('button', { name: 'Way points' }).click())
+    const points = await downloaded(page, () => along.getByRole('button', { name: 'Waypoints' }).click())
     expect(points).toContain('<name>Sallow Mill station</name>')
     await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
     await along.getByRole('button', { name: 'Copy as text' }).click()

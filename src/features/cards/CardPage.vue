@@ -193,7 +193,7 @@ const printLink = computed(() => ({
       <p v-if="things" class="mt-5 max-w-3xl text-lg leading-snug" data-testid="things">
         <b>{{ t.cards.things }}:</b> {{ things }}.
       </p>
-      <CardParts :parts="parts" class="max-w-3xl" />
+      <CardParts is-folded :parts="parts" class="max-w-3xl" />
     </template>
     <p v-else class="py-6 text-lg">{{ t.cards.noWaste }}</p>
   </div>

@@ -1,58 +1,54 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { Card, CardQuantity, CardStep } from '@/core/cards'
+import FoldSection from '@/parts/FoldSection.vue'
 import * as t from '@/texts/t'
-import CardWords from './CardWords.vue'
 import NumberWhy from './NumberWhy.vue'
-import { useCardWords } from './useCardWords'
+import PartSteps from './PartSteps.vue'
+import { firstSentence, useCardWords } from './useCardWords'
 
 /** A whole card at a glance: every step of every part, with the caution where it matters. */
-defineProps<{ parts: Card[] }>()
+const props = defineProps<{
+  parts: Card[]
+  /** Of several parts each is closed on a phone, and says how many steps it has and how it begins. */
+  isFolded?: boolean
+}>()
 const words = useCardWords()
 const asked = ref<{ quantity: CardQuantity; step: CardStep } | null>(null)
+const ask = (quantity: CardQuantity, step: CardStep) => (asked.value = { quantity, step })
+const titled = computed(() =>
+  props.parts.map((part, p) => {
+    const alike = (one: Card) => one.kind === part.kind && one.about === part.about
+    const n = props.parts.filter(alike).length
+    const title = words.title(part)
+    const first = firstSentence(words.pieces(part.steps[0]!, part)).act.map(({ text }) => text)
+    return {
+      part,
+      begins: t.cards.begins(part.steps.length, first.join('')),
+      title: n > 1 ? `${title}, ${t.cards.part(props.parts.slice(0, p + 1).filter(alike).length, n)}` : title,
+    }
+  }),
+)
 </script>
 
 <template>
-  <div>
-    <section v-for="(part, p) in parts" :key="p" class="mt-6" :data-testid="`part-${p}`">
-      <h2 class="border-b-2 border-ink pb-1 text-xl font-bold">
-        {{ words.title(part)
-        }}<span
-          v-if="parts.filter((one) => one.kind === part.kind && one.about === part.about).length > 1"
-          class="font-normal text-soft"
-          >,
-          {{
-            t.cards.part(
-              parts.slice(0, p + 1).filter((one) => one.kind === part.kind && one.about === part.about)
-                .length,
-              parts.filter((one) => one.kind === part.kind && one.about === part.about).length,
-            )
-          }}</span
-        >
-      </h2>
-      <ol>
-        <li
-          v-for="(step, k) in part.steps"
-          :key="k"
-          class="grid grid-cols-[2.4rem_minmax(0,1fr)] gap-x-2 border-b border-line py-2"
-        >
-          <span class="figure text-lg font-bold text-soft">{{ k + 1 }}</span>
-          <div>
-            <p v-if="step.by" class="text-[0.95rem] font-bold text-soft">{{ t.cards.whose[step.by] }}</p>
-            <CardWords
-              :step="step"
-              :card="part"
-              asks
-              class="text-lg leading-snug"
-              @why="asked = { quantity: $event, step }"
-            />
-            <p v-for="caution in step.cautions" :key="caution" class="text-[0.95rem] leading-snug text-soft">
-              {{ t.cardCautions[caution] }}
-            </p>
-          </div>
-        </li>
-      </ol>
-    </section>
+  <div :class="isFolded && parts.length > 1 ? 'mt-6 border-t-2 border-ink' : ''">
+    <template v-for="({ part, title, begins }, p) in titled" :key="p">
+      <FoldSection
+        v-if="isFolded && parts.length > 1"
+        :id="`card-part-${p}`"
+        :title="title"
+        :answer="begins"
+        is-open-on-wide
+        :data-testid="`part-${p}`"
+      >
+        <PartSteps :part="part" @why="ask" />
+      </FoldSection>
+      <section v-else class="mt-6" :data-testid="`part-${p}`">
+        <h2 class="border-b-2 border-ink pb-1 text-xl font-bold">{{ title }}</h2>
+        <PartSteps :part="part" @why="ask" />
+      </section>
+    </template>
     <NumberWhy :quantity="asked?.quantity ?? null" :step="asked?.step ?? null" @close="asked = null" />
   </div>
 </template>

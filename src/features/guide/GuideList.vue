@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import type { GuideEntry } from '@/parts/guide/guideEntries'
+import { DRAWINGS, type Drawing } from '@/parts/guide/drawings'
+import TermDrawing from '@/parts/guide/TermDrawing.vue'
 import * as t from '@/texts/t'
 
 /** Entries of the guide, each said in full. */
 defineProps<{ entries: GuideEntry[]; isMixed?: boolean }>()
+const drawingOf = ({ kind, id }: GuideEntry): Drawing | undefined =>
+  kind === 'term' ? DRAWINGS[id.replace('term-', '')] : undefined
 </script>
 
 <template>
@@ -21,7 +25,14 @@ defineProps<{ entries: GuideEntry[]; isMixed?: boolean }>()
           t.guide.kinds[entry.kind]
         }}</span>
       </dt>
-      <dd v-if="entry.text !== ''" class="mt-0.5 max-w-[64ch] leading-snug">{{ entry.text }}</dd>
+      <dd v-if="entry.text !== ''" class="mt-0.5 flex max-w-[64ch] items-start gap-4 leading-snug">
+        <span class="min-w-0 grow">{{ entry.text }}</span>
+        <TermDrawing
+          v-if="drawingOf(entry)"
+          :drawing="drawingOf(entry)!"
+          :label="t.guide.drawing(entry.title)"
+        />
+      </dd>
       <dd v-else class="sr-only">{{ t.guide.kinds[entry.kind] }}</dd>
     </div>
   </dl>

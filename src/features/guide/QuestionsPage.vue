@@ -9,7 +9,6 @@ import ProductsList from './ProductsList.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import { useWorkspaceStore } from '@/data/workspaceStore'
 import { LIMITS } from '@/document'
-import StayHeadline from '@/parts/count/StayHeadline.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
@@ -101,7 +100,6 @@ function setNumber(key: NumberKey, value: number) {
   <div v-else>
     <h1 class="pt-5 text-3xl font-extrabold tracking-tight sm:text-4xl">{{ t.questions.title }}</h1>
     <p class="max-w-[60ch] text-lg text-soft">{{ t.questions.lead }}</p>
-    <StayHeadline class="pt-3" />
     <FoldedSections :sections="sections">
       <FoldSection
         v-for="(questions, group) in GROUPS"

@@ -12,7 +12,6 @@ import { useCountWords } from '@/parts/count/useCountWords'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
 import NoStay from '@/parts/NoStay.vue'
-import { useRiskWords } from '@/parts/risk/useRiskWords'
 import AddRun from '@/parts/runs/AddRun.vue'
 import RunCard from '@/parts/runs/RunCard.vue'
 import RunDialog from '@/parts/runs/RunDialog.vue'
@@ -28,7 +27,6 @@ const forecast = useForecastStore()
 const runs = useRuns()
 const runWords = useRunWords()
 const words = useCountWords()
-const risk = useRiskWords()
 const costOf = (id: string) => runs.cost.value!.runs.find(({ run }) => run === id)!
 const costAnswer = computed(() => {
   const { cost } = runs
@@ -86,7 +84,6 @@ const link =
     <div class="grid gap-x-10 lg:grid-cols-[minmax(0,7fr)_minmax(0,6fr)]">
       <div>
         <StayHeadline class="pt-4" />
-        <p v-if="risk" class="pb-1 text-lg font-semibold" data-testid="runs-nights">{{ risk.nights }}</p>
         <p v-if="runs.inOrder.value.length === 0" class="py-2 text-lg text-soft">{{ t.runs.noneYet }}</p>
         <AddRun class="pt-2" />
         <ul v-if="runs.inOrder.value.length > 0" class="mt-4 border-t-2 border-ink" :aria-label="t.runs.list">

@@ -12,7 +12,6 @@ import StayWhich from './StayWhich.vue'
 import TheBoard from './board/TheBoard.vue'
 import { useStayAnswers } from './useStayAnswers'
 import { useForecastStore } from '@/data/forecastStore'
-import DecideLine from '@/parts/decide/DecideLine.vue'
 import FoldSection from '@/parts/FoldSection.vue'
 import FoldedSections from '@/parts/FoldedSections.vue'
 import RiskPanel from '@/parts/risk/RiskPanel.vue'
@@ -41,7 +40,6 @@ const sections = computed(() => [
   <div v-else>
     <h1 class="sr-only">{{ t.stay.title }}</h1>
     <StayHeadline class="pt-5 pb-2" />
-    <DecideLine class="pb-3" />
     <TheBoard />
     <p class="mt-1 max-w-[80ch] text-[0.95rem] text-soft">{{ t.board.hint }}</p>
     <FoldedSections :sections="sections">

@@ -9,7 +9,7 @@ import { useChartSentence } from '@/parts/levels/useChartSentence'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
 import { useClockStore } from '@/data/clockStore'
 import { useAmounts } from '@/parts/useAmounts'
-import { formatDate, listed } from '@/texts'
+import { formatDate, formatTimeOfDay, listed } from '@/texts'
 import * as t from '@/texts/t'
 import { useSwings } from './useSwings'
 
@@ -39,7 +39,11 @@ export function useStayAnswers() {
     const all = [usual.value, ...days.map(({ warmest }) => warmest.value)]
     const warmest = Math.max(...all)
     const heat = warmest > usual.value ? t.weather.upTo(temperature(warmest)) : null
-    return [temperature(usual.value), heat, t.weather.light(sunrise, sunset)]
+    return [
+      temperature(usual.value),
+      heat,
+      t.weather.light(formatTimeOfDay(sunrise), formatTimeOfDay(sunset)),
+    ]
       .filter((words) => words !== null)
       .join(', ')
   }
@@ -53,7 +57,7 @@ export function useStayAnswers() {
       toilets ? t.site.toilets : null,
       isPrivate ? null : t.site.overlooked,
       stayLimit === null ? null : t.site.limit(stayLimit),
-      quiet ? `${t.site.quiet} ${quiet.from}–${quiet.until}` : null,
+      quiet ? t.site.quietFromTo(formatTimeOfDay(quiet.from), formatTimeOfDay(quiet.until)) : null,
     ]
     return parts.filter((part) => part !== null).join('; ')
   }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import CountSentence from '@/parts/count/CountSentence.vue'
 import { useComing } from '@/parts/count/useComing'
 import { useCountWords } from '@/parts/count/useCountWords'
 import { useRiskWords } from '@/parts/risk/useRiskWords'
@@ -8,17 +7,15 @@ import RunsHeadline from '@/parts/runs/RunsHeadline.vue'
 import { useForecastStore } from '@/data/forecastStore'
 import * as t from '@/texts/t'
 
-/** The same answer as everywhere: what to plan on, or with runs the chance to make all nights, then where the average stops. */
+/** Whether the plan lasts: the chance to make all nights. What stops it, and when, is on Camp and in the bar. */
 const words = useCountWords()
 const risk = useRiskWords()
 const isComing = useComing()
 const forecast = useForecastStore()
-const daysWord = (figure: string) =>
-  words.value?.isLeft ? t.count.moreDays(figure) : t.count.dryDays(figure)
 const answer = computed(() => {
   if (!words.value || !risk.value) return null
   const { runs, nights, isLeft } = words.value
-  if (!runs) return `${t.risk.planOn} ${risk.value.plan} ${daysWord(risk.value.figure)}.`
+  if (!runs) return t.count.lastsIn(risk.value.chance, nights, isLeft)
   return `${t.count.chanceWith(runs.count)} ${risk.value.of100} ${t.count.makeAll(nights, isLeft)}.`
 })
 </script>
@@ -33,7 +30,6 @@ const answer = computed(() => {
       {{ t.count.planOnToo(risk.plan) }}
       <span class="text-soft" data-testid="count-dry">{{ words.runs.dry }}</span>
     </p>
-    <CountSentence :words="words" :risk="risk" :is-coming="isComing" />
     <RunsHeadline v-if="forecast.stay!.runs.length > 0" class="mt-1" />
   </div>
 </template>

@@ -62,8 +62,11 @@ export function useDecideWords() {
     const name = nameOf(answer.container)
     const [first, second] = answer.offers
     const rest = answer.offers.length > 2 ? t.decide.next : t.decide.only
+    const isSameTime = first && second && until(first) === until(second)
     const after = second
-      ? rest(errandName(second), awayOf(second.kilometres), until(second))
+      ? isSameTime
+        ? t.decide.tooThen(errandName(second), awayOf(second.kilometres))
+        : rest(errandName(second), awayOf(second.kilometres), until(second))
       : t.decide.nothingAfter(name, answer.by === null ? '' : when(answer.by))
     return {
       id: answer.container,

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest'
 import { en } from '@/texts'
+import { DRAWINGS } from './drawings'
 import { guideEntries, guideSearch } from './guideEntries'
 import { handbookPage, handbookPages } from './handbook'
 
@@ -160,4 +161,10 @@ it('has a page of the handbook for each screen, whose parts are found, and whose
   expect(titles('drag the ends of a habit')).toContain('Stay: The board')
   expect(handbookPage('no-such-page')).toBeNull()
   expect(handbookPage('constructor')).toBeNull()
+})
+
+it('what is drawn is a word of the cards', () => {
+  const words = Object.keys(en.cardGlossary)
+  expect(Object.keys(DRAWINGS).length).toBeGreaterThan(10)
+  for (const word of Object.keys(DRAWINGS)) expect(words).toContain(word)
 })

@@ -36,6 +36,7 @@ export function riskWords(risk: Risk, stay: Pick<Stay, 'start' | 'leaveAt'>, mod
     plan: text(planOn),
     /** Of a hundred trips: those that make all nights. */
     of100: of100(risk.nights),
+    chance: chanceWords(risk.nights),
     likely: text(likely),
     best: text(atBest),
     nights: t.risk.nights(nights, chanceWords(risk.nights)),

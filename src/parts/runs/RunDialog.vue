@@ -7,6 +7,7 @@ import { repeated } from '@/core/errands'
 import { useForecastStore } from '@/data/forecastStore'
 import { LIMITS } from '@/document'
 import ChoiceField from '@/parts/fields/ChoiceField.vue'
+import FoldSection from '@/parts/FoldSection.vue'
 import QuantityField from '@/parts/fields/QuantityField.vue'
 import TextField from '@/parts/fields/TextField.vue'
 import { useDayOptions } from '@/parts/useDayOptions'
@@ -56,6 +57,7 @@ function valueOf(run: Run, key: (typeof NUMBERS)[number]['key']): number {
   if (key === 'kilometres') return known.kilometres
   return key === 'fee' ? known.money : run.bother.value
 }
+const stepsAnswer = computed(() => t.runs.stepsOf(answer.value?.run.steps.length ?? 0))
 const setSteps = (steps: RunStep[]) => change('steps', { steps })
 </script>
 
@@ -71,7 +73,6 @@ const setSteps = (steps: RunStep[]) => change('steps', { steps })
       <p class="figure mt-2 text-lg leading-snug font-semibold" role="status">
         {{ words.changes(answer).join(' · ') || t.runs.nothing }}
       </p>
-      <p class="text-soft">{{ words.takes(answer, cost) }}</p>
       <RunTroubles :answer="answer" class="mt-2" />
       <div class="mt-4 grid grid-cols-2 items-start gap-4">
         <ChoiceField
@@ -86,30 +87,38 @@ const setSteps = (steps: RunStep[]) => change('steps', { steps })
           :options="PARTS.map((part) => ({ value: part, label: t.parts[part] }))"
           @choose="runs.move(answer.run.id, { day: answer.run.day, part: $event as Part })"
         />
-        <TextField
-          :label="t.runs.field.name"
-          :value="answer.run.name"
-          :save="(name) => change('name', { name })"
-        />
         <ChoiceField
+          class="col-span-2 sm:col-span-1"
           :label="t.runs.field.place"
           :value="answer.run.place ?? ''"
           :options="places"
           @choose="change('place', { place: $event === '' ? null : $event })"
         />
-      </div>
-      <RunSteps class="mt-5" :answer="answer" :save="setSteps" />
-      <div class="mt-5 grid grid-cols-2 items-start gap-4 sm:grid-cols-4">
-        <QuantityField
-          v-for="{ key, dimension, limits } in NUMBERS"
-          :key="key"
-          :label="key === 'fee' && !cost.isFeeKnown ? t.runs.field.feeUnknown : t.runs.field[key]"
-          :value="valueOf(answer.run, key)"
-          :dimension="dimension"
-          :min="limits.min"
-          :max="limits.max"
-          :save="(value) => change(key, { [key]: owned(value) })"
+        <TextField
+          class="col-span-2 sm:col-span-1"
+          :label="t.runs.field.name"
+          :value="answer.run.name"
+          :save="(name) => change('name', { name })"
         />
+      </div>
+      <div class="mt-4 border-t border-line">
+        <FoldSection id="run-steps" :title="t.runs.stepTitle" :answer="stepsAnswer">
+          <RunSteps :answer="answer" :save="setSteps" />
+        </FoldSection>
+        <FoldSection id="run-takes" :title="t.runs.whatItTakes" :answer="words.takes(answer, cost)">
+          <div class="grid grid-cols-2 items-start gap-4 sm:grid-cols-4">
+            <QuantityField
+              v-for="{ key, dimension, limits } in NUMBERS"
+              :key="key"
+              :label="key === 'fee' && !cost.isFeeKnown ? t.runs.field.feeUnknown : t.runs.field[key]"
+              :value="valueOf(answer.run, key)"
+              :dimension="dimension"
+              :min="limits.min"
+              :max="limits.max"
+              :save="(value) => change(key, { [key]: owned(value) })"
+            />
+          </div>
+        </FoldSection>
       </div>
       <p class="mt-4 text-[0.95rem] text-soft">{{ t.runs.safety }}</p>
       <div class="mt-4 flex flex-wrap gap-3">

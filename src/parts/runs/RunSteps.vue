@@ -99,8 +99,7 @@ const without = (at: number) => props.save(steps.value.map(({ step }) => step).f
 
 <template>
   <section>
-    <h3 class="font-bold">{{ t.runs.stepTitle }}</h3>
-    <ol class="mt-1">
+    <ol>
       <li
         v-for="({ step, ...rest }, k) in steps"
         :key="k"

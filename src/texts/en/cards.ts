@@ -17,6 +17,7 @@ export const cards = /* @__PURE__ */ group('cards', {
   },
   noWaste: 'Nothing of this kind on your rig.',
   part: (k: number, n: number) => `part ${k} of ${n}`,
+  begins: (n: number, first: string) => `${plural(n, '1 step', `${n} steps`)}. ${first}`,
   doItFor: (name: string) => `Do it by the card: ${name}`,
   placeRule: 'Products',
   doIt: 'Do it by the card',

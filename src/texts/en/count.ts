@@ -36,6 +36,13 @@ export const count = /* @__PURE__ */ group('count', {
       return isLeft ? 'in 100 trips make the night that is left' : 'in 100 trips make the night'
     return isLeft ? `in 100 trips make all ${nights} nights left` : `in 100 trips make all ${nights} nights`
   },
+  /** Whether the plan lasts. @param chance `12 in 100` */
+  lastsIn: (chance: string, nights: number, isLeft: boolean) => {
+    const trips = `${chance.charAt(0).toUpperCase()}${chance.slice(1)} trips`
+    if (nights === 0) return `${trips} last to the end.`
+    const all = nights === 1 ? 'the night' : `all ${nights} nights`
+    return isLeft ? `${trips} make ${all} left.` : `${trips} make ${all}.`
+  },
   planOnToo: (days: string) => `You can plan on ${days} ${plural(days, 'day', 'days')}.`,
   makeAllStrip: 'in 100 make it',
   comingFigure: '…',

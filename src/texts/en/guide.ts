@@ -227,6 +227,7 @@ export const guide = /* @__PURE__ */ group('guide', {
     ask: (n: number) => `${n} questions for the land, the operator, the label`,
   },
   noPage: 'There is no such page in the handbook.',
+  drawing: (word: string) => `${word}, drawn`,
   toQuestions: 'Choose your way',
   openCard: 'Open the card',
   screenWords: 'Words on this screen',

@@ -20,6 +20,9 @@ export const decide = /* @__PURE__ */ group('decide', {
     `After that only ${where} is left, ${away === null ? '' : `${away}, `}until ${until}.`,
   next: (where: string, away: string | null, until: string) =>
     `After that what remains is ${where}, ${away === null ? '' : `${away}, `}until ${until}.`,
+  /** It is left just as late as the one before. */
+  tooThen: (where: string, away: string | null) =>
+    `${where}${away === null ? '' : `, ${away},`} can be reached until then too.`,
   away: (km: string) => `${km} away`,
   nothingAfter: (name: string, when: string) =>
     `After that nothing is left; ${name} reaches its limit on ${when}.`,
@@ -257,9 +260,9 @@ export const places = /* @__PURE__ */ group('places', {
 /** What goes along: calendar, paper, table. */
 export const takeAlong = /* @__PURE__ */ group('takeAlong', {
   title: 'Take it along',
-  answer: 'Calendar, way points, paper, table or text',
+  answer: 'Calendar, waypoints, paper, table or text',
   calendar: 'Calendar (.ics)',
-  gpx: 'Way points (.gpx)',
+  gpx: 'Waypoints (.gpx)',
   print: 'One page to print',
   csv: 'Table (.csv)',
   copy: 'Copy as text',

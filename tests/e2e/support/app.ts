@@ -18,7 +18,8 @@ const SECTIONS = [
   ...['reach', 'flush', 'habits-others', 'habits-blocked'],
   ...['learned', 'agreement', 'counted', 'shakedown', 'csv'],
   ...['prepare', 'apart', 'stock', 'season'],
-  ...['own-cards', 'products', 'guide-terms', 'guide-cautions', 'guide-ask'],
+  ...[0, 1, 2, 3, 4, 5].map((part) => `card-part-${part}`),
+  ...['run-steps', 'run-takes', 'own-cards', 'products', 'guide-terms', 'guide-cautions', 'guide-ask'],
 ]
 
 /** The demo's clock stands before its stays begin: they are planned, unless a test says otherwise. */

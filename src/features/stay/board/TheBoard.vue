@@ -49,6 +49,7 @@ const cellsElement = ref<HTMLElement | null>(null)
 const { onKeydown, onFocusin, tabindex } = useGridKeys(() => cellsElement.value)
 
 const decide = useDecideStore()
+decide.follow()
 /** Days from 05:00 of day 0 at which a container can wait no longer. */
 function decideX(container: string): number | null {
   const by = decide.answers?.find((one) => one.container === container)?.offers[0]?.leaveBy
