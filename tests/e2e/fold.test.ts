@@ -66,7 +66,7 @@ describe('sections that fold', () => {
     expect(await page.getByTestId('answer-weather').innerText()).toMatch(
       /^19\s°C, up to 25\s°C, light 06:50–19:30$/,
     )
-    await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure first: /)
+    await expect.poll(() => page.getByTestId('answer-assumptions').innerText()).toMatch(/^Measure “/)
     for (const path of ['/stay', '/runs', '/guide/questions', '/rig', '/habits', '/log', '/']) {
       await page.goto(page.url().replace(/#.*/, `#${path}`))
       expect(await restingHeight(page), path).toBeLessThanOrEqual(6 * 844)

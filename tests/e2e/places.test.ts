@@ -240,7 +240,6 @@ describe('places', () => {
       .toMatch(/(Counted on|Planned): tote behind the tow vehicle/)
     // Dragged on the board to the Sunday, on which the station is shut.
     await page.getByRole('navigation').first().getByRole('link', { name: 'Stay', exact: true }).click()
-    await page.getByTestId('decide-line').getByText('can wait until').waitFor()
     // On the board too: in words at its tank, and as a mark on the day.
     await page.getByTestId('decide-mark-gray').waitFor()
     expect(await page.getByTestId('board').getByTestId('wait-gray').innerText()).toMatch(

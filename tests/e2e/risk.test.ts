@@ -91,7 +91,7 @@ describe('the picture of risk', () => {
     const row = page.getByRole('link', { name: 'Gray: what it holds' })
     await row.waitFor(PATIENT)
     expect(await page.getByTestId('assumptions').innerText()).toContain(
-      'Measure first: Shower: water per use.',
+      'Measure “Shower: water per use” first.',
     )
     await row.click()
     await page.getByTestId('tank-gray').getByText('More about Gray').click()

@@ -154,7 +154,7 @@ describe('levels over the stay', () => {
     await page.locator('[data-testid=plot] svg').first().waitFor()
     expect(await loaded()).toBe(true)
     expect(await page.getByTestId('chart-sentence').innerText()).toMatch(
-      /^Gray reaches its limit first, Friday 17 September, evening; then Fresh after 6\.5 days, Black after 8\.1 days\. /,
+      /^On average Gray reaches its limit first, Friday 17 September, evening; then Fresh after 6\.5 days, Black after 8\.1 days\. /,
     )
     await page.getByText('The same as a table').click()
     expect(await page.getByRole('region', { name: 'The same as a table' }).locator('tbody tr').count()).toBe(

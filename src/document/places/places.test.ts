@@ -236,7 +236,7 @@ describe('bad input', () => {
         geometry: { type: 'Point', coordinates: [1, 1] },
         properties: { name: 'A bench', amenity: 'bench' },
       },
-      { type: 'Mishap' },
+      { type: 'Wrong' },
       12,
     ]
     const found = read(JSON.stringify({ type: 'FeatureCollection', features }))

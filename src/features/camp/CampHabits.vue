@@ -29,8 +29,8 @@ const { shown, isWhole } = useGrowing(useful, FEW)
 const isOpen = ref(false)
 const folds = computed(() => {
   const best = today.next?.[0]
-  if (best?.change.kind !== 'run' || useful.value.some(({ on }) => on)) return null
-  const most = Math.max(0, ...useful.value.map(({ days, planOn }) => planOn ?? days))
+  if (best?.change.kind !== 'run' || useful.value.some(({ on, planOn }) => on || planOn === null)) return null
+  const most = Math.max(0, ...useful.value.map(({ planOn }) => planOn ?? 0))
   return most < best.gain ? t.camp.habitsFolded(formatSigned(most)) : null
 })
 

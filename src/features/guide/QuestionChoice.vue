@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { listed } from '@/texts'
 import * as t from '@/texts/t'
 
-/** One question with its sides, each with its reason. */
+/** One question with its answers, each with its reason. */
 const props = defineProps<{
   question: string
   ask: string
   why: string
   changes: string
   /** Names of the cards that follow it. */
-  cards: string
-  sides: Record<string, { name: string; reason: string }>
-  /** The side that is taken until the owner takes one. */
+  cards: string[]
+  answers: Record<string, { name: string; reason: string }>
+  /** The answer that holds until the owner takes one. */
   first: string
-  side: string
+  chosen: string
 }>()
-defineEmits<{ take: [side: string] }>()
+defineEmits<{ take: [chosen: string] }>()
 const inOrder = computed(() =>
-  Object.entries(props.sides).sort(([a], [b]) => Number(b === props.first) - Number(a === props.first)),
+  Object.entries(props.answers).sort(([a], [b]) => Number(b === props.first) - Number(a === props.first)),
 )
 </script>
 
@@ -34,9 +35,9 @@ const inOrder = computed(() =>
         :key="id"
         type="button"
         role="radio"
-        :aria-checked="side === id"
+        :aria-checked="chosen === id"
         class="min-h-14 border-2 px-3 py-2 text-left leading-snug"
-        :class="side === id ? 'border-ink bg-ink text-paper' : 'border-line'"
+        :class="chosen === id ? 'border-ink bg-ink text-paper' : 'border-line'"
         @click="$emit('take', id)"
       >
         <span class="block font-semibold"
@@ -46,7 +47,7 @@ const inOrder = computed(() =>
       </button>
     </div>
     <p class="mt-1 text-[0.95rem] text-soft">
-      {{ t.questions.why(why) }} {{ t.questions.changes(changes, cards) }}
+      {{ t.questions.why(why) }} {{ t.questions.changes(changes, listed(cards), cards.length) }}
     </p>
   </section>
 </template>

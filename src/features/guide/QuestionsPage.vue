@@ -114,10 +114,10 @@ function setNumber(key: NumberKey, value: number) {
           :ask="t.questions.flush.ask"
           :why="t.questions.flush.why"
           :changes="t.questions.flush.changes"
-          cards=""
-          :sides="{ plenty: t.questions.flush.plenty, little: t.questions.flush.little }"
+          :cards="[]"
+          :answers="{ plenty: t.questions.flush.plenty, little: t.questions.flush.little }"
           first="plenty"
-          :side="forecast.crew.flush.school"
+          :chosen="forecast.crew.flush.school"
           @take="takeFlush($event as FlushAnswer)"
         />
         <QuestionChoice
@@ -127,10 +127,10 @@ function setNumber(key: NumberKey, value: number) {
           :ask="t.questionTexts[question].ask"
           :why="t.questionTexts[question].why"
           :changes="t.questionTexts[question].changes"
-          :cards="CARDS_OF_QUESTION[question].map((kind) => `“${t.cardNames[kind]}”`).join(', ')"
-          :sides="question === 'charge' ? charges : t.answerTexts[question]"
+          :cards="CARDS_OF_QUESTION[question].map((kind) => `“${t.cardNames[kind]}”`)"
+          :answers="question === 'charge' ? charges : t.answerTexts[question]"
           :first="QUESTIONS[question][0]"
-          :side="sides[question]"
+          :chosen="sides[question]"
           @take="take(question, $event)"
         />
         <p v-if="group === 'dump' && shut" class="border-l-4 border-ink pl-3" data-testid="shut-gray">

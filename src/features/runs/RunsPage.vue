@@ -33,13 +33,13 @@ const costAnswer = computed(() => {
   if (!cost.value || cost.value.total === 0) return t.runs.cost.none
   const { minutes, kilometres, total, habitBother } = cost.value
   if (cost.value.runs.length === 0)
-    return t.runs.cost.habitsOnly(formatNumber(total, 0), formatNumber(habitBother, 1))
+    return t.runs.cost.habitsOnly(formatNumber(total, 1), formatNumber(habitBother, 1))
   const parts = [
     minutes > 0 ? runWords.minutes(minutes) : null,
     kilometres > 0 ? runWords.way(kilometres) : null,
     cost.value.isFeeKnown ? null : t.runs.cost.feeUnknown,
   ].filter((part) => part !== null)
-  return t.runs.cost.answer(formatNumber(total, 0), parts.join(', '))
+  return t.runs.cost.answer(formatNumber(total, 1), parts.join(', '))
 })
 /** What the runs take in all; nothing where there is none. */
 const totals = computed(() => {

@@ -27,6 +27,13 @@ export function useDecideWords() {
   }
   const awayOf = (kilometres: number | null) =>
     kilometres === null ? null : t.decide.away(formatRoad(kilometres, settings.units))
+  /** What of an errand its place takes. */
+  function whatOf({ usual, run }: DecideOffer): string {
+    const fills = run.steps.some(({ do: does }) => does === 'fill' || does === 'jugs')
+    const empties = run.steps.some(({ do: does }) => does === 'empty' || does === 'take')
+    if (usual !== 'move-dump-fill' || fills === empties) return t.runs.usual[usual]
+    return fills ? t.decide.moveToFill : t.decide.moveToDump
+  }
   const errandName = ({ place, usual }: DecideOffer) => place?.name ?? t.runs.usual[usual]
 
   /** A run of the plan that sees to a container, and whether it is early enough in nine trips of ten. */
@@ -74,7 +81,7 @@ export function useDecideWords() {
       state: answer.state,
       until: first ? until(first) : null,
       short: first ? t.decide.short(until(first), name) : t.decide.tooLateShort(name),
-      preferred: first ? t.decide.preferred(t.runs.usual[first.usual], placeWords(first)) : null,
+      preferred: first ? t.decide.preferred(whatOf(first), placeWords(first)) : null,
       isSure: first?.isSure ?? true,
       after: answer.state === 'wait' ? after : null,
       perhaps: perhapsOf(answer),

@@ -25,7 +25,10 @@ const why = useWhyStore()
 const settings = useSettingsStore()
 
 const shown = computed(() => props.planOn ?? props.days)
+/** Never an average where days to plan on will stand. */
+const isComing = computed(() => props.planOn === null)
 const gain = computed(() => {
+  if (isComing.value) return t.count.comingFigure
   const text = formatSigned(shown.value)
   return props.atLeast && shown.value !== 0 ? t.camp.atLeast(text) : text
 })
@@ -79,18 +82,13 @@ const limits = computed(() => {
         type="button"
         :aria-label="`${gain} d. ${t.habitRow.why(habit.name)}`"
         class="figure min-h-8 text-xl leading-tight font-bold whitespace-nowrap"
-        :class="shown > 0.05 && !(isBehind && planOn != null) ? 'text-sage' : 'text-soft'"
+        :class="!isComing && shown > 0.05 && !(isBehind && planOn != null) ? 'text-sage' : 'text-soft'"
         :aria-busy="isBehind && planOn != null"
         @click="why.ask({ kind: 'habit', habit: habit.id })"
       >
         {{ gain }} <span class="text-base font-semibold">d</span>
       </button>
-      <!-- Its room is kept while it is on its way. -->
-      <p
-        v-if="planOn !== undefined"
-        class="text-[0.85rem] leading-tight text-soft"
-        :class="planOn === null ? 'invisible' : ''"
-      >
+      <p v-if="planOn !== undefined" class="text-[0.85rem] leading-tight text-soft">
         {{ t.habitRow.average(formatSigned(days)) }}
       </p>
       <BotherMarks :bother="habit.bother.value" class="mt-0.5 ml-auto" />

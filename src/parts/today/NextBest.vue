@@ -47,7 +47,10 @@ const steps = computed(() =>
       name: nameOf(step),
       gain: formatSigned(step.gain),
       gainWords: t.next.gainWords(formatSigned(step.gain)),
-      chances: t.next.chances(of100(step.chanceBefore), of100(step.chance)),
+      chances:
+        of100(step.chanceBefore) === of100(step.chance)
+          ? ''
+          : t.next.chances(of100(step.chanceBefore), of100(step.chance)),
       asks: asksOf(step),
       act: actOf(step),
       reason: reasonOf(step, all.slice(k + 1)),

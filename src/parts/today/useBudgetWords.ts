@@ -67,7 +67,7 @@ export function useBudgetWords() {
   /** What one run would change. */
   const withRun = computed((): string | null => {
     const step = today.next?.find(({ change }) => change.kind === 'run')
-    if (!step || step.change.kind !== 'run' || !forecast.stay) return null
+    if (!step || step.change.kind !== 'run' || !forecast.stay || step.chance < RARE) return null
     const when = whenOf(forecast.stay, step.change.run, true)
     return t.budget.oneRun(t.runs.usual[step.change.usual], when, chanceWords(step.chance))
   })
@@ -104,6 +104,8 @@ export function useBudgetWords() {
   }
 }
 
+/** A chance that is not worth a word. */
+const RARE = 0.01
 /** Less of something than this, all in all, is none. */
 const LEAST = 0.05
 

@@ -107,7 +107,7 @@ export const guideScreens = /* @__PURE__ */ group('guideScreens', {
   },
   log: { name: 'Log', text: 'What was used, read on the panel, emptied and filled.', to: '/log' },
   shower: { name: 'Shower timer', text: 'Time a shower and see the water as it runs.', to: '/shower' },
-  chores: { name: 'Chores', text: 'CardCaution of the rig by date or use, with reminders.', to: '/chores' },
+  chores: { name: 'Chores', text: 'Care of the rig by date or use, with reminders.', to: '/chores' },
   review: {
     name: 'Review',
     text: 'What a stay came to: where the water went, costs, habits.',

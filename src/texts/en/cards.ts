@@ -11,7 +11,7 @@ export const cards = /* @__PURE__ */ group('cards', {
     carried: 'Carried by hand',
     water: 'Water',
     road: 'The road',
-    care: 'CardCaution',
+    care: 'Care',
     measure: 'Measure',
     own: 'Your own',
   },

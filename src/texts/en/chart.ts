@@ -10,7 +10,7 @@ export const chart = /* @__PURE__ */ group('chart', {
   loading: 'Drawing…',
   failed: 'The chart could not be drawn; the table has the same numbers.',
   sentence: (name: string, when: string, others: string) =>
-    `${name} reaches its limit first, ${when}${others === '' ? '' : `; then ${others}`}.`,
+    `On average ${name} reaches its limit first, ${when}${others === '' ? '' : `; then ${others}`}.`,
   sentenceNone: (horizon: string) => `No tank reaches its limit within ${horizon} days.`,
   reading: 'The line is the average. The band holds eight trips in ten. The dots are the limit.',
   range: (low: string, high: string) => `${low} to ${high}`,

@@ -96,7 +96,7 @@ export const risk = /* @__PURE__ */ group('risk', {
   failed: 'The chances could not be worked out in this browser. The average is still right.',
   stillDry: 'Still dry',
   ofTrips: 'of 100 trips',
-  stillDryAt: (day: string, chance: string) => `Nothing stops you up to the end of ${day} in ${chance}`,
+  stillDryAt: (day: string, chance: string) => `${chance} trips are still dry at the end of ${day}`,
 })
 
 export const gauge = /* @__PURE__ */ group('gauge', {

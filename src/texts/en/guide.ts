@@ -37,7 +37,7 @@ export const terms = /* @__PURE__ */ group('terms', {
   },
   chore: {
     name: 'Chore',
-    text: 'CardCaution that a rig needs again and again: by date, by days of use, by trips or by emptyings.',
+    text: 'Care that a rig needs again and again: by date, by days of use, by trips or by emptyings.',
   },
   season: {
     name: 'Season',

@@ -176,7 +176,8 @@ export const log = /* @__PURE__ */ group('log', {
     planned: 'The stay has not begun',
     agree: (n: number) => plural(n, 'One reading, and it agrees', `All ${n} readings agree with the count`),
     suspect: (tank: string) => `${tank}: probe suspect, its readings are left out`,
-    disagree: (n: number, of: number) => `${n} of ${of} readings contradict the count`,
+    disagree: (n: number, of: number) =>
+      plural(n, `1 of ${of} readings contradicts the count`, `${n} of ${of} readings contradict the count`),
     noReading: 'No reading yet',
     counted: (names: string) => `Counted: ${names}. Everything else is expected as usual`,
     noneCounted: 'Everything is expected as usual; nothing has to be logged',

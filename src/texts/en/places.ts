@@ -13,6 +13,8 @@ export const decide = /* @__PURE__ */ group('decide', {
   short: (when: string, name: string) => `${name} can wait until ${when}.`,
   tooLate: (name: string) => `It is too late for ${name}: no place can be reached before its limit.`,
   tooLateShort: (name: string) => `Too late for ${name}: nothing can be reached in time.`,
+  moveToFill: 'Move to fill',
+  moveToDump: 'Move to dump',
   /** `what` is an errand, `where` a place or nothing. */
   preferred: (what: string, where: string | null) =>
     where === null ? `By then: ${lower(what)}.` : `By then: ${lower(what)}, to ${where}.`,
@@ -90,7 +92,7 @@ export const places = /* @__PURE__ */ group('places', {
     home: 'home',
     run: 'a run, in its order',
   },
-  columns: { name: 'Place', road: 'Road', hours: 'Hours', takes: 'Takes', water: 'Water', fee: 'Fee' },
+  columns: { name: 'Place', road: 'Road', hours: 'Hours', takes: 'Waste', water: 'Tap', fee: 'Cost' },
   roadTitle: 'How roads are worked out',
   roadAnswer: (factor: string, speed: string) => `The straight distance times ${factor}, at ${speed} an hour`,
   roadHint:

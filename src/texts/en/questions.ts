@@ -1,4 +1,5 @@
 import type { Question, QUESTIONS } from '@/core/domain'
+import { plural } from '../plural'
 import { group } from '../group'
 
 interface QuestionText {
@@ -15,8 +16,12 @@ export const questions = /* @__PURE__ */ group('questions', {
   title: 'Your way of doing it',
   lead: 'Experienced campers disagree here. Choose once: the numbers and the cards follow your choice.',
   isDefault: 'default',
-  changes: (what: string, cards: string) =>
-    `Changes: ${[what, cards === '' ? '' : `the card ${cards}.`].filter((one) => one !== '').join(' And ')}`,
+  /** @param cards their names, listed */
+  changes: (what: string, cards: string, n: number) => {
+    const those = n === 0 ? '' : `the ${plural(n, 'card', 'cards')} ${cards}.`
+    if (what === '') return `It changes ${those}`
+    return those === '' ? `It changes ${what}` : `It changes ${what} It also changes ${those}`
+  },
   why: (what: string) => `Why the default: ${what}`,
   answer: (own: number, all: number) =>
     own === 0 ? `${all} questions, all at their defaults` : `${all} questions, ${own} of them your own way`,

@@ -9,7 +9,7 @@ export const sure = /* @__PURE__ */ group('sure', {
   failed: 'This could not be worked out in this browser. The averages are still right.',
   none: 'Every number here counts as certain.',
   swing: (low: string, high: string) => `${low} to ${high} d`,
-  measureFirst: (what: string) => `Measure first: ${what}.`,
+  measureFirst: (what: string) => `Measure “${what}” first.`,
   activity: (name: string) => `${name}: water per use`,
   capacity: (name: string) => `${name}: what it holds`,
   level: (name: string) => `${name}: level at the start`,

@@ -22,8 +22,10 @@ export const budget = /* @__PURE__ */ group('budget', {
   of: (spent: string, allowed: string) => `${spent} of ${allowed} used`,
   ofUsual: (spent: string, usual: string) => `${spent} used, ${usual} are usual`,
   partLeft: (n: string) => `${n} left, a whole one tomorrow`,
-  usualDays: (chance: string, goal: string) => `With usual days you last to ${goal} in ${chance} trips.`,
-  oneRun: (run: string, when: string, chance: string) => `With ${lower(run)} on ${when}: ${chance}.`,
+  usualDays: (chance: string, goal: string) =>
+    `With usual days you last to ${goal} in ${chance.replace(' in 100', ' of 100')} trips.`,
+  oneRun: (run: string, when: string, chance: string) =>
+    `With the run “${run}” on ${when}, ${chance} trips make all nights.`,
   notMoved: (goal: string) => `With your runs it may last to ${goal}.`,
   notYet: 'none used yet',
   aDay: (n: string) => `${n} a day`,
@@ -226,7 +228,3 @@ export const showerTimer = /* @__PURE__ */ group('showerTimer', {
   none: 'This crew has no shower among its uses.',
   notBegun: 'The stay is not under way: the timer runs, and nothing is logged.',
 })
-
-function lower(words: string): string {
-  return words.charAt(0).toLowerCase() + words.slice(1)
-}
