@@ -56,6 +56,9 @@ const SCREENS: Screen[] = [
   { name: 'A card done', which: 'demo', hash: '/walk?done', ready: '[data-testid=stopped]', prepare: (page) => page.getByRole('button', { name: 'Finish here, log what was done' }).click() },
   { name: 'Guide, looked up', which: 'demo', hash: '/guide?q=rinse', ready: '[data-testid=guide-found]' },
   { name: 'Guide', which: 'demo', hash: '/guide', ready: '[data-testid=guide-search]', prepare: (page) => page.getByTestId('guide-search').fill('') },
+  { name: 'Your first dump', which: 'demo', hash: '/guide/first-dump', ready: 'main h1' },
+  { name: 'Your first night without hookups', which: 'demo', hash: '/guide/first-night', ready: 'main h1' },
+  { name: 'A page of the handbook', which: 'demo', hash: '/guide/handbook/runs', ready: '[data-testid=handbook] h2' },
   { name: 'Your way of doing it', which: 'demo', hash: '/guide/questions', ready: '[data-testid=question-charge]' },
   { name: 'Stay, with runs, the chart and what to measure', which: 'demo', hash: '/stay', ready: '[data-testid=swing]', prepare: async (page) => {
     await fold(page, 'chart').click()

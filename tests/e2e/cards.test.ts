@@ -337,6 +337,12 @@ describe('the guide', () => {
     await expect
       .poll(() => page.getByTestId('guide-found').innerText())
       .toContain('Never rinse without a vacuum breaker')
+    // A part of the handbook is found, and shown where it begins.
+    await page.getByTestId('guide-search').fill('a run that cannot be done')
+    await page.getByRole('link', { name: 'A run that cannot be done' }).first().click()
+    await page.getByRole('heading', { name: 'A run that cannot be done' }).waitFor()
+    await expect.poll(() => page.evaluate(() => scrollY)).toBeGreaterThan(0)
+    await page.goBack()
     await page.getByTestId('guide-search').fill('xyzzyq')
     await expect.poll(() => page.getByTestId('guide-found').innerText()).toContain('Nothing on “xyzzyq”')
     await page.getByTestId('guide-search').fill('')

@@ -5,6 +5,7 @@ import { dryDays, fold, goTo, saved, useBrowser } from './support/app'
 
 const open = useBrowser({ isStanding: true })
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+const LAPTOP = { viewport: { width: 1280, height: 800 } }
 const planOn = async (page: Page) => Number(await page.getByTestId('plan-on').innerText())
 
 describe('Camp on a phone', () => {
@@ -38,6 +39,16 @@ describe('Camp on a phone', () => {
     await page.getByRole('button', { name: /^Demo clock/ }).tap()
     await page.getByRole('button', { name: /A day on/ }).tap()
     await page.getByTestId('phase').getByText('Day 5').waitFor()
+  })
+
+  it('on a laptop the plumbing map is open until it is closed, and then stays so', async () => {
+    const { page } = await open('demo', '/rig', { ...LAPTOP, clock: null, isFolded: true })
+    await page.getByTestId('map').waitFor()
+    await fold(page, 'map').click()
+    await page.getByTestId('map').waitFor({ state: 'hidden' })
+    await page.reload()
+    await fold(page, 'tanks').waitFor()
+    expect(await fold(page, 'map').getAttribute('aria-expanded')).toBe('false')
   })
 
   it('screens are no longer than they need be', async () => {
