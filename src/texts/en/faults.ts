@@ -54,7 +54,7 @@ export const faults: Record<FaultCode, Words> = /* @__PURE__ */ group('faults', 
     'A solids bin must stay damp, not wet: nothing drains into it. Give it as the place for solids.',
   'solids-astray': () => 'Solids go to a solids bin, a cassette or a black tank.',
   'two-outlets': ({ found }) => `${found} already meets the others at another outlet.`,
-  'joined-alone': ({ found }) => `Open tanks come in twos or more; here it is ${found} alone.`,
+  'joined-alone': ({ found }) => `At least two tanks have to be open to each other; ${found} is alone.`,
   'joined-without-end-valve': ({ found }) =>
     `${found} has no end valve: open tanks would run out at the cap.`,
   'no-vessel': ({ found }) => `${found} keeps water for later but has nothing to keep it in.`,
