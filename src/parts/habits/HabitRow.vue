@@ -17,6 +17,8 @@ const props = defineProps<{
   planOn?: number | null
   /** What it buys to plan on is of the stay before the newest edit, and on its way. */
   isBehind?: boolean
+  /** What it buys to plan on could not be worked out. */
+  isLost?: boolean
   atLeast: boolean
   blockedBy: Blocked | null
 }>()
@@ -28,7 +30,7 @@ const shown = computed(() => props.planOn ?? props.days)
 /** Never an average where days to plan on will stand. */
 const isComing = computed(() => props.planOn === null)
 const gain = computed(() => {
-  if (isComing.value) return t.count.comingFigure
+  if (isComing.value) return props.isLost ? '–' : t.count.comingFigure
   const text = formatSigned(shown.value)
   return props.atLeast && shown.value !== 0 ? t.camp.atLeast(text) : text
 })

@@ -68,6 +68,7 @@ export function useHabitRows(by: HabitOrder) {
         ...row,
         /** Days it brings; null: not worked out yet. */
         planOn: brought(row.habit),
+        isLost: advice.hasFailed,
         habit: habitOf(row.habit)!,
       }))
   })
